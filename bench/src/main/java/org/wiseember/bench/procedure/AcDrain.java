@@ -1,0 +1,239 @@
+package org.wiseember.bench.procedure;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.bench.instrument.Frame;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
+
+/**
+ * Drains a full unit through its AC outlet until the output drops out.
+ *
+ * <p>Ten seconds without load, load on, settled when the power stays within 1 % over 30 s, then on
+ * until the cut-off. Volts gone with the power is a cut-off at once; power gone with the volts
+ * still there is a load that paused, and is waited for. Energy counts from the first loaded
+ * reading, not from when the load has settled.
+ */
+public final class AcDrain implements Procedure {
+  /** Kept with the run. */
+  public static final String KIND = "ac-drain";
+
+  static final double BASELINE_SECONDS = 10;
+  static final double SETTLE_WINDOW = 30;
+  static final double SETTLE_SPREAD = 0.01;
+  static final double SETTLE_LIMIT = 300;
+  static final double DEAD_SHARE = 0.10;
+  static final int DEAD_FRAMES = 3;
+  static final double PAUSE_LIMIT = 1800;
+  static final double WIND_DOWN_SECONDS = 120;
+  static final double LONGEST = 48 * 3600.0;
+  private static final double HOT_CASE = 60;
+
+  private final double nominalVolts;
+  private final Deque<double[]> window = new ArrayDeque<>();
+  private Phase phase = Phase.BASELINE;
+  private double phaseSince;
+  private double steadyWatts;
+  private int deadFrames;
+  private double pausedSince = Double.NaN;
+  private boolean hotSaid;
+  private String ending;
+
+  /**
+   * @param nominalVolts of the outlet, to tell a dead output from a load that paused, V
+   */
+  public AcDrain(double nominalVolts) {
+    this.nominalVolts = nominalVolts;
+  }
+
+  @Override
+  public String kind() {
+    return KIND;
+  }
+
+  @Override
+  public Phase phase() {
+    return phase;
+  }
+
+  @Override
+  public boolean loadWanted() {
+    return phase == Phase.SETTLING || phase == Phase.MEASURING;
+  }
+
+  @Override
+  public List<Notice> take(Frame frame) {
+    List<Notice> out = new ArrayList<>();
+    double now = frame.seconds();
+    double watts = frame.value(Channel.AC_POWER);
+    noticeHeat(frame, out);
+    switch (phase) {
+      case BASELINE -> {
+        if (now >= BASELINE_SECONDS) {
+          enter(Phase.SETTLING, now);
+        }
+      }
+      case SETTLING -> {
+        if (!endsHere(frame, watts, out)) {
+          settle(now, watts, out);
+        }
+      }
+      case MEASURING -> endsHere(frame, watts, out);
+      case WINDING_DOWN -> {
+        if (now - phaseSince >= WIND_DOWN_SECONDS) {
+          enter(Phase.DONE, now);
+        }
+      }
+      case DONE, STOPPED -> {}
+    }
+    if (!phase.over() && phase != Phase.WINDING_DOWN && now > LONGEST) {
+      ending = "Ended at the limit of 48 hours, the unit still alive.";
+      enter(Phase.WINDING_DOWN, now);
+    }
+    return out;
+  }
+
+  private void settle(double now, double watts, List<Notice> out) {
+    if (Double.isNaN(watts)) {
+      return;
+    }
+    window.addLast(new double[] {now, watts});
+    while (window.peekFirst()[0] < now - SETTLE_WINDOW) {
+      window.removeFirst();
+    }
+    double low = Double.POSITIVE_INFINITY;
+    double high = 0;
+    double sum = 0;
+    for (double[] reading : window) {
+      low = Math.min(low, reading[1]);
+      high = Math.max(high, reading[1]);
+      sum += reading[1];
+    }
+    double mean = sum / window.size();
+    boolean full = now - window.peekFirst()[0] >= SETTLE_WINDOW * 0.9;
+    steadyWatts = Math.max(steadyWatts, mean * 0.5);
+    if (full && mean > 0 && (high - low) / mean <= SETTLE_SPREAD) {
+      steadyWatts = mean;
+      out.add(
+          new Notice(
+              now,
+              "steady",
+              "Load steady at "
+                  + Figures.fixed(mean, 0)
+                  + " W within "
+                  + Figures.fixed(100 * (high - low) / mean, 1)
+                  + " %. Energy counts from the first loaded reading, not from here."));
+      enter(Phase.MEASURING, now);
+    } else if (now - phaseSince > SETTLE_LIMIT) {
+      steadyWatts = mean;
+      out.add(
+          new Notice(
+              now,
+              "unsteady",
+              "The load has not settled within 1 % in five minutes; draining on, with the mean of"
+                  + " what it draws."));
+      enter(Phase.MEASURING, now);
+    }
+  }
+
+  /** Looks for the cut-off; a load that only paused is waited for. */
+  private boolean endsHere(Frame frame, double watts, List<Notice> out) {
+    double now = frame.seconds();
+    if (Double.isNaN(watts) || watts > DEAD_SHARE * steadyWatts) {
+      deadFrames = 0;
+      if (!Double.isNaN(pausedSince) && !Double.isNaN(watts)) {
+        pausedSince = Double.NaN;
+      }
+      return false;
+    }
+    if (phase == Phase.SETTLING && steadyWatts == 0) {
+      return false;
+    }
+    double volts = frame.value(Channel.AC_VOLTAGE);
+    boolean outputDead = volts < DEAD_SHARE * nominalVolts;
+    if (outputDead) {
+      deadFrames++;
+      if (deadFrames >= DEAD_FRAMES) {
+        double display = frame.value(Channel.DISPLAY_CHARGE);
+        String shown =
+            Double.isNaN(display) ? "" : " with " + Figures.plain(display) + " % on the display";
+        ending = "The output dropped out" + shown + ".";
+        out.add(new Notice(now, "cut-off", ending + " Read the meters before recharging."));
+        enter(Phase.WINDING_DOWN, now);
+        return true;
+      }
+      return false;
+    }
+    if (Double.isNaN(pausedSince)) {
+      pausedSince = now;
+      out.add(
+          new Notice(
+              now,
+              "load-paused",
+              "The load went off while the output is alive: a thermostat or a plug, not a"
+                  + " cut-off."));
+    } else if (now - pausedSince > PAUSE_LIMIT) {
+      ending = "The load stayed off for half an hour with the output alive.";
+      enter(Phase.WINDING_DOWN, now);
+      return true;
+    }
+    return false;
+  }
+
+  private void noticeHeat(Frame frame, List<Notice> out) {
+    double celsius = frame.value(Channel.CASE_TEMPERATURE);
+    if (celsius >= HOT_CASE && !hotSaid) {
+      hotSaid = true;
+      out.add(
+          new Notice(
+              frame.seconds(),
+              "hot",
+              "Case at "
+                  + Figures.fixed(celsius, 0)
+                  + " °C. Stop if it smells, smokes or swells."));
+    }
+  }
+
+  private void enter(Phase next, double now) {
+    phase = next;
+    phaseSince = now;
+  }
+
+  @Override
+  public void stop() {
+    if (!phase.over()) {
+      ending = "Stopped by hand.";
+      phase = Phase.STOPPED;
+    }
+  }
+
+  @Override
+  public Optional<String> ending() {
+    return phase.over() || phase == Phase.WINDING_DOWN
+        ? Optional.ofNullable(ending)
+        : Optional.empty();
+  }
+
+  @Override
+  public List<DoNow> steps() {
+    return List.of(
+        new DoNow("Charge full, rest 30 min", DoNow.When.BEFORE, ""),
+        new DoNow("Set the meter total to zero", DoNow.When.BEFORE, ""),
+        new DoNow(
+            "Heater on a hard floor, 1 m clear",
+            DoNow.When.BEFORE,
+            "Heaters set fire to what touches them. Keep cloth, paper and packaging a metre away,"
+                + " and do not leave the first ten minutes alone."),
+        new DoNow("Note the display every 10 %", DoNow.When.DURING, ""),
+        new DoNow(
+            "Feel for hot plugs after 10 min",
+            DoNow.When.DURING,
+            "Stop at smell, smoke, swelling or a case of 60 °C. Fixed wiring is work for a licensed"
+                + " electrician under your local code."),
+        new DoNow("At shut-off, note code and display", DoNow.When.AFTER, ""),
+        new DoNow("Read the meters before recharging", DoNow.When.AFTER, ""));
+  }
+}

@@ -1,0 +1,32 @@
+package org.wiseember.bench.procedure;
+
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.bench.instrument.Frame;
+
+/** A test while it runs. Not safe for several threads. */
+public interface Procedure {
+  /** Short stable name, kept with the run: {@code ac-drain}. */
+  String kind();
+
+  Phase phase();
+
+  /** Whether the load should be on until the next frame. */
+  boolean loadWanted();
+
+  /**
+   * Takes one frame and moves on.
+   *
+   * @return what was noticed in it, possibly nothing
+   */
+  List<Notice> take(Frame frame);
+
+  /** Ends the test early; the readings so far stay. */
+  void stop();
+
+  /** Why it ended, one sentence; empty while it runs. */
+  Optional<String> ending();
+
+  /** What a person does, in order. */
+  List<DoNow> steps();
+}

@@ -1,0 +1,25 @@
+package org.wiseember.bench.run;
+
+import org.wiseember.bench.instrument.Frame;
+import org.wiseember.bench.procedure.Notice;
+import org.wiseember.bench.procedure.Phase;
+
+/** Keeps what a run reads. Called from the run's own thread only. */
+public interface Recorder {
+  /** Takes a frame; it may wait in memory until {@link #flush()}. */
+  void append(Frame frame);
+
+  /** Takes something noticed or marked. */
+  void note(Notice notice);
+
+  /**
+   * Puts everything taken so far on disk.
+   *
+   * @return null when it is there, else one sentence on why it is not; what was taken stays in
+   *     memory and goes with the next flush
+   */
+  String flush();
+
+  /** Closes the run honestly. Called once, after the last frame. */
+  void end(Phase phase, String ending);
+}

@@ -1,0 +1,30 @@
+package org.wiseember.bench.simulated;
+
+import java.util.random.RandomGenerator;
+import org.wiseember.core.uncertainty.MeterClass;
+
+/**
+ * One reading of a meter that lies within its class: a gain and an offset drawn once from the seed,
+ * and a display that rounds.
+ */
+final class SimulatedMeter {
+  private final MeterClass meterClass;
+  private final double gain;
+  private final double offset;
+
+  SimulatedMeter(MeterClass meterClass, RandomGenerator random) {
+    this.meterClass = meterClass;
+    this.gain = 1 + meterClass.percentOfReading() / 100 * (2 * random.nextDouble() - 1);
+    double fixed =
+        meterClass.percentOfRange() / 100 * meterClass.range()
+            + meterClass.digits() * meterClass.resolution();
+    this.offset = fixed * (2 * random.nextDouble() - 1);
+  }
+
+  /** What the display shows for a true value; zero is shown as zero. */
+  double read(double truth) {
+    double shown = truth == 0 ? 0 : truth * gain + offset;
+    double step = meterClass.resolution();
+    return step > 0 ? Math.rint(shown / step) * step : shown;
+  }
+}

@@ -1,0 +1,14 @@
+package org.wiseember.command;
+
+import picocli.CommandLine.Command;
+
+/** Figures from log files. */
+@Command(
+    name = "analyze",
+    description = "Works figures out from a log file.",
+    mixinStandardHelpOptions = true,
+    synopsisSubcommandLabel = "COMMAND",
+    subcommands = {AnalyzeCapacity.class})
+final class Analyze {
+  private Analyze() {}
+}

@@ -1,0 +1,54 @@
+package org.wiseember.command;
+
+import java.io.PrintWriter;
+import java.nio.charset.StandardCharsets;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/**
+ * The program without a window. Exit codes: 0 done, 2 bad usage, 3 unreadable input with one clear
+ * line on standard error.
+ */
+@Command(
+    name = "ember",
+    description = "Wise Ember without its window.",
+    mixinStandardHelpOptions = true,
+    subcommands = {Analyze.class, Simulate.class, Report.class})
+public final class Ember {
+  static final int UNREADABLE = 3;
+
+  private Ember() {}
+
+  /** Runs one command and ends the process with its exit code. */
+  public static void main(String[] args) {
+    PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
+    PrintWriter err = new PrintWriter(System.err, true, StandardCharsets.UTF_8);
+    System.exit(run(out, err, args));
+  }
+
+  /** Runs one command on these streams. */
+  static int run(PrintWriter out, PrintWriter err, String... args) {
+    CommandLine line = new CommandLine(new Ember());
+    line.setOut(out);
+    line.setErr(err);
+    line.setExecutionExceptionHandler(
+        (failure, command, parsed) -> {
+          err.println(Failure.sentence(failure));
+          return UNREADABLE;
+        });
+    line.setParameterExceptionHandler(
+        (wrong, given) -> {
+          err.println(wrong.getMessage() + " See --help.");
+          return CommandLine.ExitCode.USAGE;
+        });
+    int code = args.length == 0 ? usage(line) : line.execute(args);
+    out.flush();
+    err.flush();
+    return code;
+  }
+
+  private static int usage(CommandLine line) {
+    line.usage(line.getErr());
+    return CommandLine.ExitCode.USAGE;
+  }
+}

@@ -1,0 +1,95 @@
+package org.wiseember.command;
+
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import org.wiseember.report.page.PageHtml;
+import org.wiseember.report.page.PagePdf;
+import org.wiseember.report.page.UnitPage;
+import org.wiseember.trial.Judged;
+import org.wiseember.trial.Judgement;
+import org.wiseember.trial.TrialPage;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.WorkbookException;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** Prints the page of one unit. */
+@Command(
+    name = "report",
+    description = "Prints the page of one unit, as HTML or PDF by the ending of --out.",
+    mixinStandardHelpOptions = true)
+final class Report implements Callable<Integer> {
+  @Spec private CommandSpec spec;
+
+  @Parameters(paramLabel = "WORKBOOK", description = "The workbook.")
+  private Path workbookFile;
+
+  @Option(names = "--unit", paramLabel = "NAME", description = "The unit; the first without it.")
+  private String unitName;
+
+  @Option(
+      names = "--out",
+      required = true,
+      paramLabel = "FILE",
+      description = "Ends in .html or .pdf.")
+  private Path out;
+
+  @Override
+  public Integer call() throws Exception {
+    String name = String.valueOf(out.getFileName()).toLowerCase(Locale.ROOT);
+    boolean pdf = name.endsWith(".pdf");
+    if (!pdf && !name.endsWith(".html")) {
+      throw new ParameterException(spec.commandLine(), "--out ends in .html or .pdf.");
+    }
+    if (!Files.exists(workbookFile)) {
+      throw new WorkbookException("There is no workbook " + workbookFile + ". Check the name.");
+    }
+    try (Workbook workbook = Workbook.open(workbookFile, Clock.systemUTC())) {
+      Unit unit = choose(workbook.units().all());
+      Judgement judgement = Judgement.of(workbook, unit, true);
+      List<Event> events =
+          TrialPage.mainLine(judgement)
+              .flatMap(Judged::runId)
+              .map(id -> workbook.runs().events(id))
+              .orElse(List.of());
+      UnitPage page =
+          TrialPage.of(judgement, workbook.title(), LocalDate.now(ZoneId.systemDefault()), events);
+      String html = new PageHtml().write(page);
+      if (pdf) {
+        try (OutputStream stream = Files.newOutputStream(out)) {
+          PagePdf.write(html, stream);
+        }
+      } else {
+        Files.writeString(out, html);
+      }
+    }
+    return 0;
+  }
+
+  private Unit choose(List<Unit> units) {
+    Optional<Unit> chosen =
+        unitName == null
+            ? units.stream().findFirst()
+            : units.stream().filter(u -> u.name().equalsIgnoreCase(unitName)).findFirst();
+    return chosen.orElseThrow(
+        () ->
+            new WorkbookException(
+                unitName == null
+                    ? "The workbook has no units yet."
+                    : "There is no unit “" + unitName + "” in the workbook. Check the name."));
+  }
+}

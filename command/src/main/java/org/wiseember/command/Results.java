@@ -1,0 +1,74 @@
+package org.wiseember.command;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.because.Warning;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.Estimate;
+
+/** Figures with their keys, as text for people and as one JSON object for scripts. */
+final class Results {
+  private record Result(String key, Optional<Estimate> estimate, Unit unit) {}
+
+  private final String kind;
+  private final List<Warning> warnings;
+  private final List<Result> results = new ArrayList<>();
+
+  Results(String kind, List<Warning> warnings) {
+    this.kind = kind;
+    this.warnings = List.copyOf(warnings);
+  }
+
+  Results add(String key, Optional<Estimate> estimate, Unit unit) {
+    results.add(new Result(key, estimate, unit));
+    return this;
+  }
+
+  String json() throws JsonProcessingException {
+    ObjectMapper mapper = new ObjectMapper();
+    ObjectNode root = mapper.createObjectNode();
+    root.put("kind", kind);
+    ArrayNode array = root.putArray("results");
+    for (Result result : results) {
+      ObjectNode node = array.addObject();
+      node.put("key", result.key());
+      if (result.estimate().isPresent()) {
+        node.put("value", result.estimate().get().value());
+        node.put("unit", result.unit().symbol());
+        node.put("u95", result.estimate().get().u95());
+      } else {
+        node.putNull("value");
+        node.put("unit", result.unit().symbol());
+        node.putNull("u95");
+      }
+    }
+    ArrayNode said = root.putArray("warnings");
+    for (Warning warning : warnings) {
+      said.addObject().put("code", warning.code()).put("message", warning.message());
+    }
+    return mapper.writerWithDefaultPrettyPrinter().writeValueAsString(root)
+        + System.lineSeparator();
+  }
+
+  String text() {
+    StringBuilder out = new StringBuilder();
+    for (Result result : results) {
+      String figure =
+          result
+              .estimate()
+              .map(e -> Figures.withUncertainty(e.value(), e.u95(), result.unit()))
+              .orElse("–");
+      out.append(String.format("%-18s %s%n", result.key().replace('_', ' '), figure));
+    }
+    for (Warning warning : warnings) {
+      out.append("note: ").append(warning.message()).append(System.lineSeparator());
+    }
+    return out.toString();
+  }
+}

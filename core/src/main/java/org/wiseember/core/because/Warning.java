@@ -1,0 +1,16 @@
+package org.wiseember.core.because;
+
+import java.util.Objects;
+
+/**
+ * Something a tester should know about a figure or a file.
+ *
+ * @param code short and stable, for scripts, such as {@code gap}
+ * @param message one plain sentence or two
+ */
+public record Warning(String code, String message) {
+  public Warning {
+    Objects.requireNonNull(code);
+    Objects.requireNonNull(message);
+  }
+}

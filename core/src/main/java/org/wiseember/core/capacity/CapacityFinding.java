@@ -1,0 +1,54 @@
+package org.wiseember.core.capacity;
+
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.because.Because;
+import org.wiseember.core.because.Warning;
+import org.wiseember.core.uncertainty.Estimate;
+
+/**
+ * What one drain says about usable capacity. A figure that could not be had is empty, and a warning
+ * says why.
+ *
+ * @param deliveredEnergy Wh from the first loaded reading to the cut-off
+ * @param deliveredCharge Ah out of the pack over the same time
+ * @param duration s from the first loaded reading to the cut-off, pauses of the load inside
+ * @param meanPower W, delivered energy over that duration
+ * @param yield delivered energy over the label, %
+ * @param cutoffTime s from the first row to the cut-off
+ * @param startTime time of the first loaded reading on the trace's own clock, s; NaN without load
+ * @param endTime time of the cut-off on the trace's own clock, s; NaN without load
+ * @param alternatingCurrent whether power was taken at the AC outlet
+ * @param because the sum behind the delivered energy; empty when there is none
+ */
+public record CapacityFinding(
+    Optional<Estimate> deliveredEnergy,
+    Optional<Estimate> deliveredCharge,
+    Optional<Estimate> duration,
+    Optional<Estimate> meanPower,
+    Optional<Estimate> yield,
+    Optional<Estimate> cutoffTime,
+    double startTime,
+    double endTime,
+    boolean alternatingCurrent,
+    Optional<Because> because,
+    List<Warning> warnings) {
+  public CapacityFinding {
+    warnings = List.copyOf(warnings);
+  }
+
+  static CapacityFinding none(List<Warning> warnings) {
+    return new CapacityFinding(
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Double.NaN,
+        Double.NaN,
+        false,
+        Optional.empty(),
+        warnings);
+  }
+}

@@ -1,0 +1,60 @@
+package org.wiseember.core.capacity;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.because.Warning;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+
+/**
+ * Where a trace's watts come from, best source first: the AC meter's watts, AC volts × amps (which
+ * is VA), the DC meter's watts, DC volts × amps.
+ *
+ * @param series the watts
+ * @param words where they come from, for the because
+ * @param alternatingCurrent whether they were taken at the AC outlet
+ */
+record PowerReading(
+    Series series, String words, boolean alternatingCurrent, List<Warning> warnings) {
+  static Optional<PowerReading> of(Trace trace) {
+    List<Warning> warnings = new ArrayList<>();
+    boolean dc =
+        trace.has(Channel.DC_POWER)
+            || (trace.has(Channel.DC_VOLTAGE) && trace.has(Channel.DC_CURRENT));
+    if (trace.series(Channel.AC_POWER).size() > 1) {
+      if (dc) {
+        warnings.add(bothSides());
+      }
+      return Optional.of(
+          new PowerReading(trace.series(Channel.AC_POWER), "AC watts", true, warnings));
+    }
+    Series acProduct = trace.product(Channel.AC_VOLTAGE, Channel.AC_CURRENT);
+    if (acProduct.size() > 1) {
+      warnings.add(
+          new Warning(
+              "va_not_watts",
+              "AC volts × amps is VA, which is more than watts unless the load is a plain heater;"
+                  + " take this figure as an upper limit."));
+      if (dc) {
+        warnings.add(bothSides());
+      }
+      return Optional.of(new PowerReading(acProduct, "AC volts × amps (VA)", true, warnings));
+    }
+    if (trace.series(Channel.DC_POWER).size() > 1) {
+      return Optional.of(
+          new PowerReading(trace.series(Channel.DC_POWER), "DC watts", false, warnings));
+    }
+    Series dcProduct = trace.product(Channel.DC_VOLTAGE, Channel.DC_CURRENT);
+    if (dcProduct.size() > 1) {
+      return Optional.of(new PowerReading(dcProduct, "DC volts × amps", false, warnings));
+    }
+    return Optional.empty();
+  }
+
+  private static Warning bothSides() {
+    return new Warning(
+        "ac_and_dc", "The log has AC and DC columns; capacity is reported for the AC side.");
+  }
+}

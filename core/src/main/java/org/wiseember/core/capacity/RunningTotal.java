@@ -1,0 +1,131 @@
+package org.wiseember.core.capacity;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.because.Because;
+import org.wiseember.core.because.Warning;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
+import org.wiseember.core.uncertainty.Estimate;
+
+/**
+ * Usable capacity from nothing but a meter's running total: what the total gained between its first
+ * and last rise. A total that falls was reset; what it had gained before is kept.
+ */
+final class RunningTotal {
+  private final Trace trace;
+  private final CapacityMethod method;
+  private final List<Warning> warnings = new ArrayList<>();
+
+  RunningTotal(Trace trace, CapacityMethod method) {
+    this.trace = trace;
+    this.method = method;
+  }
+
+  CapacityFinding find() {
+    Series total = trace.series(Channel.AC_ENERGY);
+    double gained = 0;
+    int first = -1;
+    int last = -1;
+    int resets = 0;
+    double step = Double.POSITIVE_INFINITY;
+    for (int i = 1; i < total.size(); i++) {
+      double rise = total.value(i) - total.value(i - 1);
+      if (rise > 0) {
+        gained += rise;
+        step = Math.min(step, rise);
+        first = first < 0 ? i - 1 : first;
+        last = i;
+      } else if (rise < 0) {
+        resets++;
+      }
+    }
+    if (last < 0) {
+      warnings.add(
+          new Warning(
+              "no_power",
+              "The log has no power, no volts with amps and no energy total that rises, so there"
+                  + " is no drain to work out."));
+      return CapacityFinding.none(warnings);
+    }
+    if (resets > 0) {
+      warnings.add(
+          new Warning(
+              "total_fell",
+              "The meter's total fell "
+                  + (resets == 1 ? "once" : resets + " times")
+                  + "; it was reset or lost power, and energy around that moment is missing."));
+    }
+    warnings.add(
+        new Warning("total_only", "Worked out from the meter's running total, without power."));
+    warnings.add(
+        new Warning("no_dc_current", "No DC current in this log, so no delivered charge."));
+    if (method.accuracyAssumed()) {
+      warnings.add(UsableCapacity.accuracyAssumed(method.power()));
+    }
+    double start = total.seconds(first);
+    double end = total.seconds(last);
+    double seconds = end - start;
+    double meanPower = seconds > 0 ? gained / (seconds / 3600) : 0;
+    double relative =
+        meanPower > 0
+            ? method.power().halfWidth(meanPower) / meanPower
+            : method.power().percentOfReading() / 100;
+    Budget budget =
+        Budget.of(
+            Contribution.rectangular("Meter, " + method.power().words(), relative * gained),
+            Contribution.rectangular("Steps of the total", step));
+    Estimate energy = new Estimate(gained, budget.u95());
+    double pace = total.usualInterval();
+    Estimate duration =
+        new Estimate(seconds, Budget.of(Contribution.rectangular("Time", pace)).u95());
+    Optional<Estimate> yield = Optional.empty();
+    List<String> sum = new ArrayList<>();
+    sum.add("E = what the total gained = " + Figures.rounded(gained, energy.u95()) + " Wh");
+    if (Double.isNaN(method.ratedWattHours())) {
+      warnings.add(new Warning("no_rating", "No rated capacity was given, so there is no yield."));
+    } else {
+      yield = Optional.of(energy.scaled(100 / method.ratedWattHours()));
+      sum.add(
+          Figures.rounded(gained, energy.u95())
+              + " ÷ "
+              + Figures.plain(method.ratedWattHours())
+              + " = "
+              + Figures.fixed(yield.get().value(), 1)
+              + " %");
+    }
+    Because because =
+        new Because(
+            "AC energy delivered",
+            Figures.withUncertainty(gained, energy.u95(), Unit.WATT_HOUR),
+            "from the meter's own total",
+            sum,
+            Unit.WATT_HOUR,
+            budget,
+            warnings.stream().map(Warning::message).toList(),
+            "");
+    return new CapacityFinding(
+        Optional.of(energy),
+        Optional.empty(),
+        Optional.of(duration),
+        seconds > 0
+            ? Optional.of(
+                new Estimate(
+                    meanPower,
+                    meanPower * Math.hypot(energy.u95() / gained, duration.u95() / seconds)))
+            : Optional.empty(),
+        yield,
+        Optional.of(new Estimate(end - trace.seconds(0), duration.u95())),
+        start,
+        end,
+        true,
+        Optional.of(because),
+        warnings);
+  }
+}

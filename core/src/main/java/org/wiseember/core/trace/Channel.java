@@ -1,0 +1,52 @@
+package org.wiseember.core.trace;
+
+import java.util.Arrays;
+import java.util.Optional;
+import org.wiseember.core.quantity.Unit;
+
+/**
+ * The channels a bench can record. The key is the name used in log files and in the workbook.
+ * Current is positive out of the pack.
+ */
+public enum Channel {
+  AC_POWER("ac_power", Unit.WATT, "AC power"),
+  AC_VOLTAGE("ac_voltage", Unit.VOLT, "AC volts"),
+  AC_CURRENT("ac_current", Unit.AMPERE, "AC amps"),
+  AC_ENERGY("ac_energy", Unit.WATT_HOUR, "AC energy total"),
+  FREQUENCY("frequency", Unit.HERTZ, "frequency"),
+  DC_VOLTAGE("dc_voltage", Unit.VOLT, "DC volts"),
+  DC_CURRENT("dc_current", Unit.AMPERE, "DC amps"),
+  DC_POWER("dc_power", Unit.WATT, "DC power"),
+  IN_POWER("in_power", Unit.WATT, "charge power"),
+  CASE_TEMPERATURE("case_temperature", Unit.CELSIUS, "case"),
+  ROOM_TEMPERATURE("room_temperature", Unit.CELSIUS, "room"),
+  DISPLAY_CHARGE("display_charge", Unit.PERCENT, "display charge"),
+  DISPLAY_POWER("display_power", Unit.WATT, "display power"),
+  ILLUMINANCE("illuminance", Unit.LUX, "light");
+
+  private final String key;
+  private final Unit unit;
+  private final String words;
+
+  Channel(String key, Unit unit, String words) {
+    this.key = key;
+    this.unit = unit;
+    this.words = words;
+  }
+
+  public String key() {
+    return key;
+  }
+
+  public Unit unit() {
+    return unit;
+  }
+
+  public String words() {
+    return words;
+  }
+
+  public static Optional<Channel> byKey(String key) {
+    return Arrays.stream(values()).filter(c -> c.key.equals(key)).findFirst();
+  }
+}

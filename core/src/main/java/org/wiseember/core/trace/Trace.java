@@ -1,0 +1,114 @@
+package org.wiseember.core.trace;
+
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Readings of several channels on shared timestamps. A missing reading is {@link Double#NaN}; it is
+ * a hole, never a zero. Times are seconds from any origin and never decrease.
+ */
+public final class Trace {
+  private final double[] seconds;
+  private final Map<Channel, double[]> values;
+
+  /**
+   * Copies the readings.
+   *
+   * @throws IllegalArgumentException when a column differs in length from the times, a time is not
+   *     finite or runs backwards, or a reading is infinite
+   */
+  public Trace(double[] seconds, Map<Channel, double[]> values) {
+    this.seconds = seconds.clone();
+    this.values = new EnumMap<>(Channel.class);
+    for (int i = 0; i < seconds.length; i++) {
+      if (!Double.isFinite(seconds[i])) {
+        throw new IllegalArgumentException("row " + (i + 1) + " has no usable time");
+      }
+      if (i > 0 && seconds[i] < seconds[i - 1]) {
+        throw new IllegalArgumentException("time runs backwards at row " + (i + 1));
+      }
+    }
+    values.forEach(
+        (channel, column) -> {
+          if (column.length != seconds.length) {
+            throw new IllegalArgumentException(channel.key() + " has another length than time");
+          }
+          for (double v : column) {
+            if (Double.isInfinite(v)) {
+              throw new IllegalArgumentException(channel.key() + " holds an infinite reading");
+            }
+          }
+          this.values.put(channel, column.clone());
+        });
+  }
+
+  public static Trace empty() {
+    return new Trace(new double[0], Map.of());
+  }
+
+  public int size() {
+    return seconds.length;
+  }
+
+  public boolean isEmpty() {
+    return seconds.length == 0;
+  }
+
+  public double seconds(int row) {
+    return seconds[row];
+  }
+
+  /** Time of the last row less time of the first; 0 for fewer than two rows. */
+  public double span() {
+    return isEmpty() ? 0 : seconds[seconds.length - 1] - seconds[0];
+  }
+
+  public boolean has(Channel channel) {
+    return values.containsKey(channel);
+  }
+
+  public Set<Channel> channels() {
+    return Set.copyOf(values.keySet());
+  }
+
+  /** The reading, or NaN where it is missing or the channel was not recorded. */
+  public double value(Channel channel, int row) {
+    double[] column = values.get(channel);
+    return column == null ? Double.NaN : column[row];
+  }
+
+  /** One channel with its missing readings left out. */
+  public Series series(Channel channel) {
+    double[] column = values.get(channel);
+    if (column == null) {
+      return new Series(new double[0], new double[0]);
+    }
+    double[] t = new double[column.length];
+    double[] v = new double[column.length];
+    int n = 0;
+    for (int i = 0; i < column.length; i++) {
+      if (!Double.isNaN(column[i])) {
+        t[n] = seconds[i];
+        v[n++] = column[i];
+      }
+    }
+    return new Series(Arrays.copyOf(t, n), Arrays.copyOf(v, n));
+  }
+
+  /** Two channels multiplied row by row (volts × amps), rows where either is missing left out. */
+  public Series product(Channel a, Channel b) {
+    double[] t = new double[seconds.length];
+    double[] v = new double[seconds.length];
+    int n = 0;
+    for (int i = 0; i < seconds.length; i++) {
+      double p = value(a, i) * value(b, i);
+      if (!Double.isNaN(p)) {
+        t[n] = seconds[i];
+        v[n++] = p;
+      }
+    }
+    return new Series(Arrays.copyOf(t, n), Arrays.copyOf(v, n));
+  }
+}

@@ -1,0 +1,49 @@
+package org.wiseember.core.uncertainty;
+
+import java.util.Objects;
+
+/**
+ * One line of an uncertainty budget, already multiplied by its sensitivity, so that it is in the
+ * unit of the result.
+ *
+ * @param name what it is, in the tester's words
+ * @param standard standard uncertainty in the unit of the result; the sign matters only between
+ *     contributions that share a cause
+ * @param degreesOfFreedom how well the standard uncertainty itself is known; {@link
+ *     Double#POSITIVE_INFINITY} where it is taken as certain
+ * @param sharedCause contributions with the same non-empty cause are fully correlated (a shared
+ *     meter) and add before squaring; empty for an independent contribution
+ */
+public record Contribution(
+    String name, double standard, double degreesOfFreedom, String sharedCause) {
+  public Contribution {
+    Objects.requireNonNull(name);
+    Objects.requireNonNull(sharedCause);
+    if (!Double.isFinite(standard) || !(degreesOfFreedom > 0)) {
+      throw new IllegalArgumentException(name + ": " + standard + ", ν = " + degreesOfFreedom);
+    }
+  }
+
+  /** Type A: the scatter of repeated readings, as the standard deviation of their mean. */
+  public static Contribution typeA(String name, double standard, int repeats) {
+    return new Contribution(name, standard, Math.max(1, repeats - 1), "");
+  }
+
+  /**
+   * Type B: known only as limits ± {@code halfWidth}, every value between them equally likely, so
+   * the standard uncertainty is halfWidth ÷ √3 (GUM 4.3.7).
+   */
+  public static Contribution rectangular(String name, double halfWidth) {
+    return new Contribution(name, halfWidth / Math.sqrt(3), Double.POSITIVE_INFINITY, "");
+  }
+
+  /** This contribution tied to others by a cause they share. */
+  public Contribution sharing(String cause) {
+    return new Contribution(name, standard, degreesOfFreedom, cause);
+  }
+
+  /** The half width this line alone would give at 95 %, for showing beside its name. */
+  public double alone95() {
+    return Budget.coverageFactor(0.95, degreesOfFreedom) * Math.abs(standard);
+  }
+}

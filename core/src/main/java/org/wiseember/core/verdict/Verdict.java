@@ -1,0 +1,124 @@
+package org.wiseember.core.verdict;
+
+import java.util.Objects;
+import java.util.Optional;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Direction;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.uncertainty.Estimate;
+
+/**
+ * A claim held against what was measured.
+ *
+ * <p>Decision rule: guard band w = U at 95 %, so that both "kept" and "short" are said only when
+ * the whole interval is on one side (JCGM 106:2012 and ISO 14253-1, recalled from memory). With the
+ * guard band off it is a plain comparison.
+ *
+ * @param claim the promise
+ * @param measured what was found; empty when nothing was
+ * @param standing the outcome
+ * @param seam where the figure lies against its own label; empty when nothing was found
+ * @param reason one sentence: why this outcome
+ * @param guarded whether the guard band was on
+ */
+public record Verdict(
+    Claim claim,
+    Optional<Estimate> measured,
+    Standing standing,
+    Optional<SeamPosition> seam,
+    String reason,
+    boolean guarded) {
+  public Verdict {
+    Objects.requireNonNull(claim);
+    Objects.requireNonNull(standing);
+  }
+
+  /** A claim nobody has tested. */
+  public static Verdict notTested(Claim claim) {
+    return new Verdict(
+        claim, Optional.empty(), Standing.NOT_TESTED, Optional.empty(), "No run tests this.", true);
+  }
+
+  /**
+   * A claim the rig could not reach.
+   *
+   * @param why what stopped the rig, one sentence
+   */
+  public static Verdict rigCannotShow(Claim claim, String why) {
+    return new Verdict(
+        claim, Optional.empty(), Standing.RIG_CANNOT_SHOW, Optional.empty(), why, true);
+  }
+
+  /**
+   * Judges a measured figure.
+   *
+   * @param claim a claim with a limit; one that only states a fact cannot be judged
+   * @param measured in the unit of the claim
+   * @param guardBand whether to keep the uncertainty clear of the limit
+   * @throws IllegalArgumentException for a claim without a limit
+   */
+  public static Verdict judge(Claim claim, Estimate measured, boolean guardBand) {
+    if (claim.direction() == Direction.STATED) {
+      throw new IllegalArgumentException(claim.subject() + " states a fact, it has no limit");
+    }
+    double w = guardBand ? measured.u95() : 0;
+    double margin = margin(claim, measured.value());
+    Standing standing =
+        margin >= w ? Standing.KEPT : margin <= -w || w == 0 ? Standing.SHORT : Standing.TOO_CLOSE;
+    return new Verdict(
+        claim,
+        Optional.of(measured),
+        standing,
+        Optional.of(SeamPosition.of(claim, measured)),
+        reason(claim, measured, standing, margin, guardBand),
+        guardBand);
+  }
+
+  /** How far on the good side of the nearer limit a value is; negative on the bad side. */
+  static double margin(Claim claim, double value) {
+    return switch (claim.direction()) {
+      case AT_LEAST -> value - claim.low();
+      case AT_MOST -> claim.high() - value;
+      case BAND -> Math.min(value - claim.low(), claim.high() - value);
+      case STATED -> Double.NaN;
+    };
+  }
+
+  private static String reason(
+      Claim claim, Estimate measured, Standing standing, double margin, boolean guarded) {
+    String unit = claim.unit().symbol();
+    String away = Figures.plain(Math.abs(margin)) + (unit.isEmpty() ? "" : " " + unit);
+    String side = margin >= 0 ? "better than" : "worse than";
+    String sure = "± " + Figures.fixed(measured.u95(), Figures.decimalsFor(measured.u95()));
+    if (!guarded) {
+      return "It is " + away + " " + side + " its label. Plain comparison: the guard band is off.";
+    }
+    return switch (standing) {
+      case KEPT, SHORT ->
+          "It is " + away + " " + side + " its label, and the measurement is sure to " + sure + ".";
+      case TOO_CLOSE ->
+          "It is "
+              + away
+              + " "
+              + side
+              + " its label, closer than the measurement is sure ("
+              + sure
+              + "). "
+              + settle(measured, margin);
+      default -> "";
+    };
+  }
+
+  /**
+   * What would settle a call that is too close: repeats shrink U by √n, a better meter directly.
+   */
+  private static String settle(Estimate measured, double margin) {
+    double needed = Math.abs(margin) / measured.u95();
+    if (needed < 0.1) {
+      return "Nothing within reach will settle it: the unit sits on its label.";
+    }
+    return "A meter "
+        + Figures.plain(Math.ceil(10 / needed) / 10)
+        + " times as accurate would settle it.";
+  }
+}

@@ -1,0 +1,2 @@
+/** Whether a claim is kept, short, too close to call, or beyond what the rig can show. */
+package org.wiseember.core.verdict;

@@ -1,0 +1,463 @@
+package org.wiseember.desktop.app;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Label;
+import org.wiseember.report.look.Palette;
+import org.wiseember.trial.DrainPlan;
+import org.wiseember.trial.Judgement;
+import org.wiseember.trial.RecordedDrain;
+import org.wiseember.trial.SimulatedUnits;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.WorkbookException;
+
+/**
+ * What is on the desk: the open workbook, the chosen unit and stage, how its label stands, the run
+ * that goes. Properties change on the interface thread; the workbook is used on a thread of its
+ * own, one task after the other.
+ */
+public final class Desk {
+  private static final Logger LOG = LoggerFactory.getLogger(Desk.class);
+  private static final double[] TEXT_STEPS = {1, 1.15, 1.3, 1.5};
+
+  private final Clock clock;
+  private final ExecutorService work =
+      Executors.newSingleThreadExecutor(
+          task -> {
+            Thread thread = new Thread(task, "workbook");
+            thread.setDaemon(true);
+            return thread;
+          });
+  private final Edits edits = new Edits();
+  private final ObservableList<Judgement> shelf = FXCollections.observableArrayList();
+  private final ObjectProperty<Judgement> chosen = new SimpleObjectProperty<>();
+  private final ObjectProperty<StageName> stage = new SimpleObjectProperty<>(StageName.VERDICT);
+  private final ObjectProperty<LiveRun> live = new SimpleObjectProperty<>();
+  private final ObjectProperty<Pace> pace = new SimpleObjectProperty<>(Pace.SIXTY);
+  private final ObjectProperty<Palette> palette = new SimpleObjectProperty<>(Palette.LIGHT);
+  private final DoubleProperty textScale = new SimpleDoubleProperty(1);
+  private final BooleanProperty guardBand = new SimpleBooleanProperty(true);
+  private final StringProperty title = new SimpleStringProperty("");
+  private final StringProperty said = new SimpleStringProperty("");
+  private final ObjectProperty<Long> shownRun = new SimpleObjectProperty<>();
+  private volatile Workbook workbook;
+
+  public Desk(Clock clock) {
+    this.clock = clock;
+    guardBand.addListener((o, was, is) -> reload());
+  }
+
+  /** Every unit with its judgement, in the order of the shelf. */
+  public ObservableList<Judgement> shelf() {
+    return shelf;
+  }
+
+  /** The chosen unit; null on an empty shelf. */
+  public ObjectProperty<Judgement> chosen() {
+    return chosen;
+  }
+
+  public ObjectProperty<StageName> stage() {
+    return stage;
+  }
+
+  /** The run that goes or went last; null when none was started. */
+  public ObjectProperty<LiveRun> live() {
+    return live;
+  }
+
+  public ObjectProperty<Pace> pace() {
+    return pace;
+  }
+
+  public ObjectProperty<Palette> palette() {
+    return palette;
+  }
+
+  public DoubleProperty textScale() {
+    return textScale;
+  }
+
+  public BooleanProperty guardBand() {
+    return guardBand;
+  }
+
+  /** The workbook's title. */
+  public StringProperty title() {
+    return title;
+  }
+
+  /** The last thing to tell, one sentence; empty for nothing. */
+  public StringProperty said() {
+    return said;
+  }
+
+  /** The run the Evidence stage shows; null for the newest. */
+  public ObjectProperty<Long> shownRun() {
+    return shownRun;
+  }
+
+  public Optional<Workbook> workbook() {
+    return Optional.ofNullable(workbook);
+  }
+
+  public boolean readOnly() {
+    return workbook == null || workbook.readOnly();
+  }
+
+  /** Runs something off the interface thread and gives its result back on it. */
+  public <T> void background(Callable<T> task, Consumer<T> then) {
+    work.execute(
+        () -> {
+          try {
+            T result = task.call();
+            Platform.runLater(() -> then.accept(result));
+          } catch (WorkbookException e) {
+            LOG.warn("workbook", e);
+            say(e.getMessage());
+          } catch (Exception e) {
+            LOG.error("unexpected", e);
+            say("That did not work: " + e.getMessage() + ". What is saved is safe.");
+          }
+        });
+  }
+
+  /** Tells the tester one sentence, from any thread. */
+  public void say(String sentence) {
+    if (Platform.isFxApplicationThread()) {
+      said.set(sentence);
+    } else {
+      Platform.runLater(() -> said.set(sentence));
+    }
+  }
+
+  /** Opens a workbook in place of the one that is open; on failure that one stays. */
+  public void open(Path file) {
+    if (live.get() != null && live.get().going()) {
+      say("A test is running. Stop it before opening another workbook.");
+      return;
+    }
+    background(
+        () -> {
+          Workbook next = Workbook.open(file, clock);
+          Workbook before = workbook;
+          workbook = next;
+          if (before != null) {
+            before.close();
+          }
+          return new Opened(judgeAll(), next.title());
+        },
+        opened -> {
+          shelf.setAll(opened.all());
+          chosen.set(opened.all().isEmpty() ? null : opened.all().get(0));
+          title.set(opened.title().isBlank() ? String.valueOf(file.getFileName()) : opened.title());
+          said.set(
+              readOnly()
+                  ? "Open for reading only: the workbook is written by " + workbook.writer() + "."
+                  : "");
+          if (opened.all().isEmpty()) {
+            stage.set(StageName.LABEL);
+          }
+        });
+  }
+
+  private record Opened(List<Judgement> all, String title) {}
+
+  private List<Judgement> judgeAll() {
+    boolean guarded = guardBand.get();
+    return workbook.units().all().stream()
+        .map(unit -> Judgement.of(workbook, unit, guarded))
+        .toList();
+  }
+
+  /** Works everything out anew. */
+  public void reload() {
+    if (workbook == null) {
+      return;
+    }
+    background(
+        this::judgeAll,
+        all -> {
+          Long keep = chosen.get() == null ? null : chosen.get().unit().id();
+          shelf.setAll(all);
+          chosen.set(
+              all.stream()
+                  .filter(j -> keep != null && j.unit().id() == keep)
+                  .findFirst()
+                  .orElse(all.isEmpty() ? null : all.get(0)));
+        });
+  }
+
+  private void refresh(long unitId, boolean choose) {
+    boolean guarded = guardBand.get();
+    background(
+        () -> workbook.units().byId(unitId).map(u -> Judgement.of(workbook, u, guarded)),
+        found ->
+            found.ifPresent(
+                judgement -> {
+                  int at = indexOf(unitId);
+                  if (at >= 0) {
+                    shelf.set(at, judgement);
+                  } else {
+                    shelf.add(judgement);
+                  }
+                  boolean current = chosen.get() != null && chosen.get().unit().id() == unitId;
+                  if (choose || current) {
+                    chosen.set(judgement);
+                  }
+                }));
+  }
+
+  private int indexOf(long unitId) {
+    for (int i = 0; i < shelf.size(); i++) {
+      if (shelf.get(i).unit().id() == unitId) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  /** Adds a unit, chooses it and shows its label. */
+  public void addUnit() {
+    if (refuseWhenReadOnly()) {
+      return;
+    }
+    background(
+        () -> workbook.units().add("New unit"),
+        unit -> {
+          edits.did("Unit added", () -> removeQuietly(unit.id()));
+          Judgement fresh = new Judgement(unit, List.of(), List.of());
+          shelf.add(fresh);
+          chosen.set(fresh);
+          stage.set(StageName.LABEL);
+        });
+  }
+
+  private void removeQuietly(long unitId) {
+    background(
+        () -> {
+          workbook.units().remove(unitId);
+          return unitId;
+        },
+        id -> reload());
+  }
+
+  /** Takes the chosen unit off the shelf; undo puts it back. */
+  public void removeChosen() {
+    Judgement judgement = chosen.get();
+    if (judgement == null || refuseWhenReadOnly()) {
+      return;
+    }
+    long id = judgement.unit().id();
+    if (live.get() != null && live.get().going() && live.get().unitId() == id) {
+      say("A test of this unit is running. Stop it before taking the unit off the shelf.");
+      return;
+    }
+    edits.did(
+        judgement.unit().name() + " taken off the shelf",
+        () ->
+            background(
+                () -> {
+                  workbook.units().putBack(id);
+                  return id;
+                },
+                back -> reload()));
+    removeQuietly(id);
+    say(judgement.unit().name() + " is off the shelf. Ctrl+Z puts it back.");
+  }
+
+  /** Renames the chosen unit. */
+  public void rename(long unitId, String name) {
+    int at = indexOf(unitId);
+    String clean = name.strip();
+    if (at < 0 || clean.isEmpty() || refuseWhenReadOnly()) {
+      return;
+    }
+    String before = shelf.get(at).unit().name();
+    if (before.equals(clean)) {
+      return;
+    }
+    edits.did("Name changed", () -> renameQuietly(unitId, before));
+    renameQuietly(unitId, clean);
+  }
+
+  private void renameQuietly(long unitId, String name) {
+    background(
+        () -> {
+          workbook.units().rename(unitId, name);
+          return unitId;
+        },
+        id -> refresh(id, false));
+  }
+
+  /** Saves a label; undo returns to the one before. */
+  public void saveLabel(long unitId, String text, List<Claim> byHand) {
+    int at = indexOf(unitId);
+    if (at < 0 || refuseWhenReadOnly()) {
+      return;
+    }
+    Label before = shelf.get(at).unit().label();
+    if (before.text().equals(text) && before.byHand().equals(byHand)) {
+      return;
+    }
+    edits.did("Label changed", () -> saveQuietly(unitId, before.text(), before.byHand()));
+    Unit old = shelf.get(at).unit();
+    // The shelf knows at once, so that a second edit before the save is done undoes to this one.
+    Unit now = new Unit(unitId, old.name(), Label.read(text, byHand));
+    shelf.set(at, new Judgement(now, shelf.get(at).lines(), shelf.get(at).drains()));
+    saveQuietly(unitId, text, byHand);
+  }
+
+  private void saveQuietly(long unitId, String text, List<Claim> byHand) {
+    background(() -> workbook.units().label(unitId, text, byHand), l -> refresh(unitId, false));
+  }
+
+  /** Undoes the newest edit. */
+  public void undo() {
+    Optional<String> undone = edits.undo();
+    say(undone.map(words -> "Undone: " + words + ".").orElse("Nothing to undo."));
+  }
+
+  private boolean refuseWhenReadOnly() {
+    if (workbook == null) {
+      say("No workbook is open. Ctrl+O opens one.");
+      return true;
+    }
+    if (workbook.readOnly()) {
+      say(
+          "Open for reading only: the workbook is written by "
+              + workbook.writer()
+              + ". Close that first.");
+      return true;
+    }
+    return false;
+  }
+
+  /** The drain the chosen unit would get; empty when its label gives nothing to drain. */
+  public Optional<DrainPlan> drainPlan() {
+    return Optional.ofNullable(chosen.get()).flatMap(j -> DrainPlan.of(j.unit().label()));
+  }
+
+  /** Starts an AC drain of the chosen unit on the simulated bench. */
+  public void startDrain() {
+    Judgement judgement = chosen.get();
+    Optional<DrainPlan> plan = drainPlan();
+    if (judgement == null || plan.isEmpty() || refuseWhenReadOnly()) {
+      return;
+    }
+    if (live.get() != null && live.get().going()) {
+      say("A test is running already. One bench, one test.");
+      return;
+    }
+    Unit unit = judgement.unit();
+    long seed = unit.id() * 1000 + judgement.drains().size() + 1;
+    LiveRun run =
+        new LiveRun(
+            unit.id(),
+            plan.get(),
+            unit.label().ratedWattHours().orElse(Double.NaN),
+            () -> refresh(unit.id(), false));
+    Pace wanted = pace.get();
+    background(
+        () ->
+            RecordedDrain.prepare(
+                workbook,
+                unit.id(),
+                plan.get(),
+                SimulatedUnits.bench(unit.name(), unit.label(), plan.get(), seed),
+                wanted,
+                clock.instant(),
+                run::take),
+        drain -> {
+          run.attach(drain);
+          shownRun.set(drain.runId());
+          live.set(run);
+          drain.runner().pace(pace.get());
+          drain.runner().start();
+        });
+  }
+
+  /** Sets the speed of the bench clock, also while a test runs. */
+  public void setPace(Pace wanted) {
+    pace.set(wanted);
+    if (live.get() != null) {
+      live.get().drain().runner().pace(wanted);
+    }
+  }
+
+  /** Marks this moment of the running test. */
+  public void mark(String words) {
+    if (live.get() != null && live.get().going()) {
+      live.get().drain().runner().mark(words);
+    }
+  }
+
+  /** Stops the running test; its readings stay. */
+  public void stopRun() {
+    if (live.get() != null && live.get().going()) {
+      live.get().drain().runner().stop();
+    }
+  }
+
+  /** What was noticed in a run. */
+  public void events(long runId, Consumer<List<Event>> then) {
+    background(() -> workbook.runs().events(runId), then);
+  }
+
+  /** Larger or smaller text, one step. */
+  public void changeText(int by) {
+    int at = 0;
+    for (int i = 0; i < TEXT_STEPS.length; i++) {
+      if (Math.abs(TEXT_STEPS[i] - textScale.get()) < 0.01) {
+        at = i;
+      }
+    }
+    textScale.set(TEXT_STEPS[Math.max(0, Math.min(TEXT_STEPS.length - 1, at + by))]);
+  }
+
+  /** Light or dark. */
+  public void switchPalette() {
+    palette.set(palette.get().dark() ? Palette.LIGHT : Palette.DARK);
+  }
+
+  /** Stops what runs and closes the workbook. Blocks for at most a few seconds. */
+  public void close() {
+    stopRun();
+    try {
+      if (live.get() != null) {
+        live.get().drain().runner().awaitEnd(3, TimeUnit.SECONDS);
+      }
+      work.shutdown();
+      work.awaitTermination(3, TimeUnit.SECONDS);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+    if (workbook != null) {
+      workbook.close();
+    }
+  }
+}

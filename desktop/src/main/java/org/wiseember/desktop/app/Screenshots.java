@@ -1,0 +1,132 @@
+package org.wiseember.desktop.app;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Locale;
+import java.util.concurrent.TimeUnit;
+import javafx.animation.PauseTransition;
+import javafx.scene.Scene;
+import javafx.scene.image.WritableImage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.report.look.Palette;
+
+/** Pictures of the main views, from whatever workbook is open. */
+final class Screenshots {
+  private static final long LONGEST_WAIT = TimeUnit.SECONDS.toMillis(40);
+
+  private record Shot(String name, Runnable prepare, java.util.function.BooleanSupplier ready) {}
+
+  private final Desk desk;
+  private final Scene scene;
+  private final Path folder;
+  private final Runnable done;
+  private final Deque<Shot> shots = new ArrayDeque<>();
+  private long waited;
+
+  private Screenshots(Desk desk, Scene scene, Path folder, Runnable done) {
+    this.desk = desk;
+    this.scene = scene;
+    this.folder = folder;
+    this.done = done;
+  }
+
+  /** Takes all pictures once the workbook is open, then calls {@code done}. */
+  static void take(Desk desk, Scene scene, Path folder, Runnable done) {
+    Screenshots screenshots = new Screenshots(desk, scene, folder, done);
+    screenshots.plan();
+    screenshots.step();
+  }
+
+  private void plan() {
+    add("verdict", () -> desk.stage().set(StageName.VERDICT), () -> desk.chosen().get() != null);
+    add("label", () -> desk.stage().set(StageName.LABEL), () -> true);
+    add("evidence", () -> desk.stage().set(StageName.EVIDENCE), () -> true);
+    add("report", () -> desk.stage().set(StageName.REPORT), this::pageShown);
+    add("plan", () -> desk.stage().set(StageName.PLAN), () -> true);
+    add(
+        "verdict-dark",
+        () -> {
+          desk.palette().set(Palette.DARK);
+          desk.stage().set(StageName.VERDICT);
+        },
+        () -> true);
+    add(
+        "bench",
+        () -> {
+          desk.palette().set(Palette.LIGHT);
+          desk.chosen().set(desk.shelf().get(1));
+          desk.stage().set(StageName.BENCH);
+          desk.setPace(Pace.SIX_HUNDRED);
+          desk.startDrain();
+        },
+        () ->
+            desk.live().get() != null
+                && desk.live().get().view().get() != null
+                && desk.live().get().view().get().deliveredWattHours() > 280);
+  }
+
+  private boolean pageShown() {
+    return scene.getRoot().lookupAll(".image-view").stream()
+        .anyMatch(n -> n instanceof javafx.scene.image.ImageView v && v.getImage() != null);
+  }
+
+  private void add(String name, Runnable prepare, java.util.function.BooleanSupplier ready) {
+    shots.add(new Shot(name, prepare, ready));
+  }
+
+  private void step() {
+    if (shots.isEmpty()) {
+      done.run();
+      return;
+    }
+    Shot shot = shots.poll();
+    waited = 0;
+    if (shot.name().equals("verdict")) {
+      await(shot);
+    } else {
+      shot.prepare().run();
+      await(shot);
+    }
+  }
+
+  private void await(Shot shot) {
+    PauseTransition settle = new PauseTransition(Duration.millis(400));
+    settle.setOnFinished(
+        e -> {
+          waited += 400;
+          if (!shot.ready().getAsBoolean() && waited < LONGEST_WAIT) {
+            await(shot);
+            return;
+          }
+          save(shot.name());
+          step();
+        });
+    settle.play();
+  }
+
+  private void save(String name) {
+    WritableImage image = scene.snapshot(null);
+    int width = (int) image.getWidth();
+    int height = (int) image.getHeight();
+    BufferedImage out = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        out.setRGB(x, y, image.getPixelReader().getArgb(x, y));
+      }
+    }
+    try {
+      Files.createDirectories(folder);
+      Path file = folder.resolve(name.toLowerCase(Locale.ROOT) + ".png");
+      ImageIO.write(out, "png", file.toFile());
+      System.out.println(file);
+    } catch (IOException e) {
+      System.err.println(folder + " cannot be written: " + e.getMessage());
+    }
+  }
+}

@@ -1,0 +1,63 @@
+package org.wiseember.desktop.app;
+
+import java.util.Optional;
+
+/** The stages of a test, in the order of work. */
+public enum StageName {
+  LABEL(
+      "Label",
+      "Type or paste the label the way it is printed, a line at a time. A line that is understood is"
+          + " underlined in steel and becomes claims on the right. Click a claim to see what it was"
+          + " taken to mean and to mend it. Below, the label is held against itself."),
+  PLAN(
+      "Plan",
+      "Here the tests of a unit will be laid out over time, with the charge of the pack falling and"
+          + " rising, and the lanes of load, source and meters under it."),
+  BENCH(
+      "Bench",
+      "Start a drain here and watch it. It ends by itself when the output drops out. Space marks a"
+          + " moment. The clock of the simulated bench can run faster than real."),
+  EVIDENCE(
+      "Evidence",
+      "Every run of this unit with its readings. Choose a run on the left of the list; click a figure"
+          + " to see how it came about. Readings are never altered."),
+  VERDICT(
+      "Verdict",
+      "Each claim is one line, drawn against its own label at the steel line. Left of it is worse than"
+          + " promised, right is better; the bar is how sure the figure is. Choose a line to see why."),
+  LINE_UP(
+      "Line-up",
+      "Here several units will stand against each other, each measured against its own label, with"
+          + " what one would actually get from each."),
+  RUN_TIME(
+      "Run-time",
+      "Here appliances will be set against what each unit was measured to give: how long they run,"
+          + " and which starts would trip it."),
+  REPORT(
+      "Report",
+      "The page about this unit as it will be printed. Save it as PDF or as HTML; both hold the same.");
+
+  private final String words;
+  private final String help;
+
+  StageName(String words, String help) {
+    this.words = words;
+    this.help = help;
+  }
+
+  public String words() {
+    return words;
+  }
+
+  /** What F1 says. */
+  public String help() {
+    return help;
+  }
+
+  /** The stage of a digit key, 1 to 8. */
+  public static Optional<StageName> byNumber(int number) {
+    return number >= 1 && number <= values().length
+        ? Optional.of(values()[number - 1])
+        : Optional.empty();
+  }
+}

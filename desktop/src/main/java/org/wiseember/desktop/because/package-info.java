@@ -1,0 +1,2 @@
+/** Why a figure is what it is. */
+package org.wiseember.desktop.because;

@@ -1,0 +1,2 @@
+/** The Bench stage: a test while it runs. */
+package org.wiseember.desktop.bench;

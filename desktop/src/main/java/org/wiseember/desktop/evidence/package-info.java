@@ -1,0 +1,2 @@
+/** The Evidence stage: runs and their traces. */
+package org.wiseember.desktop.evidence;

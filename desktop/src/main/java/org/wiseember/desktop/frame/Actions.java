@@ -1,0 +1,92 @@
+package org.wiseember.desktop.frame;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.app.StageName;
+import org.wiseember.trial.Judged;
+import org.wiseember.trial.Judgement;
+import org.wiseember.trial.TrialPage;
+
+/** Everything Ctrl+K can find: units, stages, runs, numbers, actions. */
+final class Actions {
+  private static final int MOST = 9;
+
+  /**
+   * One thing to find.
+   *
+   * @param words what it is called
+   * @param kind unit, stage, run, number or action
+   */
+  record Found(String words, String kind, Runnable go) {}
+
+  private Actions() {}
+
+  /** What has all the typed words in it, best first. */
+  static List<Found> find(Desk desk, Runnable openFile, String typed) {
+    String[] words = typed.toLowerCase(Locale.ROOT).strip().split("\\s+");
+    return all(desk, openFile).stream()
+        .filter(
+            f -> {
+              String text = (f.words() + " " + f.kind()).toLowerCase(Locale.ROOT);
+              for (String word : words) {
+                if (!text.contains(word)) {
+                  return false;
+                }
+              }
+              return true;
+            })
+        .limit(MOST)
+        .toList();
+  }
+
+  private static List<Found> all(Desk desk, Runnable openFile) {
+    List<Found> all = new ArrayList<>();
+    for (Judgement judgement : desk.shelf()) {
+      all.add(new Found(judgement.unit().name(), "unit", () -> desk.chosen().set(judgement)));
+    }
+    for (StageName stage : StageName.values()) {
+      all.add(new Found(stage.words(), "stage", () -> desk.stage().set(stage)));
+    }
+    all.add(new Found("Add a unit", "action", desk::addUnit));
+    all.add(new Found("Take the unit off the shelf", "action", desk::removeChosen));
+    all.add(new Found("Open a workbook", "action", openFile));
+    all.add(new Found("Light or dark", "action", desk::switchPalette));
+    all.add(new Found("Larger text", "action", () -> desk.changeText(1)));
+    all.add(new Found("Smaller text", "action", () -> desk.changeText(-1)));
+    all.add(
+        new Found(
+            "Guard band on or off", "action", () -> desk.guardBand().set(!desk.guardBand().get())));
+    all.add(new Found("Undo", "action", desk::undo));
+    for (Judgement judgement : desk.shelf()) {
+      String name = judgement.unit().name();
+      for (Judgement.Drain drain : judgement.drains()) {
+        all.add(
+            new Found(
+                drain.run().title() + ", " + name,
+                "run",
+                () -> {
+                  desk.chosen().set(judgement);
+                  desk.shownRun().set(drain.run().id());
+                  desk.stage().set(StageName.EVIDENCE);
+                }));
+      }
+      for (Judged line : judgement.lines()) {
+        line.verdict()
+            .filter(v -> v.measured().isPresent())
+            .ifPresent(
+                v ->
+                    all.add(
+                        new Found(
+                            line.title() + ", " + TrialPage.measured(v) + ", " + name,
+                            "number",
+                            () -> {
+                              desk.chosen().set(judgement);
+                              desk.stage().set(StageName.VERDICT);
+                            })));
+      }
+    }
+    return all;
+  }
+}

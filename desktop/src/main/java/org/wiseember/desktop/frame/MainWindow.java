@@ -1,0 +1,189 @@
+package org.wiseember.desktop.frame;
+
+import java.io.File;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.function.Function;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.app.StageName;
+import org.wiseember.desktop.bench.BenchStage;
+import org.wiseember.desktop.evidence.EvidenceStage;
+import org.wiseember.desktop.label.LabelStage;
+import org.wiseember.desktop.look.Look;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.report.ReportStage;
+import org.wiseember.desktop.verdict.VerdictStage;
+
+/** The window: shelf on the left, path above, the chosen stage, the foot below. */
+public final class MainWindow extends StackPane {
+  /** Narrower than this many em, the shelf gives some of its width away. */
+  private static final double WIDE_EM = 75;
+
+  private final Desk desk;
+  private final StackPane place = new StackPane();
+  private final Map<StageName, Node> made = new EnumMap<>(StageName.class);
+  private final Map<StageName, Function<Desk, Node>> makers = new EnumMap<>(StageName.class);
+  private final ShelfView shelf;
+  private final FindBox find;
+  private final HBox said = new HBox();
+
+  public MainWindow(Desk desk) {
+    this.desk = desk;
+    makers.put(StageName.LABEL, LabelStage::new);
+    makers.put(StageName.BENCH, BenchStage::new);
+    makers.put(StageName.EVIDENCE, EvidenceStage::new);
+    makers.put(StageName.VERDICT, VerdictStage::new);
+    makers.put(StageName.REPORT, ReportStage::new);
+    makers.put(
+        StageName.PLAN,
+        d ->
+            new EmptyStage(
+                "Plan",
+                "The tests of a unit will stand here in order, with the charge of its pack over time,"
+                    + " so that no charge is wasted. Until then a drain starts straight from the"
+                    + " bench.",
+                "To the bench",
+                () -> d.stage().set(StageName.BENCH)));
+    makers.put(
+        StageName.LINE_UP,
+        d ->
+            new EmptyStage(
+                "Line-up",
+                "Units will be laid side by side here, each against its own label. Two units with a"
+                    + " finished drain make a line-up worth looking at.",
+                "To the verdict",
+                () -> d.stage().set(StageName.VERDICT)));
+    makers.put(
+        StageName.RUN_TIME,
+        d ->
+            new EmptyStage(
+                "Run-time",
+                "Here will stand how long each unit runs a stall's appliances, worked out from what"
+                    + " was measured. It needs a finished drain and the idle draw.",
+                "To the evidence",
+                () -> d.stage().set(StageName.EVIDENCE)));
+
+    shelf = new ShelfView(desk);
+    buildSaid();
+    find = new FindBox(desk, this::chooseFile, this::closeFind);
+    Words.shown(find, false);
+    StackPane.setAlignment(find, Pos.TOP_CENTER);
+
+    BorderPane right = new BorderPane(place);
+    right.setTop(new VBox(new PathBar(desk), said));
+    BorderPane frame = new BorderPane(right);
+    frame.setLeft(shelf);
+    frame.setBottom(new FootBar(desk));
+    getChildren().addAll(frame, find);
+
+    desk.stage().addListener((o, was, is) -> show());
+    desk.palette().addListener((o, was, is) -> applyLook());
+    desk.textScale().addListener((o, was, is) -> applyLook());
+    widthProperty().addListener((o, was, is) -> sizeShelf());
+    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    applyLook();
+    show();
+  }
+
+  private void buildSaid() {
+    Label sentence = Words.of("said-text", "");
+    sentence.setId("said");
+    sentence.textProperty().bind(desk.said());
+    said.getStyleClass().add("said");
+    said.getChildren()
+        .addAll(
+            sentence, Words.spring(), Words.button("action", "Close", () -> desk.said().set("")));
+    Words.shown(said, false);
+    desk.said().addListener((o, was, is) -> Words.shown(said, !is.isEmpty()));
+  }
+
+  private void applyLook() {
+    Look.apply(this, desk.palette().get(), desk.textScale().get());
+    sizeShelf();
+  }
+
+  private void sizeShelf() {
+    double em = Look.BASE * desk.textScale().get();
+    double width = (getWidth() / em < WIDE_EM ? 12.8 : 16.3) * em;
+    shelf.setMinWidth(width);
+    shelf.setPrefWidth(width);
+    shelf.setMaxWidth(width);
+  }
+
+  private void show() {
+    StageName stage = desk.stage().get();
+    Node view = made.computeIfAbsent(stage, s -> makers.get(s).apply(desk));
+    place.getChildren().setAll(view);
+  }
+
+  private void closeFind() {
+    Words.shown(find, false);
+    place.requestFocus();
+  }
+
+  private void chooseFile() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Open a workbook");
+    chooser
+        .getExtensionFilters()
+        .add(new FileChooser.ExtensionFilter("Wise Ember workbooks", "*.ember"));
+    File file = chooser.showOpenDialog(getScene().getWindow());
+    if (file != null) {
+      desk.open(file.toPath());
+    }
+  }
+
+  private void key(KeyEvent e) {
+    if (e.isShortcutDown()) {
+      shortcut(e);
+    } else if (e.getCode() == KeyCode.F1) {
+      desk.say(desk.stage().get().words() + ". " + desk.stage().get().help());
+      e.consume();
+    } else if (e.getCode() == KeyCode.ESCAPE) {
+      if (find.isVisible()) {
+        closeFind();
+      } else {
+        desk.said().set("");
+      }
+    }
+  }
+
+  private void shortcut(KeyEvent e) {
+    boolean typing = e.getTarget() instanceof TextInputControl;
+    switch (e.getCode()) {
+      case N -> desk.addUnit();
+      case O -> chooseFile();
+      case K -> {
+        Words.shown(find, true);
+        find.begin();
+      }
+      case Z -> {
+        if (typing) {
+          return;
+        }
+        desk.undo();
+      }
+      case EQUALS, PLUS, ADD -> desk.changeText(1);
+      case MINUS, SUBTRACT -> desk.changeText(-1);
+      default -> {
+        String name = e.getCode().getName();
+        if (name.length() != 1 || !Character.isDigit(name.charAt(0))) {
+          return;
+        }
+        StageName.byNumber(name.charAt(0) - '0').ifPresent(desk.stage()::set);
+      }
+    }
+    e.consume();
+  }
+}

@@ -1,0 +1,61 @@
+package org.wiseember.desktop.look;
+
+import java.awt.geom.Rectangle2D;
+import java.util.function.Supplier;
+import javafx.scene.AccessibleRole;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.layout.Region;
+import org.jfree.chart.JFreeChart;
+import org.jfree.fx.FXGraphics2D;
+
+/** A chart that fills its room. It is drawn anew only when the chart or the room changes. */
+public final class ChartPane extends Region {
+  private final Canvas canvas = new Canvas();
+  private Supplier<JFreeChart> maker;
+  private JFreeChart chart;
+
+  /**
+   * @param description what a screen reader says
+   */
+  public ChartPane(String description) {
+    getChildren().add(canvas);
+    getStyleClass().add("chart-pane");
+    setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+    setAccessibleText(description);
+  }
+
+  /** Shows a chart; it is made when there is room to draw it. Null shows nothing. */
+  public void show(Supplier<JFreeChart> next) {
+    maker = next;
+    chart = null;
+    requestLayout();
+  }
+
+  /** The chart on show, for tests of what is written in it; null while there is none. */
+  public JFreeChart chart() {
+    return chart;
+  }
+
+  @Override
+  protected void layoutChildren() {
+    double width = Math.floor(getWidth() - snappedLeftInset() - snappedRightInset());
+    double height = Math.floor(getHeight() - snappedTopInset() - snappedBottomInset());
+    boolean resized = canvas.getWidth() != width || canvas.getHeight() != height;
+    canvas.setWidth(Math.max(0, width));
+    canvas.setHeight(Math.max(0, height));
+    canvas.relocate(snappedLeftInset(), snappedTopInset());
+    boolean fresh = chart == null && maker != null;
+    if (width < 40 || height < 40 || (!resized && !fresh && maker != null)) {
+      return;
+    }
+    var graphics = canvas.getGraphicsContext2D();
+    graphics.clearRect(0, 0, width, height);
+    if (maker == null) {
+      return;
+    }
+    if (chart == null) {
+      chart = maker.get();
+    }
+    chart.draw(new FXGraphics2D(graphics), new Rectangle2D.Double(0, 0, width, height));
+  }
+}

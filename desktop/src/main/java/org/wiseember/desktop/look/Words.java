@@ -1,0 +1,53 @@
+package org.wiseember.desktop.look;
+
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+
+/** Labels and buttons with their style class. */
+public final class Words {
+  private Words() {}
+
+  /** A label that wraps instead of being cut. */
+  public static Label of(String styleClass, String text) {
+    Label label = new Label(text);
+    label.getStyleClass().add(styleClass);
+    label.setWrapText(true);
+    label.setMinHeight(Region.USE_PREF_SIZE);
+    return label;
+  }
+
+  /** A label that stays on one line and keeps its width. */
+  public static Label line(String styleClass, String text) {
+    Label label = new Label(text);
+    label.getStyleClass().add(styleClass);
+    label.setMinWidth(Region.USE_PREF_SIZE);
+    return label;
+  }
+
+  /** A button that keeps its width. */
+  public static Button button(String styleClass, String text, Runnable action) {
+    Button button = new Button(text);
+    button.getStyleClass().add(styleClass);
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    button.setMinHeight(Region.USE_PREF_SIZE);
+    button.setOnAction(e -> action.run());
+    return button;
+  }
+
+  /** Takes what room is left in a row. */
+  public static Region spring() {
+    Region spring = new Region();
+    HBox.setHgrow(spring, Priority.ALWAYS);
+    return spring;
+  }
+
+  /** Shows a node and gives it room, or neither. */
+  public static void shown(Node node, boolean shown) {
+    node.setVisible(shown);
+    node.setManaged(shown);
+  }
+}

@@ -1,0 +1,177 @@
+package org.wiseember.desktop.report;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.Node;
+import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.app.StageName;
+import org.wiseember.desktop.frame.EmptyStage;
+import org.wiseember.desktop.look.Adaptive;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.report.page.PageHtml;
+import org.wiseember.report.page.PagePdf;
+import org.wiseember.trial.Judged;
+import org.wiseember.trial.Judgement;
+import org.wiseember.trial.TrialPage;
+import org.wiseember.workbook.Event;
+
+/** The page about the chosen unit as it will be printed, and the way to save it. */
+public final class ReportStage extends StackPane {
+  private final Desk desk;
+  private final VBox main = new VBox();
+  private final TextField place = new TextField();
+  private final ImageView picture = new ImageView();
+  private final javafx.scene.control.Label state = Words.of("quiet", "");
+  private Made made;
+
+  /** A page worked out. */
+  private record Made(long unitId, String html, byte[] pdf, Image image) {}
+
+  public ReportStage(Desk desk) {
+    this.desk = desk;
+    main.getStyleClass().addAll("stage", "page");
+    place.setId("page-file");
+    place.setAccessibleText("Where the page is saved");
+    HBox.setHgrow(place, Priority.ALWAYS);
+    picture.setPreserveRatio(true);
+    picture.setAccessibleText("The page as it will be printed");
+    picture.setSmooth(true);
+    main.widthProperty().addListener((o, was, is) -> fit());
+    desk.chosen().addListener((o, was, is) -> rebuild());
+    rebuild();
+  }
+
+  private void fit() {
+    picture.setFitWidth(Math.min(900, Math.max(200, main.getWidth() - 60)));
+  }
+
+  private void rebuild() {
+    Judgement judgement = desk.chosen().get();
+    if (judgement == null || judgement.unit().label().claims().isEmpty()) {
+      getChildren()
+          .setAll(
+              new EmptyStage(
+                  judgement == null ? "Report" : judgement.unit().name(),
+                  "The printed page about this unit will be here. It needs a label to hold the"
+                      + " findings against.",
+                  "To the label",
+                  () -> desk.stage().set(StageName.LABEL)));
+      return;
+    }
+    Node head =
+        new VBox(
+            Words.of("title", "Report"),
+            Words.of("quiet", judgement.unit().name() + ", one page, A4."));
+    Node save =
+        row(
+            place,
+            button("save-pdf", "Save as PDF", () -> save(".pdf")),
+            button("save-html", "Save as HTML", () -> save(".html")));
+    StackPane paper = new StackPane(picture);
+    paper.setStyle("-fx-alignment: top-center;");
+    main.getChildren().setAll(head, save, state, paper);
+    getChildren().setAll(Adaptive.scroll(main));
+    place.setText(proposed(judgement));
+    state.setText("Laying out the page …");
+    make(judgement);
+  }
+
+  private static HBox row(Node... nodes) {
+    HBox row = new HBox(nodes);
+    row.setSpacing(8);
+    row.setStyle("-fx-alignment: center-left;");
+    return row;
+  }
+
+  private Node button(String id, String words, Runnable action) {
+    var button = Words.button(id.equals("save-pdf") ? "action-main" : "action", words, action);
+    button.setId(id);
+    return button;
+  }
+
+  private String proposed(Judgement judgement) {
+    String name = judgement.unit().name().replaceAll("[^\\p{L}\\p{N} ._-]", "").strip();
+    Path folder =
+        desk.workbook()
+            .map(w -> w.file().toAbsolutePath().getParent())
+            .orElse(Path.of(System.getProperty("user.home")));
+    return folder.resolve((name.isEmpty() ? "page" : name) + ".pdf").toString();
+  }
+
+  private void make(Judgement judgement) {
+    String title = desk.title().get();
+    desk.background(
+        () -> {
+          List<Event> events =
+              TrialPage.mainLine(judgement)
+                  .flatMap(Judged::runId)
+                  .map(id -> desk.workbook().orElseThrow().runs().events(id))
+                  .orElse(List.of());
+          String html =
+              new PageHtml()
+                  .write(
+                      TrialPage.of(
+                          judgement, title, LocalDate.now(ZoneId.systemDefault()), events));
+          ByteArrayOutputStream pdf = new ByteArrayOutputStream();
+          PagePdf.write(html, pdf);
+          return new Made(
+              judgement.unit().id(), html, pdf.toByteArray(), PagePicture.of(pdf.toByteArray()));
+        },
+        page -> {
+          if (desk.chosen().get() != null && desk.chosen().get().unit().id() == page.unitId()) {
+            made = page;
+            picture.setImage(page.image());
+            fit();
+            state.setText("This is the page as it will be printed.");
+          }
+        });
+  }
+
+  private void save(String ending) {
+    if (made == null) {
+      desk.say("The page is still being laid out. Try again in a moment.");
+      return;
+    }
+    String typed = place.getText().strip();
+    String stem =
+        typed.toLowerCase(Locale.ROOT).matches(".*\\.(pdf|html)")
+            ? typed.substring(0, typed.lastIndexOf('.'))
+            : typed;
+    if (stem.isEmpty()) {
+      desk.say("Type where the page should go first.");
+      return;
+    }
+    Made page = made;
+    desk.background(
+        () -> {
+          Path file = Path.of(stem + ending);
+          try {
+            if (ending.equals(".pdf")) {
+              Files.write(file, page.pdf());
+            } else {
+              Files.writeString(file, page.html());
+            }
+          } catch (IOException e) {
+            return file + " could not be written. Check the folder, the permissions and the space.";
+          }
+          return "Saved " + file + ".";
+        },
+        words -> {
+          desk.say(words);
+          state.setText(words);
+        });
+  }
+}

@@ -1,0 +1,262 @@
+package org.wiseember.report.chart;
+
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Stroke;
+import java.text.DecimalFormat;
+import org.jfree.chart.JFreeChart;
+import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.axis.NumberTickUnit;
+import org.jfree.chart.plot.DatasetRenderingOrder;
+import org.jfree.chart.plot.ValueMarker;
+import org.jfree.chart.plot.XYPlot;
+import org.jfree.chart.renderer.xy.XYAreaRenderer;
+import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
+import org.jfree.chart.ui.RectangleAnchor;
+import org.jfree.chart.ui.RectangleInsets;
+import org.jfree.chart.ui.TextAnchor;
+import org.jfree.data.xy.DefaultXYDataset;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.report.look.Face;
+import org.wiseember.report.look.Palette;
+
+/** Power against time, with the case temperature, marks and the cut-off. */
+public final class TraceChart {
+  private static final Stroke LINE =
+      new BasicStroke(1.6f, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND);
+  private static final Stroke HAIR = new BasicStroke(1f);
+  private static final Stroke DASHES =
+      new BasicStroke(
+          1.2f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_MITER, 10, new float[] {4, 4}, 0);
+
+  /** Widest a line is drawn with, in points; more would only be drawn over. */
+  private static final int POINTS = 1600;
+
+  private final TraceFigure figure;
+  private final Palette palette;
+  private final float text;
+
+  private TraceChart(TraceFigure figure, Palette palette, double scale) {
+    this.figure = figure;
+    this.palette = palette;
+    this.text = (float) (12 * scale);
+  }
+
+  /**
+   * Builds the chart.
+   *
+   * @param scale of the text, 1 for its usual size
+   */
+  public static JFreeChart of(TraceFigure figure, Palette palette, double scale) {
+    return new TraceChart(figure, palette, scale).build();
+  }
+
+  private JFreeChart build() {
+    double span = span();
+    TimeUnitOfAxis unit = TimeUnitOfAxis.forSpan(span);
+    XYPlot plot = new XYPlot();
+    plot.setDomainAxis(timeAxis(span, unit));
+    plot.setRangeAxis(powerAxis());
+    plot.setBackgroundPaint(awt(palette.sheet()));
+    plot.setOutlineVisible(false);
+    plot.setRangeGridlinePaint(awt(palette.rule()));
+    plot.setRangeGridlineStroke(HAIR);
+    plot.setDomainGridlinesVisible(false);
+    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    plot.setDatasetRenderingOrder(DatasetRenderingOrder.FORWARD);
+
+    TraceFigure.Line watts = TraceFigure.thin(figure.seconds(), figure.watts(), POINTS);
+    plot.setDataset(0, dataset("power", watts, unit));
+    plot.setRenderer(0, area());
+    plot.setDataset(1, dataset("power", watts, unit));
+    plot.setRenderer(1, line(awt(palette.ember()), LINE));
+    if (figure.warmth().seconds().length > 1) {
+      TraceFigure.Line warmth =
+          TraceFigure.thin(figure.warmth().seconds(), figure.warmth().values(), POINTS);
+      plot.setDataset(2, dataset("case", warmth, unit));
+      plot.setRenderer(2, line(awt(palette.kept()), LINE));
+      plot.setRangeAxis(1, warmthAxis());
+      plot.mapDatasetToRangeAxis(2, 1);
+    }
+    addMarks(plot, unit);
+    JFreeChart chart = new JFreeChart(null, JFreeChart.DEFAULT_TITLE_FONT, plot, false);
+    chart.setBackgroundPaint(awt(palette.sheet()));
+    chart.setPadding(new RectangleInsets(8, 6, 4, 12));
+    return chart;
+  }
+
+  private double span() {
+    double end = figure.seconds().length == 0 ? 0 : figure.seconds()[figure.seconds().length - 1];
+    if (!Double.isNaN(figure.projectedEnd())) {
+      end = Math.max(end, figure.projectedEnd() * 1.05);
+    }
+    return Math.max(60, end * 1.02);
+  }
+
+  private NumberAxis timeAxis(double span, TimeUnitOfAxis unit) {
+    NumberAxis axis = new NumberAxis("time, " + unit.word);
+    style(axis, palette.quiet());
+    axis.setRange(0, span / unit.seconds);
+    axis.setTickUnit(new NumberTickUnit(step(span / unit.seconds, 8)));
+    axis.setNumberFormatOverride(new DecimalFormat("0.##"));
+    return axis;
+  }
+
+  private NumberAxis powerAxis() {
+    double most = figure.most();
+    for (double w : figure.watts()) {
+      most = Math.max(most, w);
+    }
+    double top = Math.max(10, most * 1.15);
+    NumberAxis axis = new NumberAxis("AC power, W");
+    style(axis, palette.emberInk());
+    double step = step(top, 5);
+    axis.setRange(0, Math.ceil(top / step) * step);
+    axis.setTickUnit(new NumberTickUnit(step));
+    axis.setNumberFormatOverride(new ThinSpaced());
+    return axis;
+  }
+
+  private NumberAxis warmthAxis() {
+    NumberAxis axis = new NumberAxis("case, °C");
+    style(axis, palette.kept());
+    double most = 40;
+    for (double c : figure.warmth().values()) {
+      most = Math.max(most, c);
+    }
+    double top = Math.ceil(most / 20) * 20 + 20;
+    axis.setRange(0, top);
+    axis.setTickUnit(new NumberTickUnit(20));
+    return axis;
+  }
+
+  private void style(NumberAxis axis, String colour) {
+    axis.setTickLabelFont(Face.FIGURE.awt(text));
+    axis.setLabelFont(Face.FIGURE.awt(text));
+    axis.setTickLabelPaint(awt(colour));
+    axis.setLabelPaint(awt(colour));
+    axis.setAxisLinePaint(awt(palette.rule()));
+    axis.setTickMarkPaint(awt(palette.rule()));
+    axis.setLabelInsets(new RectangleInsets(3, 3, 3, 3));
+  }
+
+  /** A round step that gives at most {@code count} of them. */
+  static double step(double range, int count) {
+    double rough = range / count;
+    double power = Math.pow(10, Math.floor(Math.log10(rough)));
+    for (double m : new double[] {1, 2, 5, 10}) {
+      if (m * power >= rough) {
+        return m * power;
+      }
+    }
+    return 10 * power;
+  }
+
+  private static DefaultXYDataset dataset(String name, TraceFigure.Line line, TimeUnitOfAxis unit) {
+    double[] x = new double[line.seconds().length];
+    for (int i = 0; i < x.length; i++) {
+      x[i] = line.seconds()[i] / unit.seconds;
+    }
+    DefaultXYDataset dataset = new DefaultXYDataset();
+    dataset.addSeries(name, new double[][] {x, line.values()});
+    return dataset;
+  }
+
+  private XYAreaRenderer area() {
+    XYAreaRenderer renderer = new XYAreaRenderer(XYAreaRenderer.AREA);
+    renderer.setSeriesPaint(0, awt(palette.emberWash()));
+    renderer.setOutline(false);
+    return renderer;
+  }
+
+  private static XYLineAndShapeRenderer line(Color colour, Stroke stroke) {
+    XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(true, false);
+    renderer.setSeriesPaint(0, colour);
+    renderer.setSeriesStroke(0, stroke);
+    renderer.setDrawSeriesLineAsPath(true);
+    return renderer;
+  }
+
+  private void addMarks(XYPlot plot, TimeUnitOfAxis unit) {
+    double span = span();
+    double free = 0;
+    for (TraceFigure.Mark mark : figure.marks()) {
+      ValueMarker marker = marker(mark.seconds() / unit.seconds, palette.steel(), HAIR);
+      // A word is written only where the one before leaves room for it.
+      if (mark.seconds() >= free && mark.seconds() < span * 0.85) {
+        label(marker, mark.words(), palette.steel(), mark.seconds() < span * 0.8);
+        free = mark.seconds() + span * 0.012 * mark.words().length();
+      }
+      plot.addDomainMarker(marker);
+    }
+    if (!Double.isNaN(figure.cutoff())) {
+      ValueMarker marker = marker(figure.cutoff() / unit.seconds, palette.shortOf(), HAIR);
+      label(
+          marker,
+          "cut-off " + Figures.duration(figure.cutoff()),
+          palette.shortOf(),
+          figure.cutoff() < span * 0.5);
+      plot.addDomainMarker(marker);
+    }
+    if (!Double.isNaN(figure.projectedEnd())) {
+      ValueMarker marker = marker(figure.projectedEnd() / unit.seconds, palette.ember(), DASHES);
+      label(marker, "expected end", palette.emberInk(), false);
+      plot.addDomainMarker(marker);
+    }
+  }
+
+  private static ValueMarker marker(double at, String colour, Stroke stroke) {
+    return new ValueMarker(at, awt(colour), stroke);
+  }
+
+  private void label(ValueMarker marker, String words, String colour, boolean right) {
+    marker.setLabel(words);
+    marker.setLabelFont(Face.FIGURE.awt(text));
+    marker.setLabelPaint(awt(colour));
+    // Without a background of its own the label would be drawn over a grey box.
+    marker.setLabelBackgroundColor(new Color(0, 0, 0, 0));
+    marker.setLabelAnchor(right ? RectangleAnchor.TOP_RIGHT : RectangleAnchor.TOP_LEFT);
+    marker.setLabelTextAnchor(right ? TextAnchor.TOP_LEFT : TextAnchor.TOP_RIGHT);
+    marker.setLabelOffset(new RectangleInsets(4, 5, 4, 5));
+  }
+
+  private static Color awt(String colour) {
+    return Palette.awt(colour);
+  }
+
+  /** The unit a time axis is counted in. */
+  private enum TimeUnitOfAxis {
+    SECONDS("s", 1, 300),
+    MINUTES("min", 60, 4 * 3600),
+    HOURS("h", 3600, Double.POSITIVE_INFINITY);
+
+    private final String word;
+    private final double seconds;
+    private final double upTo;
+
+    TimeUnitOfAxis(String word, double seconds, double upTo) {
+      this.word = word;
+      this.seconds = seconds;
+      this.upTo = upTo;
+    }
+
+    static TimeUnitOfAxis forSpan(double span) {
+      for (TimeUnitOfAxis unit : values()) {
+        if (span <= unit.upTo) {
+          return unit;
+        }
+      }
+      return HOURS;
+    }
+  }
+
+  /** Axis figures with the program's own thousands space. */
+  private static final class ThinSpaced extends DecimalFormat {
+    private static final long serialVersionUID = 1L;
+
+    @Override
+    public StringBuffer format(double v, StringBuffer out, java.text.FieldPosition position) {
+      return out.append(Figures.plain(v).replace(Figures.THIN_SPACE, '\u00a0'));
+    }
+  }
+}

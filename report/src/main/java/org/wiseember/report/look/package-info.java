@@ -1,0 +1,4 @@
+/**
+ * The look that screen, chart and print share: colours by meaning, faces, the scale of the seam.
+ */
+package org.wiseember.report.look;

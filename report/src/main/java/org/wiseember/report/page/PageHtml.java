@@ -1,0 +1,141 @@
+package org.wiseember.report.page;
+
+import io.pebbletemplates.pebble.PebbleEngine;
+import io.pebbletemplates.pebble.loader.ClasspathLoader;
+import io.pebbletemplates.pebble.template.PebbleTemplate;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.uncertainty.Contribution;
+import org.wiseember.core.verdict.SeamPosition;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.core.verdict.Verdict;
+import org.wiseember.report.chart.ChartSvg;
+import org.wiseember.report.chart.TraceChart;
+import org.wiseember.report.look.Face;
+import org.wiseember.report.look.Palette;
+import org.wiseember.report.look.SeamScale;
+
+/** The page as HTML that stands alone: styles, faces and charts are inside the file. */
+public final class PageHtml {
+  private static final int CHART_WIDTH = 680;
+  private static final int CHART_HEIGHT = 190;
+  private static final int SEAM_WIDTH = 200;
+
+  private final PebbleEngine engine;
+
+  public PageHtml() {
+    ClasspathLoader loader = new ClasspathLoader();
+    loader.setPrefix("org/wiseember/report/page");
+    this.engine = new PebbleEngine.Builder().loader(loader).build();
+  }
+
+  /** Writes the page. Every word from outside is escaped by the template. */
+  public String write(UnitPage page) {
+    Map<String, Object> model = new HashMap<>();
+    model.put("page", page);
+    model.put("rows", page.rows().stream().map(PageHtml::row).toList());
+    model.put("ticks", ticks());
+    model.put("colours", Palette.LIGHT.tokens());
+    model.put("faces", faces());
+    model.put("because", page.because().orElse(null));
+    model.put("budget", page.because().map(PageHtml::budget).orElse(List.of()));
+    model.put(
+        "chart",
+        page.trace()
+            .map(t -> ChartSvg.of(TraceChart.of(t, Palette.LIGHT, 0.9), CHART_WIDTH, CHART_HEIGHT))
+            .orElse(""));
+    PebbleTemplate template = engine.getTemplate("unit-page.html");
+    StringWriter out = new StringWriter();
+    try {
+      template.evaluate(out, model, Locale.ROOT);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return out.toString();
+  }
+
+  private static List<Map<String, Object>> ticks() {
+    List<Map<String, Object>> ticks = new ArrayList<>();
+    for (int percent : SeamScale.TICKS) {
+      ticks.add(Map.of("percent", percent, "x", x(percent)));
+    }
+    return ticks;
+  }
+
+  private static double x(double percent) {
+    return Math.round(SeamScale.at(percent) * SEAM_WIDTH * 10) / 10.0;
+  }
+
+  private static Map<String, Object> row(UnitPage.Row row) {
+    Verdict verdict = row.verdict();
+    Map<String, Object> out = new HashMap<>();
+    out.put("title", row.title());
+    out.put("claim", verdict.claim().figureWords());
+    out.put("figure", row.figure());
+    out.put("standing", verdict.standing().words());
+    out.put("tone", tone(verdict.standing()));
+    out.put("mark", mark(verdict.standing()));
+    verdict
+        .seam()
+        .ifPresent(
+            (SeamPosition seam) -> {
+              out.put("x", x(seam.percent()));
+              out.put("x1", x(seam.worse()));
+              out.put("x2", x(seam.better()));
+            });
+    return out;
+  }
+
+  static String tone(Standing standing) {
+    return switch (standing) {
+      case KEPT -> "kept";
+      case SHORT -> "short-of";
+      case TOO_CLOSE -> "close";
+      case RIG_CANNOT_SHOW, NOT_TESTED -> "quiet";
+    };
+  }
+
+  /** The shape that goes with a standing, so that colour is never alone. */
+  static String mark(Standing standing) {
+    return switch (standing) {
+      case KEPT -> "disc";
+      case SHORT -> "wedge";
+      case TOO_CLOSE -> "ring";
+      case RIG_CANNOT_SHOW, NOT_TESTED -> "none";
+    };
+  }
+
+  private static List<Map<String, String>> budget(org.wiseember.core.because.Because because) {
+    List<Map<String, String>> lines = new ArrayList<>();
+    double u95 = because.budget().u95();
+    int decimals = Figures.decimalsFor(u95) + 1;
+    for (Contribution c : because.budget().contributions()) {
+      lines.add(Map.of("name", c.name(), "figure", "± " + Figures.fixed(c.alone95(), decimals)));
+    }
+    lines.add(
+        Map.of(
+            "name",
+            "Together, 95 %",
+            "figure",
+            "± " + Figures.fixed(u95, decimals) + " " + because.unit().symbol()));
+    return lines;
+  }
+
+  private static List<Map<String, Object>> faces() {
+    List<Map<String, Object>> faces = new ArrayList<>();
+    for (Face face : Face.values()) {
+      faces.add(
+          Map.of(
+              "family", face.family(), "data", Base64.getEncoder().encodeToString(face.bytes())));
+    }
+    return faces;
+  }
+}

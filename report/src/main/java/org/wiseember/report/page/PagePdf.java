@@ -1,0 +1,34 @@
+package org.wiseember.report.page;
+
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import com.openhtmltopdf.util.XRLog;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import org.wiseember.report.look.Face;
+
+/** The page as PDF: the HTML laid out on A4, charts as vectors, faces embedded. */
+public final class PagePdf {
+  private PagePdf() {}
+
+  /**
+   * Writes the PDF.
+   *
+   * @param html as made by {@link PageHtml}
+   * @param out receives the file; not closed
+   */
+  public static void write(String html, OutputStream out) throws IOException {
+    XRLog.setLoggingEnabled(false);
+    PdfRendererBuilder builder = new PdfRendererBuilder();
+    builder.useSVGDrawer(new BatikSVGDrawer());
+    for (Face face : Face.values()) {
+      builder.useFont(() -> new ByteArrayInputStream(face.bytes()), face.family());
+    }
+    // No address to resolve against and no protocol allowed: a page fetches nothing.
+    builder.useUriResolver((base, uri) -> uri != null && uri.startsWith("data:") ? uri : null);
+    builder.withHtmlContent(html, null);
+    builder.toStream(out);
+    builder.run();
+  }
+}

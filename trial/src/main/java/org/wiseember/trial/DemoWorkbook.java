@@ -1,0 +1,150 @@
+package org.wiseember.trial;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import org.wiseember.bench.instrument.Frame;
+import org.wiseember.bench.procedure.AcDrain;
+import org.wiseember.bench.procedure.Notice;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.bench.simulated.SimulatedBench;
+import org.wiseember.core.label.Label;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.RunWriter;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+
+/**
+ * The demo: the equipment officer of a night-market co-operative tests units before they join the
+ * lending pool for food stalls. Everything is invented, and the runs are really run, on the
+ * simulated bench, from fixed seeds.
+ */
+public final class DemoWorkbook {
+  private static final Instant FIRST_EVENING = Instant.parse("2026-05-04T16:30:00Z");
+
+  private static final double STARTED_ONLY_SECONDS = 1500;
+
+  private record DemoUnit(String name, String label) {}
+
+  private static final List<DemoUnit> UNITS =
+      List.of(
+          new DemoUnit(
+              "Quernfold Q1100",
+              """
+              Capacity 1075 Wh (21 Ah / 51.2 V) LiFePO4
+              AC out 230 V~ 50 Hz, 1200 W, overload 1500 W 2 min
+              Surge 2400 W
+              Pure sine wave, THD < 3 %
+              DC 12 V / 10 A regulated
+              USB-C PD 100 W x2, USB-A 18 W x2
+              AC in 900 W max, 0-100 % 1.5 h
+              PV 11-60 V, 12 A, 400 W max
+              UPS < 20 ms
+              Idle < 12 W
+              3500 cycles to 80 %
+              12.9 kg, 0 to 40 °C charge, 5 y warranty
+              Smart intelligent quiet design
+              """),
+          new DemoUnit(
+              "Haddlewick H500",
+              """
+              Battery: 512 Wh NMC, 14.4 V 35.6 Ah
+              AC output 230 V 50 Hz, 500 W (1000 W peak)
+              Pure sine
+              Car port 12 V / 10 A
+              USB-C 60 W
+              AC charging 120 W, recharge time 5 h
+              800 cycles to 80 %
+              Weight 6.1 kg
+              """),
+          new DemoUnit(
+              "Orrinmoor 2k4",
+              """
+              Rated capacity 2 400 Wh LFP
+              Output 230 V 50 Hz 2200 W continuous, 4400 W surge
+              Pure sine wave, THD ≤ 3 %
+              Mains charging 1500 W, 0-80 % 75 min
+              Solar 12-100 V, 15 A, 1000 W
+              UPS 15 ms
+              Idle AC on: 18 W
+              Noise < 45 dB at 1 m
+              25.4 kg
+              """),
+          new DemoUnit(
+              "Pellwick 1500-12",
+              """
+              Inverter 12 V to 120 V, 1500 W
+              Surge 3000 W
+              60 Hz pure sine, THD < 4 %
+              Peak efficiency 90 %
+              No-load current < 0.9 A
+              """),
+          new DemoUnit(
+              "Tamsel T1",
+              """
+              Modified sine 300 W
+              Input 12 V, output 230 V
+              600 W peak
+              """));
+
+  private DemoWorkbook() {}
+
+  /** Makes the demo workbook in a file that does not exist yet. */
+  public static void create(Path file) {
+    try (Workbook workbook = Workbook.open(file, Clock.fixed(FIRST_EVENING, ZoneOffset.UTC))) {
+      workbook.title("Lantern Quay lending pool");
+      List<Unit> units = UNITS.stream().map(u -> add(workbook, u)).toList();
+      drain(workbook, units.get(0), 0, 11);
+      drain(workbook, units.get(1), 1, 12);
+      startOnly(workbook, units.get(2), 2, 13);
+    }
+  }
+
+  private static Unit add(Workbook workbook, DemoUnit demo) {
+    Unit unit = workbook.units().add(demo.name());
+    Label label = workbook.units().label(unit.id(), demo.label(), List.of());
+    return new Unit(unit.id(), unit.name(), label);
+  }
+
+  private static Instant evening(int day) {
+    return FIRST_EVENING.plusSeconds(day * 86_400L);
+  }
+
+  private static void drain(Workbook workbook, Unit unit, int day, long seed) {
+    DrainPlan plan = DrainPlan.of(unit.label()).orElseThrow();
+    SimulatedBench bench = SimulatedUnits.bench(unit.name(), unit.label(), plan, seed);
+    RecordedDrain.prepare(workbook, unit.id(), plan, bench, Pace.FULL, evening(day), view -> {})
+        .runner()
+        .runToEnd();
+  }
+
+  /** A drain that was going when the lights went out: its run is never ended. */
+  private static void startOnly(Workbook workbook, Unit unit, int day, long seed) {
+    DrainPlan plan = DrainPlan.of(unit.label()).orElseThrow();
+    SimulatedBench bench = SimulatedUnits.bench(unit.name(), unit.label(), plan, seed);
+    AcDrain drain = new AcDrain(plan.volts());
+    RunWriter writer =
+        workbook
+            .runs()
+            .begin(
+                unit.id(),
+                drain.kind(),
+                plan.title(),
+                evening(day),
+                RecordedDrain.settings(plan, bench),
+                bench.channels());
+    double now = 0;
+    while (now < STARTED_ONLY_SECONDS) {
+      bench.load(drain.loadWanted());
+      Frame frame = bench.advance(1);
+      now = frame.seconds();
+      writer.append(now, frame.values());
+      for (Notice notice : drain.take(frame)) {
+        writer.note(new Event(notice.seconds(), notice.code(), notice.text()));
+      }
+    }
+    writer.flush();
+  }
+}

@@ -1,0 +1,149 @@
+package org.wiseember.trial;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.wiseember.core.because.Because;
+import org.wiseember.core.capacity.CapacityFinding;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.core.verdict.Verdict;
+import org.wiseember.report.chart.TraceFigure;
+import org.wiseember.report.page.UnitPage;
+import org.wiseember.workbook.Event;
+
+/** Puts a judgement into the words and pictures of a page. */
+public final class TrialPage {
+  private static final DateTimeFormatter DATE =
+      DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
+
+  private TrialPage() {}
+
+  /**
+   * The page about one unit.
+   *
+   * @param made the date printed on it
+   */
+  public static UnitPage of(
+      Judgement judgement, String workbookTitle, LocalDate made, List<Event> events) {
+    List<UnitPage.Row> rows = new ArrayList<>();
+    List<String> untested = new ArrayList<>();
+    for (Judged line : judgement.lines()) {
+      Optional<Verdict> verdict = line.verdict();
+      if (verdict.isEmpty()) {
+        continue;
+      }
+      if (verdict.get().standing() == Standing.NOT_TESTED) {
+        untested.add(line.title().toLowerCase(Locale.ROOT));
+      } else {
+        rows.add(new UnitPage.Row(line.title(), verdict.get(), measured(verdict.get())));
+      }
+    }
+    Optional<Judged> main = mainLine(judgement);
+    Optional<Judgement.Drain> drain =
+        main.flatMap(Judged::runId).flatMap(id -> drain(judgement, id));
+    Optional<Because> because = main.flatMap(Judged::because);
+    return new UnitPage(
+        judgement.unit().name(),
+        workbookTitle.isBlank() ? "Wise Ember" : workbookTitle,
+        DATE.format(made),
+        summary(judgement),
+        rows,
+        untested,
+        because,
+        drain.map(d -> figure(d.trace(), d.finding(), events)),
+        drain.map(d -> d.run().title()).orElse(""),
+        drain.map(d -> d.run().settings().simulated()).orElse(false));
+  }
+
+  /** The line a page explains: the capacity where it was judged, else the first judged one. */
+  public static Optional<Judged> mainLine(Judgement judgement) {
+    return judgement.lines().stream().filter(l -> l.because().isPresent()).findFirst();
+  }
+
+  /** The drain with this run. */
+  public static Optional<Judgement.Drain> drain(Judgement judgement, long runId) {
+    return judgement.drains().stream().filter(d -> d.run().id() == runId).findFirst();
+  }
+
+  /** The measured figure as it stands in a table; a dash where there is none. */
+  public static String measured(Verdict verdict) {
+    return verdict
+        .measured()
+        .map(e -> Figures.withUncertainty(e.value(), e.u95(), verdict.claim().unit()))
+        .orElse("–");
+  }
+
+  /** {@code 13 claims that can be judged: 2 kept, 1 short, 10 not tested yet.} */
+  public static String summary(Judgement judgement) {
+    long judged = judgement.lines().stream().filter(l -> l.verdict().isPresent()).count();
+    if (judged == 0) {
+      return "No claim on the label can be judged yet.";
+    }
+    List<String> parts = new ArrayList<>();
+    for (Standing standing : Standing.values()) {
+      long n = judgement.count(standing);
+      if (n > 0) {
+        parts.add(n + " " + standing.words().toLowerCase(Locale.ROOT));
+      }
+    }
+    return judged
+        + (judged == 1 ? " claim can" : " claims can")
+        + " be judged: "
+        + String.join(", ", parts)
+        + ".";
+  }
+
+  /** A drain as a chart. */
+  public static TraceFigure figure(Trace trace, CapacityFinding finding, List<Event> events) {
+    Series power = trace.series(Channel.AC_POWER);
+    Series warmth = trace.series(Channel.CASE_TEMPERATURE);
+    List<TraceFigure.Mark> marks =
+        events.stream()
+            .filter(e -> e.code().equals("mark") || e.code().equals("steady"))
+            .map(
+                e ->
+                    new TraceFigure.Mark(
+                        e.seconds(), e.code().equals("steady") ? "steady" : shortened(e.words())))
+            .toList();
+    boolean seen =
+        finding.warnings().stream().noneMatch(w -> w.code().equals("cutoff_not_seen"))
+            && finding.deliveredEnergy().isPresent();
+    double most = finding.meanPower().map(Estimate::value).orElse(10.0);
+    return new TraceFigure(
+        times(power),
+        values(power),
+        new TraceFigure.Line(times(warmth), values(warmth)),
+        marks,
+        seen ? finding.endTime() : Double.NaN,
+        Double.NaN,
+        most);
+  }
+
+  private static String shortened(String words) {
+    return words.length() > 24 ? words.substring(0, 23) + "…" : words;
+  }
+
+  private static double[] times(Series series) {
+    double[] t = new double[series.size()];
+    for (int i = 0; i < t.length; i++) {
+      t[i] = series.seconds(i);
+    }
+    return t;
+  }
+
+  private static double[] values(Series series) {
+    double[] v = new double[series.size()];
+    for (int i = 0; i < v.length; i++) {
+      v[i] = series.value(i);
+    }
+    return v;
+  }
+}

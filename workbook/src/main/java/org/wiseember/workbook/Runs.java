@@ -1,0 +1,120 @@
+package org.wiseember.workbook;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
+
+/** The runs of a workbook and their raw readings. */
+public final class Runs {
+  private static final String SELECT =
+      "SELECT id, unit_id, kind, title, started_at, state, ending, settings, channels FROM run ";
+
+  private final Workbook workbook;
+
+  Runs(Workbook workbook) {
+    this.workbook = workbook;
+  }
+
+  /** The runs of a unit, oldest first. */
+  public List<Run> of(long unitId) {
+    return workbook.query(
+        SELECT + "WHERE unit_id = ? ORDER BY id", s -> s.setLong(1, unitId), Runs::read);
+  }
+
+  public Optional<Run> byId(long id) {
+    return workbook.query(SELECT + "WHERE id = ?", s -> s.setLong(1, id), Runs::read).stream()
+        .findFirst();
+  }
+
+  private static Run read(ResultSet row) throws SQLException {
+    List<Channel> channels =
+        Arrays.stream(row.getString(9).split(","))
+            .map(
+                key ->
+                    Channel.byKey(key)
+                        .orElseThrow(
+                            () -> new WorkbookException("Unknown channel " + key + " in a run.")))
+            .toList();
+    return new Run(
+        row.getLong(1),
+        row.getLong(2),
+        row.getString(3),
+        row.getString(4),
+        Instant.parse(row.getString(5)),
+        Run.State.valueOf(row.getString(6).toUpperCase(Locale.ROOT)),
+        row.getString(7),
+        RunSettings.read(row.getString(8)),
+        channels);
+  }
+
+  /** Starts a run and gives back its writer. */
+  public RunWriter begin(
+      long unitId,
+      String kind,
+      String title,
+      Instant startedAt,
+      RunSettings settings,
+      List<Channel> channels) {
+    long id =
+        workbook.update(
+            "INSERT INTO run (unit_id, kind, title, started_at, state, settings, channels)"
+                + " VALUES (?, ?, ?, ?, 'running', ?, ?)",
+            s -> {
+              s.setLong(1, unitId);
+              s.setString(2, kind);
+              s.setString(3, title);
+              s.setString(4, startedAt.toString());
+              s.setString(5, settings.json());
+              s.setString(6, channels.stream().map(Channel::key).collect(Collectors.joining(",")));
+            });
+    return new RunWriter(workbook, id, channels.size());
+  }
+
+  /** Every reading of a run. */
+  public Trace trace(Run run) {
+    record Block(int rows, byte[] data) {}
+    List<Block> blocks =
+        workbook.query(
+            "SELECT rows, data FROM sample_block WHERE run_id = ? ORDER BY seq",
+            s -> s.setLong(1, run.id()),
+            r -> new Block(r.getInt(1), r.getBytes(2)));
+    int rows = blocks.stream().mapToInt(Block::rows).sum();
+    double[][] columns = new double[run.channels().size() + 1][rows];
+    int at = 0;
+    for (Block block : blocks) {
+      SampleBlock.decode(block.data(), block.rows(), columns, at);
+      at += block.rows();
+    }
+    Map<Channel, double[]> values = new EnumMap<>(Channel.class);
+    for (int i = 0; i < run.channels().size(); i++) {
+      values.put(run.channels().get(i), columns[i + 1]);
+    }
+    return new Trace(columns[0], values);
+  }
+
+  /** What was noticed and marked, in order of time. */
+  public List<Event> events(long runId) {
+    return workbook.query(
+        "SELECT seconds, code, words FROM event WHERE run_id = ? ORDER BY seconds, id",
+        s -> s.setLong(1, runId),
+        r -> new Event(r.getDouble(1), r.getString(2), r.getString(3)));
+  }
+
+  /** Called when the workbook is opened for writing: what still says running was cut short. */
+  void markInterrupted() {
+    workbook.update(
+        "UPDATE run SET state = 'interrupted', ending ="
+            + " 'The program ended while this ran; every reading up to then is kept.'"
+            + " WHERE state = 'running'",
+        s -> {});
+  }
+}

@@ -1,0 +1,41 @@
+package org.wiseember.workbook;
+
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.util.List;
+
+/**
+ * Readings as bytes: 64-bit little-endian floats, all times first, then each channel in turn. See
+ * docs/formats.md.
+ */
+final class SampleBlock {
+  private SampleBlock() {}
+
+  /**
+   * @param rows each row is the time followed by one reading a channel
+   */
+  static byte[] encode(List<double[]> rows, int channels) {
+    ByteBuffer bytes =
+        ByteBuffer.allocate(rows.size() * (channels + 1) * Double.BYTES)
+            .order(ByteOrder.LITTLE_ENDIAN);
+    for (int column = 0; column <= channels; column++) {
+      for (double[] row : rows) {
+        bytes.putDouble(row[column]);
+      }
+    }
+    return bytes.array();
+  }
+
+  /** Copies a block into columns, the times first, from row {@code at} on. */
+  static void decode(byte[] data, int rows, double[][] columns, int at) {
+    if (data.length != (long) rows * columns.length * Double.BYTES) {
+      throw new WorkbookException("A block of readings has the wrong length; the file is damaged.");
+    }
+    ByteBuffer bytes = ByteBuffer.wrap(data).order(ByteOrder.LITTLE_ENDIAN);
+    for (double[] column : columns) {
+      for (int i = 0; i < rows; i++) {
+        column[at + i] = bytes.getDouble();
+      }
+    }
+  }
+}

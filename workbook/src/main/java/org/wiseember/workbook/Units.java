@@ -1,0 +1,90 @@
+package org.wiseember.workbook;
+
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Label;
+
+/** The units of a workbook and their labels. Old labels are kept, so every edit can be undone. */
+public final class Units {
+  private final Workbook workbook;
+
+  Units(Workbook workbook) {
+    this.workbook = workbook;
+  }
+
+  private static final String SELECT =
+      "SELECT u.id, u.name, l.text, l.by_hand FROM unit u LEFT JOIN label l ON l.id ="
+          + " (SELECT max(id) FROM label WHERE unit_id = u.id) WHERE u.removed = 0 ";
+
+  /** All units on the shelf, in the order they were added. */
+  public List<Unit> all() {
+    return workbook.query(SELECT + "ORDER BY u.id", s -> {}, Units::read);
+  }
+
+  public Optional<Unit> byId(long id) {
+    return workbook.query(SELECT + "AND u.id = ?", s -> s.setLong(1, id), Units::read).stream()
+        .findFirst();
+  }
+
+  private static Unit read(java.sql.ResultSet row) throws java.sql.SQLException {
+    String text = row.getString(3);
+    String byHand = row.getString(4);
+    Label label =
+        Label.read(text == null ? "" : text, ClaimJson.read(byHand == null ? "[]" : byHand));
+    return new Unit(row.getLong(1), row.getString(2), label);
+  }
+
+  /** Adds a unit with an empty label. */
+  public Unit add(String name) {
+    long id =
+        workbook.update(
+            "INSERT INTO unit (name, created_at) VALUES (?, ?)",
+            s -> {
+              s.setString(1, name);
+              s.setString(2, workbook.clock().instant().toString());
+            });
+    return new Unit(id, name, Label.read(""));
+  }
+
+  public void rename(long id, String name) {
+    workbook.update(
+        "UPDATE unit SET name = ? WHERE id = ?",
+        s -> {
+          s.setString(1, name);
+          s.setLong(2, id);
+        });
+  }
+
+  /** Takes a unit off the shelf; its runs and labels stay in the file. */
+  public void remove(long id) {
+    removed(id, 1);
+  }
+
+  /** Puts a unit back that was taken off. */
+  public void putBack(long id) {
+    removed(id, 0);
+  }
+
+  private void removed(long id, int flag) {
+    workbook.update(
+        "UPDATE unit SET removed = ? WHERE id = ?",
+        s -> {
+          s.setInt(1, flag);
+          s.setLong(2, id);
+        });
+  }
+
+  /** Saves a label; the one before stays in the file. */
+  public Label label(long id, String text, List<Claim> byHand) {
+    workbook.update(
+        "INSERT INTO label (unit_id, text, by_hand, saved_at) VALUES (?, ?, ?, ?)",
+        s -> {
+          s.setLong(1, id);
+          s.setString(2, text);
+          s.setString(3, ClaimJson.write(byHand));
+          s.setString(4, workbook.clock().instant().toString());
+        });
+    return Label.read(text, byHand);
+  }
+}

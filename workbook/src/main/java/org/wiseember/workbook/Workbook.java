@@ -1,0 +1,353 @@
+package org.wiseember.workbook;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Clock;
+import java.util.Optional;
+import java.util.Properties;
+
+/**
+ * An open workbook. One program writes it; a second opening reads only and says who writes. Safe
+ * for several threads: calls take turns.
+ *
+ * <pre>{@code
+ * try (Workbook workbook = Workbook.open(path, Clock.systemUTC())) {
+ *   for (Unit unit : workbook.units().all()) { ... }
+ * }
+ * }</pre>
+ */
+public final class Workbook implements AutoCloseable {
+  /** "WEmb", in the file's header, so that other programs can tell what it is. */
+  static final int APPLICATION_ID = 0x57456D62;
+
+  /** The newest layout this program writes. */
+  static final int VERSION = 1;
+
+  private final Path file;
+  private final Connection connection;
+  private final WriterLock lock;
+  private final String writer;
+  private final Clock clock;
+
+  private Workbook(Path file, Connection connection, WriterLock lock, String writer, Clock clock) {
+    this.file = file;
+    this.connection = connection;
+    this.lock = lock;
+    this.writer = writer;
+    this.clock = clock;
+  }
+
+  /**
+   * Opens a workbook, making it where there is none.
+   *
+   * @param clock tells when things are saved
+   * @throws WorkbookException in one sentence, when the file is not a workbook, was made by a newer
+   *     version, is damaged, or cannot be reached
+   */
+  public static Workbook open(Path file, Clock clock) {
+    boolean fresh = !Files.exists(file);
+    Path name = file.getFileName();
+    if (Files.isDirectory(file) || name == null) {
+      throw new WorkbookException(file + " is a folder. Name a workbook file in it.");
+    }
+    Optional<WriterLock> lock = Optional.empty();
+    Connection connection = null;
+    try {
+      if (fresh) {
+        Path folder = file.toAbsolutePath().getParent();
+        if (folder == null || !Files.isDirectory(folder)) {
+          throw new WorkbookException(
+              "The folder of " + file + " does not exist. Make it first, or choose another.");
+        }
+      } else {
+        Header.check(file);
+      }
+      if (fresh || Files.isWritable(file)) {
+        lock = WriterLock.take(file, who(clock));
+      }
+      boolean readOnly = lock.isEmpty();
+      connection = connect(file, readOnly);
+      if (!readOnly) {
+        migrate(connection, file);
+      }
+      check(connection, file);
+      String writer =
+          lock.isPresent()
+              ? ""
+              : Files.isWritable(file) ? WriterLock.holder(file) : "nobody: the file is protected";
+      Workbook workbook = new Workbook(file, connection, lock.orElse(null), writer, clock);
+      if (!readOnly) {
+        workbook.runs().markInterrupted();
+      }
+      return workbook;
+    } catch (SQLException | IOException e) {
+      closeQuietly(connection, lock);
+      throw sentence(file, e);
+    } catch (RuntimeException e) {
+      closeQuietly(connection, lock);
+      throw e;
+    }
+  }
+
+  private static String who(Clock clock) {
+    return "process " + ProcessHandle.current().pid() + ", since " + clock.instant();
+  }
+
+  private static Connection connect(Path file, boolean readOnly) throws SQLException {
+    Properties properties = new Properties();
+    properties.setProperty("busy_timeout", "5000");
+    properties.setProperty("foreign_keys", "true");
+    if (readOnly) {
+      properties.setProperty("open_mode", "1");
+    }
+    Connection connection =
+        DriverManager.getConnection("jdbc:sqlite:" + file.toAbsolutePath(), properties);
+    try (Statement statement = connection.createStatement()) {
+      if (!readOnly) {
+        // WAL keeps a reader and the writer apart; FULL puts each commit on disk before it returns.
+        statement.execute("PRAGMA journal_mode = WAL");
+        statement.execute("PRAGMA synchronous = FULL");
+      }
+    } catch (SQLException e) {
+      connection.close();
+      throw e;
+    }
+    return connection;
+  }
+
+  private static void migrate(Connection connection, Path file) throws SQLException, IOException {
+    int version = pragma(connection, "user_version");
+    if (version > VERSION) {
+      throw newer(file);
+    }
+    for (int next = version + 1; next <= VERSION; next++) {
+      connection.setAutoCommit(false);
+      try (Statement statement = connection.createStatement()) {
+        for (String sql : script(next)) {
+          statement.execute(sql);
+        }
+        statement.execute("PRAGMA application_id = " + APPLICATION_ID);
+        statement.execute("PRAGMA user_version = " + next);
+        connection.commit();
+      } catch (SQLException e) {
+        connection.rollback();
+        throw e;
+      } finally {
+        connection.setAutoCommit(true);
+      }
+    }
+  }
+
+  /**
+   * The statements of one migration; triggers hold semicolons, so a blank line ends a statement.
+   */
+  private static String[] script(int version) throws IOException {
+    String name = "schema-" + version + ".sql";
+    try (InputStream in = Workbook.class.getResourceAsStream(name)) {
+      String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+      return text.split(";\\s*\\n(?=\\s*(?:CREATE|--|ALTER|INSERT|$))");
+    }
+  }
+
+  private static void check(Connection connection, Path file) throws SQLException {
+    if (pragma(connection, "user_version") > VERSION) {
+      throw newer(file);
+    }
+    if (pragma(connection, "application_id") != APPLICATION_ID) {
+      throw notOne(file);
+    }
+  }
+
+  static WorkbookException newer(Path file) {
+    return new WorkbookException(
+        file.getFileName()
+            + " was made by a newer Wise Ember and is left untouched. Open it with that version.");
+  }
+
+  static WorkbookException notOne(Path file) {
+    return new WorkbookException(
+        file.getFileName()
+            + " is not a Wise Ember workbook and is left untouched. Choose a file that is.");
+  }
+
+  private static int pragma(Connection connection, String name) throws SQLException {
+    try (Statement statement = connection.createStatement();
+        ResultSet result = statement.executeQuery("PRAGMA " + name)) {
+      return result.next() ? result.getInt(1) : 0;
+    }
+  }
+
+  private static void closeQuietly(Connection connection, Optional<WriterLock> lock) {
+    try {
+      if (connection != null) {
+        connection.close();
+      }
+      if (lock.isPresent()) {
+        lock.get().close();
+      }
+    } catch (SQLException | IOException ignored) {
+      // The failure that led here is the one to tell.
+    }
+  }
+
+  /** One sentence for what the database or the disk said. */
+  static WorkbookException sentence(Path file, Exception e) {
+    String said = String.valueOf(e.getMessage());
+    String name = String.valueOf(file.getFileName());
+    if (said.contains("SQLITE_FULL") || said.contains("No space left")) {
+      return new WorkbookException(
+          "The disk is full, so " + name + " cannot be written. Free some space; nothing is lost.",
+          e);
+    }
+    if (said.contains("SQLITE_CORRUPT")) {
+      return new WorkbookException(
+          name + " is damaged and is left untouched. Open a copy of it from a backup.", e);
+    }
+    if (said.contains("SQLITE_NOTADB")) {
+      return notOne(file);
+    }
+    if (said.contains("SQLITE_READONLY")
+        || said.contains("SQLITE_CANTOPEN")
+        || e instanceof java.nio.file.AccessDeniedException) {
+      return new WorkbookException(
+          name + " cannot be written there. Check the folder's permissions or choose another.", e);
+    }
+    if (said.contains("SQLITE_IOERR")) {
+      return new WorkbookException(
+          "The disk did not take what was written to " + name + ". Check the disk.", e);
+    }
+    return new WorkbookException(name + " cannot be used: " + firstLine(said) + ".", e);
+  }
+
+  private static String firstLine(String text) {
+    String line = text.lines().findFirst().orElse("unknown trouble").strip();
+    return line.endsWith(".") ? line.substring(0, line.length() - 1) : line;
+  }
+
+  public Path file() {
+    return file;
+  }
+
+  /** Whether this opening may not write, because somebody else does. */
+  public boolean readOnly() {
+    return lock == null;
+  }
+
+  /** Who writes it when this opening may not; empty otherwise. */
+  public String writer() {
+    return writer;
+  }
+
+  public Units units() {
+    return new Units(this);
+  }
+
+  public Runs runs() {
+    return new Runs(this);
+  }
+
+  /** The workbook's title, shown over the shelf; empty until one is given. */
+  public String title() {
+    return query("SELECT value FROM about WHERE key = 'title'", s -> {}, r -> r.getString(1))
+        .stream()
+        .findFirst()
+        .orElse("");
+  }
+
+  public void title(String title) {
+    update(
+        "INSERT INTO about (key, value) VALUES ('title', ?) "
+            + "ON CONFLICT (key) DO UPDATE SET value = excluded.value",
+        s -> s.setString(1, title));
+  }
+
+  Clock clock() {
+    return clock;
+  }
+
+  /** Fills in the parameters of a statement. */
+  interface Fill {
+    void into(java.sql.PreparedStatement statement) throws SQLException;
+  }
+
+  /** Makes a value of a row. */
+  interface Row<T> {
+    T of(ResultSet result) throws SQLException;
+  }
+
+  /** Some work in one transaction. */
+  interface Work {
+    void on(Connection connection) throws SQLException;
+  }
+
+  synchronized <T> java.util.List<T> query(String sql, Fill fill, Row<T> row) {
+    try (java.sql.PreparedStatement statement = connection.prepareStatement(sql)) {
+      fill.into(statement);
+      java.util.List<T> rows = new java.util.ArrayList<>();
+      try (ResultSet result = statement.executeQuery()) {
+        while (result.next()) {
+          rows.add(row.of(result));
+        }
+      }
+      return rows;
+    } catch (SQLException e) {
+      throw sentence(file, e);
+    }
+  }
+
+  /** Runs an update and gives back the key of the row it made, 0 when it made none. */
+  synchronized long update(String sql, Fill fill) {
+    if (readOnly()) {
+      throw new WorkbookException(
+          file.getFileName() + " is open for reading only; it is written by " + writer + ".");
+    }
+    try (java.sql.PreparedStatement statement =
+        connection.prepareStatement(sql, Statement.RETURN_GENERATED_KEYS)) {
+      fill.into(statement);
+      statement.executeUpdate();
+      try (ResultSet keys = statement.getGeneratedKeys()) {
+        return keys.next() ? keys.getLong(1) : 0;
+      }
+    } catch (SQLException e) {
+      throw sentence(file, e);
+    }
+  }
+
+  /** All of the work or none of it. */
+  synchronized void together(Work work) {
+    try {
+      connection.setAutoCommit(false);
+      try {
+        work.on(connection);
+        connection.commit();
+      } catch (SQLException e) {
+        connection.rollback();
+        throw e;
+      } finally {
+        connection.setAutoCommit(true);
+      }
+    } catch (SQLException e) {
+      throw sentence(file, e);
+    }
+  }
+
+  @Override
+  public synchronized void close() {
+    try {
+      connection.close();
+      if (lock != null) {
+        lock.close();
+      }
+    } catch (SQLException | IOException e) {
+      throw sentence(file, e);
+    }
+  }
+}

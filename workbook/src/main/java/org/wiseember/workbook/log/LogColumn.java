@@ -1,0 +1,106 @@
+package org.wiseember.workbook.log;
+
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.wiseember.core.trace.Channel;
+
+/**
+ * One column of a log: its heading taken apart, and how its figures come into the program's units.
+ *
+ * @param heading as printed in the file
+ * @param channel what it holds
+ * @param factor figures are multiplied by this ...
+ * @param offset ... and then this is added
+ * @param converted whether its unit was another than the program's
+ */
+record LogColumn(String heading, Channel channel, double factor, double offset, boolean converted) {
+  private static final Pattern HEADING =
+      Pattern.compile("\\s*(?<name>[^\\[(]*?)\\s*(?:[\\[(]\\s*(?<unit>[^\\])]*?)\\s*[\\])])?\\s*");
+
+  private record Scale(double factor, double offset) {}
+
+  private static final Map<String, Scale> SCALES =
+      Map.ofEntries(
+          Map.entry("W>W", new Scale(1, 0)),
+          Map.entry("kW>W", new Scale(1000, 0)),
+          Map.entry("mW>W", new Scale(0.001, 0)),
+          Map.entry("V>V", new Scale(1, 0)),
+          Map.entry("mV>V", new Scale(0.001, 0)),
+          Map.entry("kV>V", new Scale(1000, 0)),
+          Map.entry("A>A", new Scale(1, 0)),
+          Map.entry("mA>A", new Scale(0.001, 0)),
+          Map.entry("Wh>Wh", new Scale(1, 0)),
+          Map.entry("kWh>Wh", new Scale(1000, 0)),
+          Map.entry("mWh>Wh", new Scale(0.001, 0)),
+          Map.entry("Hz>Hz", new Scale(1, 0)),
+          Map.entry("°C>°C", new Scale(1, 0)),
+          Map.entry("C>°C", new Scale(1, 0)),
+          Map.entry("degC>°C", new Scale(1, 0)),
+          Map.entry("°F>°C", new Scale(5.0 / 9, -160.0 / 9)),
+          Map.entry("F>°C", new Scale(5.0 / 9, -160.0 / 9)),
+          Map.entry("degF>°C", new Scale(5.0 / 9, -160.0 / 9)),
+          Map.entry("%>%", new Scale(1, 0)),
+          Map.entry("lx>lx", new Scale(1, 0)),
+          Map.entry("klx>lx", new Scale(1000, 0)));
+
+  private static final Map<String, Double> TIMES =
+      Map.of("s", 1.0, "ms", 0.001, "min", 60.0, "h", 3600.0);
+
+  /** The name of a heading without its unit, lower case, words joined by underscores. */
+  static String name(String heading) {
+    Matcher m = HEADING.matcher(heading);
+    String name = m.matches() ? m.group("name") : heading;
+    return name.strip().toLowerCase(Locale.ROOT).replaceAll("[\\s-]+", "_");
+  }
+
+  /** The unit printed in a heading; empty where there is none. */
+  static String unit(String heading) {
+    Matcher m = HEADING.matcher(heading);
+    return m.matches() && m.group("unit") != null ? m.group("unit") : "";
+  }
+
+  /** Whether a heading is the time column. */
+  static boolean isTime(String heading) {
+    return name(heading).equals("time");
+  }
+
+  /** Seconds in one unit of the time column; empty for a unit nobody knows. */
+  static Optional<Double> timeFactor(String heading) {
+    String unit = unit(heading);
+    return unit.isEmpty() ? Optional.of(1.0) : Optional.ofNullable(TIMES.get(unit));
+  }
+
+  /**
+   * The column of a heading; empty when the name is not one the program knows.
+   *
+   * @throws LogUnreadable when the name is known and the unit is not one of its units
+   */
+  static Optional<LogColumn> of(String heading) throws LogUnreadable {
+    Optional<Channel> channel = Channel.byKey(name(heading));
+    if (channel.isEmpty()) {
+      return Optional.empty();
+    }
+    String unit = unit(heading);
+    String wanted = channel.get().unit().symbol();
+    if (unit.isEmpty()) {
+      return Optional.of(new LogColumn(heading, channel.get(), 1, 0, false));
+    }
+    Scale scale = SCALES.get(unit + ">" + wanted);
+    if (scale == null) {
+      throw new LogUnreadable(
+          "column “"
+              + heading.strip()
+              + "” has the unit "
+              + unit
+              + ", which does not turn into "
+              + wanted
+              + "; mend the heading");
+    }
+    boolean same = scale.factor() == 1 && scale.offset() == 0;
+    return Optional.of(
+        new LogColumn(heading, channel.get(), scale.factor(), scale.offset(), !same));
+  }
+}
