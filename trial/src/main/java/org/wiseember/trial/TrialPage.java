@@ -41,7 +41,7 @@ public final class TrialPage {
         continue;
       }
       if (verdict.get().standing() == Standing.NOT_TESTED) {
-        untested.add(line.title().toLowerCase(Locale.ROOT));
+        untested.add(inSentence(line.title()));
       } else {
         rows.add(new UnitPage.Row(line.title(), verdict.get(), measured(verdict.get())));
       }
@@ -61,6 +61,12 @@ public final class TrialPage {
         drain.map(d -> figure(d.trace(), d.finding(), events)),
         drain.map(d -> d.run().title()).orElse(""),
         drain.map(d -> d.run().settings().simulated()).orElse(false));
+  }
+
+  /** A title as it stands inside a sentence: "USB-C" stays, "Idle draw" becomes "idle draw". */
+  private static String inSentence(String title) {
+    boolean word = title.length() > 1 && Character.isLowerCase(title.charAt(1));
+    return word ? title.substring(0, 1).toLowerCase(Locale.ROOT) + title.substring(1) : title;
   }
 
   /** The line a page explains: the capacity where it was judged, else the first judged one. */

@@ -3,6 +3,7 @@ package org.wiseember.core.capacity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.wiseember.core.because.Because;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.quantity.Figures;
@@ -25,6 +26,9 @@ import org.wiseember.core.uncertainty.MeterClass;
  */
 public final class UsableCapacity {
   private static final double SECONDS_PER_HOUR = 3600;
+
+  /** Warnings that say why another figure is missing; they do not touch the energy. */
+  private static final Set<String> NOT_ABOUT_ENERGY = Set.of("no_dc_current", "no_rating");
 
   private final Trace trace;
   private final CapacityMethod method;
@@ -408,7 +412,9 @@ public final class UsableCapacity {
                 + " gave at this load, the reserve kept back and the inverter's losses; it is not"
                 + " conversion efficiency."
             : "This is energy taken on the DC side: no inverter losses are in it.");
-    warnings.forEach(w -> watch.add(w.message()));
+    warnings.stream()
+        .filter(w -> !NOT_ABOUT_ENERGY.contains(w.code()))
+        .forEach(w -> watch.add(w.message()));
     return new Because(
         power.alternatingCurrent() ? "AC energy delivered" : "DC energy delivered",
         Figures.withUncertainty(delivered.value(), delivered.u95(), Unit.WATT_HOUR),

@@ -74,9 +74,16 @@ public record Claim(
   }
 
   public Optional<String> conditionWords() {
-    return conditions.isEmpty()
-        ? Optional.empty()
-        : Optional.of(conditions.stream().map(Condition::words).collect(Collectors.joining(", ")));
+    if (conditions.isEmpty()) {
+      return Optional.empty();
+    }
+    OptionalDouble from = condition(Condition.Kind.FROM_PERCENT);
+    OptionalDouble to = condition(Condition.Kind.TO_PERCENT);
+    if (from.isPresent() && to.isPresent() && conditions.size() == 2) {
+      return Optional.of(
+          Figures.plain(from.getAsDouble()) + " to " + Figures.plain(to.getAsDouble()) + " %");
+    }
+    return Optional.of(conditions.stream().map(Condition::words).collect(Collectors.joining(", ")));
   }
 
   /** {@code ≥ 1 200 W}, {@code 11 to 60 V}, {@code pure sine}. */

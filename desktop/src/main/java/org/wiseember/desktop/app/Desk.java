@@ -131,6 +131,10 @@ public final class Desk {
 
   /** Runs something off the interface thread and gives its result back on it. */
   public <T> void background(Callable<T> task, Consumer<T> then) {
+    if (work.isShutdown()) {
+      // The window is closing; what was asked for would have no one to show it to.
+      return;
+    }
     work.execute(
         () -> {
           try {

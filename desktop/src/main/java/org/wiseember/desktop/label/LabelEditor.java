@@ -2,10 +2,12 @@ package org.wiseember.desktop.label;
 
 import java.util.List;
 import javafx.application.Platform;
+import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
 import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Line;
 import javafx.scene.text.Font;
@@ -18,6 +20,9 @@ import org.wiseember.core.label.LineReading;
  */
 final class LabelEditor extends StackPane {
   private static final int LEAST_LINES = 12;
+
+  /** Room between lines for the rule, em; the style sheet says the same. */
+  private static final double LINE_SPACING = 0.55;
 
   private final TextArea area = new TextArea();
   private final Pane rules = new Pane();
@@ -59,31 +64,35 @@ final class LabelEditor extends StackPane {
       scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
       scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     }
+    Insets padding = content instanceof Region region ? region.getInsets() : Insets.EMPTY;
+    double width = area.getWidth() - padding.getLeft() - padding.getRight();
     Font font = area.getFont();
-    double lineHeight = height(font, "X", 10_000);
-    double padTop = font.getSize() * 0.5;
-    double padSide = font.getSize() * 0.3;
-    double width = area.getWidth() - 2 * padSide - 2;
+    double spacing = font.getSize() * LINE_SPACING;
     String[] lines = area.getText().split("\n", -1);
     rules.getChildren().clear();
     rules.resizeRelocate(area.getLayoutX(), area.getLayoutY(), area.getWidth(), area.getHeight());
-    double y = padTop;
+    StringBuilder above = new StringBuilder();
+    double y = 0;
     for (int i = 0; i < lines.length; i++) {
-      y += Math.max(lineHeight, height(font, lines[i].isEmpty() ? "X" : lines[i], width));
+      above.append(i == 0 ? "" : "\n").append(lines[i].isEmpty() ? " " : lines[i]);
+      y = padding.getTop() + height(font, above.toString(), width, spacing);
       if (i < readings.size() && !(readings.get(i) instanceof LineReading.Blank)) {
-        Line rule = new Line(padSide, y, area.getWidth() - padSide, y);
+        double at = Math.rint(y + spacing * 0.3) + 0.5;
+        Line rule = new Line(padding.getLeft(), at, area.getWidth() - padding.getRight(), at);
         rule.getStyleClass().add(style(readings.get(i)));
         rules.getChildren().add(rule);
       }
     }
-    double wanted = Math.max(y, LEAST_LINES * lineHeight) + lineHeight + 2 * padTop;
+    double line = height(font, "X", width, spacing);
+    double wanted = Math.max(y, LEAST_LINES * (line + spacing)) + line + padding.getBottom();
     area.setMinHeight(wanted);
     area.setPrefHeight(wanted);
   }
 
-  private static double height(Font font, String words, double width) {
+  private static double height(Font font, String words, double width, double spacing) {
     Text text = new Text(words);
     text.setFont(font);
+    text.setLineSpacing(spacing);
     text.setWrappingWidth(width);
     return text.getLayoutBounds().getHeight();
   }

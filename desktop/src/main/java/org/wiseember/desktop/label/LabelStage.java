@@ -138,6 +138,7 @@ public final class LabelStage extends StackPane {
     right.setSpacing(6);
     columns.add(editor, 0, 0);
     columns.add(right, wide ? 1 : 0, wide ? 0 : 1);
+    GridPane.setFillHeight(editor, false);
     GridPane.setValignment(editor, javafx.geometry.VPos.TOP);
     GridPane.setValignment(right, javafx.geometry.VPos.TOP);
   }

@@ -32,7 +32,7 @@ import org.wiseember.trial.TrialPage;
 
 /** Every claim of the chosen unit against the seam. */
 public final class VerdictStage extends StackPane {
-  private static final double[] COLUMNS = {27, 15.5, 16.5, 24, 17};
+  private static final double[] COLUMNS = {26, 14.5, 16.5, 27, 16};
 
   private final Desk desk;
   private final VBox main = new VBox();
@@ -44,7 +44,7 @@ public final class VerdictStage extends StackPane {
   public VerdictStage(Desk desk) {
     this.desk = desk;
     main.getStyleClass().add("stage");
-    main.setSpacing(0);
+    main.setStyle("-fx-spacing: 0;");
     because = new BecausePanel(desk);
     adaptive = new Adaptive(main, because, desk.textScale());
     desk.chosen().addListener((o, was, is) -> rebuild());

@@ -1,0 +1,94 @@
+package org.wiseember.core.verdict;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import java.util.SplittableRandom;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Direction;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.uncertainty.Estimate;
+
+public class VerdictTest {
+  private static final Claim AT_LEAST = Claim.atLeast(Subject.CAPACITY, 1000, "");
+  private static final Claim AT_MOST = Claim.atMost(Subject.IDLE, 12, "");
+  private static final Claim BAND =
+      new Claim(Subject.OUTPUT_VOLTAGE, Direction.BAND, 218.5, 241.5, "", List.of(), "");
+
+  @DataProvider
+  Object[][] guarded() {
+    // JCGM 106:2012 with a guard band of U (recalled from memory): said only when all of ± U is on
+    // one side.
+    return new Object[][] {
+      {AT_LEAST, 1010.0, 10.0, Standing.KEPT},
+      {AT_LEAST, 1009.9, 10.0, Standing.TOO_CLOSE},
+      {AT_LEAST, 990.1, 10.0, Standing.TOO_CLOSE},
+      {AT_LEAST, 990.0, 10.0, Standing.SHORT},
+      {AT_MOST, 11.5, 0.4, Standing.KEPT},
+      {AT_MOST, 11.8, 0.4, Standing.TOO_CLOSE},
+      {AT_MOST, 15.4, 0.4, Standing.SHORT},
+      {BAND, 230.0, 2.0, Standing.KEPT},
+      {BAND, 240.0, 2.0, Standing.TOO_CLOSE},
+      {BAND, 215.0, 2.0, Standing.SHORT},
+      {BAND, 245.0, 2.0, Standing.SHORT},
+      {AT_LEAST, 1000.0, 0.0, Standing.KEPT},
+      {AT_LEAST, 999.0, 0.0, Standing.SHORT},
+    };
+  }
+
+  @Test(dataProvider = "guarded")
+  public void guardBandDecides(Claim claim, double value, double u95, Standing expected) {
+    assertEquals(Verdict.judge(claim, new Estimate(value, u95), true).standing(), expected);
+  }
+
+  @Test
+  public void withoutGuardBandItIsAPlainComparison() {
+    Verdict verdict = Verdict.judge(AT_LEAST, new Estimate(999, 50), false);
+    assertEquals(verdict.standing(), Standing.SHORT);
+    assertTrue(verdict.reason().contains("guard band is off"), verdict.reason());
+  }
+
+  @Test
+  public void seamPutsTheClaimAtAHundred() {
+    assertEquals(seam(AT_LEAST, 857).percent(), 85.7, 1e-9);
+    assertEquals(seam(AT_MOST, 15).percent(), 80.0, 1e-9);
+    assertEquals(seam(AT_MOST, 0).percent(), SeamPosition.MOST);
+    assertEquals(seam(BAND, 218.5).percent(), 100, 1e-9);
+    assertEquals(seam(BAND, 241.5).percent(), 100, 1e-9);
+    assertTrue(seam(BAND, 200).percent() < 100);
+  }
+
+  private static SeamPosition seam(Claim claim, double value) {
+    return Verdict.judge(claim, new Estimate(value, 0), true).seam().orElseThrow();
+  }
+
+  /** Whatever is measured: the side of the seam is the side of the verdict. */
+  @Test
+  public void seamAndVerdictAgree() {
+    SplittableRandom random = new SplittableRandom(9);
+    for (int i = 0; i < 5_000; i++) {
+      Claim claim = List.of(AT_LEAST, AT_MOST, BAND).get(random.nextInt(3));
+      double value = claim.figure() * (0.5 + random.nextDouble());
+      double u95 = claim.figure() * 0.05 * random.nextDouble();
+      Verdict verdict = Verdict.judge(claim, new Estimate(value, u95), true);
+      SeamPosition seam = verdict.seam().orElseThrow();
+      assertTrue(seam.worse() <= seam.percent() + 1e-9 && seam.percent() <= seam.better() + 1e-9);
+      if (verdict.standing() == Standing.KEPT) {
+        assertTrue(seam.worse() >= 100 - 1e-9, verdict.toString());
+      } else if (verdict.standing() == Standing.SHORT) {
+        assertTrue(seam.better() <= 100 + 1e-9, verdict.toString());
+      }
+    }
+  }
+
+  @Test
+  public void aPlainFactIsNotJudged() {
+    Claim cells = new Claim(Subject.CELLS, Direction.STATED, 16, Double.NaN, "", List.of(), "16S");
+    assertThrows(
+        IllegalArgumentException.class, () -> Verdict.judge(cells, new Estimate(16, 0), true));
+  }
+}
