@@ -77,6 +77,7 @@ public final class Workbook implements AutoCloseable {
       connection = connect(file, readOnly);
       if (!readOnly) {
         migrate(connection, file);
+        settleHeader(connection);
       }
       check(connection, file);
       String writer =
@@ -154,6 +155,13 @@ public final class Workbook implements AutoCloseable {
     try (InputStream in = Workbook.class.getResourceAsStream(name)) {
       String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       return text.split(";\\s*\\n(?=\\s*(?:CREATE|--|ALTER|INSERT|$))");
+    }
+  }
+
+  /** Puts the file's header on disk now: a second opening looks there before anything else. */
+  private static void settleHeader(Connection connection) throws SQLException {
+    try (Statement statement = connection.createStatement()) {
+      statement.execute("PRAGMA wal_checkpoint(TRUNCATE)");
     }
   }
 
@@ -325,17 +333,30 @@ public final class Workbook implements AutoCloseable {
   synchronized void together(Work work) {
     try {
       connection.setAutoCommit(false);
-      try {
-        work.on(connection);
-        connection.commit();
-      } catch (SQLException e) {
-        connection.rollback();
-        throw e;
-      } finally {
-        connection.setAutoCommit(true);
-      }
+      work.on(connection);
+      connection.commit();
+    } catch (SQLException e) {
+      rollBack(e);
+      throw sentence(file, e);
+    }
+    try {
+      connection.setAutoCommit(true);
     } catch (SQLException e) {
       throw sentence(file, e);
+    }
+  }
+
+  private void rollBack(SQLException cause) {
+    try {
+      connection.rollback();
+    } catch (SQLException alreadyDone) {
+      // After a full disk SQLite has rolled back by itself.
+      cause.addSuppressed(alreadyDone);
+    }
+    try {
+      connection.setAutoCommit(true);
+    } catch (SQLException nothingOpen) {
+      cause.addSuppressed(nothingOpen);
     }
   }
 

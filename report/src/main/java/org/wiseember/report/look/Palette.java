@@ -54,7 +54,7 @@ public record Palette(
   public static final Palette LIGHT =
       new Palette(
           "#F5F0E7", "#FFFDF8", "#E2D8C7", "#2A2521", "#665B50", "#2B2724", "#3A3531", "#FBF7F0",
-          "#B8AC9E", "#CF4F14", "#A53908", "#F7DCC9", "#F08A4B", "#2F5D7C", "#D3E2EC", "#2E6839",
+          "#B8AC9E", "#C94C12", "#A53908", "#F7DCC9", "#F08A4B", "#2F5D7C", "#D3E2EC", "#2E6839",
           "#A02E28", "#7F5806", "#FFFFFF", false);
 
   public static final Palette DARK =

@@ -77,6 +77,7 @@ public final class LogCsv {
               .skipEmptyLines(true)
               .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
               .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
+              .allowUnclosedQuote(false)
               .detectBomHeader(true)
               .ofCsvRecord(file)) {
         return readRows(reader.iterator());

@@ -1,0 +1,116 @@
+package org.wiseember.bench.procedure;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.testng.annotations.Test;
+import org.wiseember.bench.instrument.Frame;
+import org.wiseember.core.trace.Channel;
+
+public class AcDrainTest {
+  private static final List<Channel> CHANNELS =
+      List.of(Channel.AC_POWER, Channel.AC_VOLTAGE, Channel.CASE_TEMPERATURE);
+
+  private final List<Notice> notices = new ArrayList<>();
+
+  private double feed(AcDrain drain, double from, double seconds, double watts, double volts) {
+    double now = from;
+    for (; now < from + seconds; now++) {
+      notices.addAll(drain.take(new Frame(now, CHANNELS, new double[] {watts, volts, 30})));
+    }
+    return now;
+  }
+
+  private boolean noticed(String code) {
+    return notices.stream().anyMatch(n -> n.code().equals(code));
+  }
+
+  @Test
+  public void runsThroughItsPhasesAndEndsByItself() {
+    notices.clear();
+    AcDrain drain = new AcDrain(230);
+    assertFalse(drain.loadWanted());
+    double now = feed(drain, 1, 10, 0, 230);
+    assertEquals(drain.phase(), Phase.SETTLING);
+    assertTrue(drain.loadWanted());
+    now = feed(drain, now, 60, 600, 228);
+    assertEquals(drain.phase(), Phase.MEASURING);
+    assertTrue(noticed("steady"));
+    now = feed(drain, now, 3000, 600, 228);
+    now = feed(drain, now, 5, 0, 0);
+    assertEquals(drain.phase(), Phase.WINDING_DOWN);
+    assertFalse(drain.loadWanted());
+    feed(drain, now, 200, 0, 0);
+    assertEquals(drain.phase(), Phase.DONE);
+    assertTrue(drain.ending().orElseThrow().startsWith("The output dropped out"));
+  }
+
+  @Test
+  public void aPausingLoadIsNotACutOff() {
+    notices.clear();
+    AcDrain drain = new AcDrain(230);
+    double now = feed(drain, 1, 10, 0, 230);
+    now = feed(drain, now, 100, 1000, 228);
+    now = feed(drain, now, 600, 0, 231);
+    assertEquals(drain.phase(), Phase.MEASURING);
+    assertTrue(noticed("load-paused"));
+    now = feed(drain, now, 100, 1000, 228);
+    assertEquals(drain.phase(), Phase.MEASURING);
+    feed(drain, now, 2000, 0, 231);
+    assertEquals(drain.phase(), Phase.DONE);
+    assertTrue(drain.ending().orElseThrow().contains("half an hour"));
+  }
+
+  @Test
+  public void aMissingReadingEndsNothing() {
+    notices.clear();
+    AcDrain drain = new AcDrain(230);
+    double now = feed(drain, 1, 10, 0, 230);
+    now = feed(drain, now, 100, 600, 228);
+    feed(drain, now, 300, Double.NaN, Double.NaN);
+    assertEquals(drain.phase(), Phase.MEASURING);
+  }
+
+  @Test
+  public void anUnsteadyLoadGoesOnAndIsSaid() {
+    notices.clear();
+    AcDrain drain = new AcDrain(230);
+    double now = feed(drain, 1, 10, 0, 230);
+    for (int i = 0; i < 200; i++) {
+      now = feed(drain, now, 2, i % 2 == 0 ? 500 : 700, 228);
+    }
+    assertEquals(drain.phase(), Phase.MEASURING);
+    assertTrue(noticed("unsteady"));
+  }
+
+  @Test
+  public void heatIsSaidOnce() {
+    notices.clear();
+    AcDrain drain = new AcDrain(230);
+    for (int i = 1; i < 30; i++) {
+      notices.addAll(drain.take(new Frame(i, CHANNELS, new double[] {600, 228, 61})));
+    }
+    assertEquals(notices.stream().filter(n -> n.code().equals("hot")).count(), 1);
+  }
+
+  @Test
+  public void stoppingByHandIsHonest() {
+    AcDrain drain = new AcDrain(230);
+    drain.stop();
+    assertEquals(drain.phase(), Phase.STOPPED);
+    assertEquals(drain.ending().orElseThrow(), "Stopped by hand.");
+  }
+
+  @Test
+  public void dangerousStepsCarryTheirCaution() {
+    List<DoNow> steps = new AcDrain(230).steps();
+    assertTrue(
+        steps.stream()
+            .filter(s -> s.text().contains("Heater"))
+            .allMatch(s -> !s.caution().isEmpty()));
+    assertTrue(steps.stream().anyMatch(s -> s.caution().contains("licensed electrician")));
+  }
+}

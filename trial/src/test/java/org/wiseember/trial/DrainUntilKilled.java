@@ -1,0 +1,34 @@
+package org.wiseember.trial;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+
+/** A program of its own that drains at 600× and says how far it is, until somebody kills it. */
+public final class DrainUntilKilled {
+  private DrainUntilKilled() {}
+
+  /** The workbook to make is the only argument. */
+  public static void main(String[] args) {
+    Workbook workbook = Workbook.open(Path.of(args[0]), Clock.systemUTC());
+    Unit unit = workbook.units().add("Quernfold Q1100");
+    workbook.units().label(unit.id(), "9000 Wh LFP\nAC 230 V, 500 W", java.util.List.of());
+    Unit labelled = workbook.units().all().get(0);
+    DrainPlan plan = DrainPlan.of(labelled.label()).orElseThrow();
+    RecordedDrain.prepare(
+            workbook,
+            unit.id(),
+            plan,
+            SimulatedUnits.bench(unit.name(), labelled.label(), plan, 1),
+            Pace.SIX_HUNDRED,
+            Clock.systemUTC().instant(),
+            view -> {
+              System.out.println(view.frames());
+              System.out.flush();
+            })
+        .runner()
+        .runToEnd();
+  }
+}

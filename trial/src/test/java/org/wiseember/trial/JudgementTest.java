@@ -1,0 +1,174 @@
+package org.wiseember.trial;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.SplittableRandom;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import org.wiseember.bench.instrument.Frame;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.bench.simulated.SimulatedBench;
+import org.wiseember.core.capacity.CapacityMethod;
+import org.wiseember.core.capacity.UsableCapacity;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+
+public class JudgementTest {
+  private Path folder;
+  private Workbook demo;
+
+  @BeforeClass
+  public void makeDemo() throws Exception {
+    folder = Files.createTempDirectory("ember-judgement");
+    Path file = folder.resolve("demo.ember");
+    DemoWorkbook.create(file);
+    demo = Workbook.open(file, Clock.systemUTC());
+  }
+
+  @AfterClass
+  public void closeDemo() {
+    demo.close();
+  }
+
+  private Judgement judge(int unit) {
+    return Judgement.of(demo, demo.units().all().get(unit), true);
+  }
+
+  private static Judged line(Judgement judgement, Subject subject) {
+    return judgement.lines().stream()
+        .filter(l -> l.claim().subject() == subject)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  public void theDemoIsAsPromised() {
+    List<Unit> units = demo.units().all();
+    assertEquals(units.size(), 5);
+    long done =
+        units.stream()
+            .flatMap(u -> demo.runs().of(u.id()).stream())
+            .filter(r -> r.state() == Run.State.DONE)
+            .count();
+    long started =
+        units.stream()
+            .flatMap(u -> demo.runs().of(u.id()).stream())
+            .filter(r -> r.state() == Run.State.INTERRUPTED)
+            .count();
+    assertEquals(done, 2);
+    assertEquals(started, 1);
+  }
+
+  @Test
+  public void capacityIsJudgedAtHalfLoadWithItsBecause() {
+    Judged line = line(judge(0), Subject.CAPACITY);
+    assertTrue(line.title().startsWith("AC energy at 5"), line.title());
+    assertEquals(line.verdict().orElseThrow().standing(), Standing.SHORT);
+    assertTrue(line.because().orElseThrow().workedOut().size() >= 3);
+    assertTrue(line.runId().isPresent());
+    assertTrue(line.because().orElseThrow().watchOut().size() == 1, line.because().toString());
+  }
+
+  @Test
+  public void anInterruptedDrainJudgesNothing() {
+    Judgement judgement = judge(2);
+    assertEquals(judgement.drains().size(), 1);
+    assertEquals(
+        line(judgement, Subject.CAPACITY).verdict().orElseThrow().standing(), Standing.NOT_TESTED);
+  }
+
+  @Test
+  public void everyClaimWithALimitHasALine() {
+    Judgement judgement = judge(0);
+    assertEquals(judgement.lines().size(), judgement.unit().label().claims().size());
+    assertTrue(TrialPage.summary(judgement).contains("1 short"), TrialPage.summary(judgement));
+  }
+
+  @Test
+  public void theLoadFollowsTheLabel() {
+    assertEquals(DrainPlan.of(Label.read("1075 Wh\n1200 W")).orElseThrow().watts(), 600.0);
+    assertEquals(
+        DrainPlan.of(Label.read("Capacity 1075 Wh at 300 W\n1200 W")).orElseThrow().watts(), 300.0);
+    assertEquals(DrainPlan.of(Label.read("1075 Wh")).orElseThrow().watts(), 200.0);
+    assertTrue(DrainPlan.of(Label.read("1200 W")).isEmpty());
+  }
+
+  /** What the figures say of simulated units covers what they truly delivered. */
+  @Test
+  public void statedIntervalsCoverWhatWasTrulyDelivered() {
+    SplittableRandom random = new SplittableRandom(5);
+    int covered = 0;
+    int trials = 60;
+    for (int k = 0; k < trials; k++) {
+      Label label =
+          Label.read(
+              Math.round(150 + 250 * random.nextDouble())
+                  + " Wh LFP\nAC 230 V "
+                  + Math.round(300 + 300 * random.nextDouble())
+                  + " W");
+      DrainPlan plan = DrainPlan.of(label).orElseThrow();
+      SimulatedBench bench = SimulatedUnits.bench("unit " + k, label, plan, random.nextLong());
+      java.util.ArrayList<Double> t = new java.util.ArrayList<>();
+      java.util.ArrayList<Double> w = new java.util.ArrayList<>();
+      var drain = new org.wiseember.bench.procedure.AcDrain(plan.volts());
+      while (!drain.phase().over()) {
+        bench.load(drain.loadWanted());
+        Frame frame = bench.advance(1);
+        drain.take(frame);
+        t.add(frame.seconds());
+        w.add(frame.value(org.wiseember.core.trace.Channel.AC_POWER));
+      }
+      var trace =
+          new org.wiseember.core.trace.Trace(
+              t.stream().mapToDouble(Double::doubleValue).toArray(),
+              java.util.Map.of(
+                  org.wiseember.core.trace.Channel.AC_POWER,
+                  w.stream().mapToDouble(Double::doubleValue).toArray()));
+      Estimate energy =
+          UsableCapacity.of(
+                  trace, CapacityMethod.measuredWith(Double.NaN, SimulatedBench.AC_POWER_CLASS))
+              .deliveredEnergy()
+              .orElseThrow();
+      covered += Math.abs(energy.value() - bench.account().delivered()) <= energy.u95() ? 1 : 0;
+    }
+    assertTrue(covered >= 0.9 * trials, covered + " of " + trials);
+  }
+
+  @Test
+  public void aDrainGoesFromBenchToWorkbookToVerdict() throws Exception {
+    Path file = folder.resolve("own.ember");
+    try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
+      Unit added = workbook.units().add("Haddlewick H500");
+      workbook.units().label(added.id(), "300 Wh NMC\nAC 120 V 60 Hz 400 W", List.of());
+      Unit unit = workbook.units().all().get(0);
+      DrainPlan plan = DrainPlan.of(unit.label()).orElseThrow();
+      RecordedDrain drain =
+          RecordedDrain.prepare(
+              workbook,
+              unit.id(),
+              plan,
+              SimulatedUnits.bench(unit.name(), unit.label(), plan, 3),
+              Pace.FULL,
+              Instant.EPOCH,
+              view -> {});
+      drain.runner().runToEnd();
+      Judgement judgement = Judgement.of(workbook, unit, true);
+      assertTrue(judgement.drains().get(0).complete());
+      assertTrue(line(judgement, Subject.CAPACITY).verdict().orElseThrow().measured().isPresent());
+      assertTrue(
+          line(judgement, Subject.OUTPUT_FREQUENCY).verdict().orElseThrow().measured().isPresent());
+    }
+  }
+}
