@@ -32,6 +32,7 @@ import org.wiseember.desktop.evidence.EvidenceStage;
 import org.wiseember.desktop.frame.EmptyStage;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.ChartPane;
+import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.TraceChart;
 import org.wiseember.report.chart.TraceFigure;
@@ -109,8 +110,8 @@ public final class BenchStage extends StackPane {
   }
 
   private void focusStart() {
-    if (getScene() != null && start.isVisible()) {
-      start.requestFocus();
+    if (start.isVisible()) {
+      Focus.give(start, () -> {});
     }
   }
 
@@ -184,11 +185,22 @@ public final class BenchStage extends StackPane {
       button.setMaxWidth(Double.MAX_VALUE);
       button.setMinWidth(USE_PREF_SIZE);
       HBox.setHgrow(button, Priority.ALWAYS);
-      button.setOnAction(e -> desk.setPace(pace));
+      button.setUserData(pace);
       desk.pace().addListener((o, was, is) -> button.setSelected(is == pace));
       button.setSelected(desk.pace().get() == pace);
       row.getChildren().add(button);
     }
+    // Arrow keys choose without an action, so the choice itself is listened to.
+    group
+        .selectedToggleProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is == null) {
+                was.setSelected(true);
+              } else if (is.getUserData() != desk.pace().get()) {
+                desk.setPace((Pace) is.getUserData());
+              }
+            });
     return row;
   }
 
@@ -288,7 +300,7 @@ public final class BenchStage extends StackPane {
     boolean wasOver = toVerdict.isVisible();
     buttons(false, !over, over);
     if (over && !wasOver && getScene() != null) {
-      toVerdict.requestFocus();
+      Focus.give(toVerdict, () -> {});
     }
     under.setText(phaseWords(view));
     tilesFrom(view);

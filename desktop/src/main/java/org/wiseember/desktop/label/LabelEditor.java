@@ -33,7 +33,7 @@ final class LabelEditor extends StackPane {
     area.setWrapText(true);
     area.setId("label-text");
     area.setAccessibleText("The label, a line at a time");
-    area.setPromptText("Capacity 1075 Wh (21 Ah / 51.2 V)\nAC out 230 V~ 50 Hz, 1200 W\n…");
+    area.setPromptText("Capacity 1075 Wh (21 Ah / 51.2 V)");
     rules.setMouseTransparent(true);
     rules.setManaged(false);
     getChildren().addAll(area, rules);

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.animation.PauseTransition;
-import javafx.application.Platform;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
 import javafx.scene.control.TextField;
@@ -28,6 +27,7 @@ import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.frame.EmptyStage;
 import org.wiseember.desktop.frame.Row;
 import org.wiseember.desktop.look.Adaptive;
+import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.trial.Judgement;
 import org.wiseember.workbook.Unit;
@@ -179,11 +179,7 @@ public final class LabelStage extends StackPane {
     byHand = unit.label().byHand();
     show(Label.read(editor.area().getText(), byHand));
     if (another && judgement.unit().label().text().isBlank()) {
-      Platform.runLater(
-          () -> {
-            name.requestFocus();
-            name.selectAll();
-          });
+      Focus.give(name, name::selectAll);
     }
   }
 

@@ -24,6 +24,7 @@ public final class Adaptive extends StackPane {
   private final Node side;
   private final ObservableDoubleValue textScale;
   private Orientation shown;
+  private ScrollPane sideScroll;
 
   public Adaptive(Node main, Node side, ObservableDoubleValue textScale) {
     this.main = main;
@@ -32,28 +33,31 @@ public final class Adaptive extends StackPane {
     getStyleClass().add("adaptive");
     widthProperty().addListener((o, was, is) -> arrange());
     textScale.addListener((o, was, is) -> arrange());
+    arrange();
   }
 
   private void arrange() {
     double em = Look.BASE * textScale.get();
-    Orientation wanted =
-        getWidth() >= BESIDE_EM * em ? Orientation.HORIZONTAL : Orientation.VERTICAL;
-    if (wanted == Orientation.HORIZONTAL) {
-      if (shown != wanted) {
-        ScrollPane left = scroll(main);
-        ScrollPane right = scroll(side);
-        right.getStyleClass().add("side-scroll");
-        HBox.setHgrow(left, Priority.ALWAYS);
-        getChildren().setAll(new HBox(left, right));
-      }
-      ScrollPane right = (ScrollPane) ((HBox) getChildren().get(0)).getChildren().get(1);
-      right.setMinWidth(SIDE_EM * em);
-      right.setMaxWidth(SIDE_EM * em);
-      right.setPrefWidth(SIDE_EM * em);
-    } else if (shown != wanted) {
-      getChildren().setAll(scroll(new VBox(main, side)));
+    // Before it has a width it is laid out wide, so that what is in it can take the focus at once.
+    boolean wide = getWidth() == 0 || getWidth() >= BESIDE_EM * em;
+    Orientation wanted = wide ? Orientation.HORIZONTAL : Orientation.VERTICAL;
+    if (wanted != shown) {
+      shown = wanted;
+      getChildren().setAll(wide ? beside() : scroll(new VBox(main, side)));
     }
-    shown = wanted;
+    if (wide) {
+      sideScroll.setMinWidth(SIDE_EM * em);
+      sideScroll.setMaxWidth(SIDE_EM * em);
+      sideScroll.setPrefWidth(SIDE_EM * em);
+    }
+  }
+
+  private Node beside() {
+    ScrollPane left = scroll(main);
+    sideScroll = scroll(side);
+    sideScroll.getStyleClass().add("side-scroll");
+    HBox.setHgrow(left, Priority.ALWAYS);
+    return new HBox(left, sideScroll);
   }
 
   /** A pane that scrolls up and down and never sideways. */

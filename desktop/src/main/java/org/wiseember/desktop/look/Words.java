@@ -3,6 +3,7 @@ package org.wiseember.desktop.look;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -35,6 +36,13 @@ public final class Words {
     button.setMinWidth(Region.USE_PREF_SIZE);
     button.setMinHeight(Region.USE_PREF_SIZE);
     button.setOnAction(e -> action.run());
+    button.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ENTER) {
+            button.fire();
+            e.consume();
+          }
+        });
     return button;
   }
 

@@ -1,0 +1,124 @@
+package org.wiseember.desktop;
+
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import javafx.scene.image.ImageView;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.wiseember.desktop.app.StageName;
+import org.wiseember.report.look.Palette;
+import org.wiseember.trial.DemoWorkbook;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+
+/**
+ * Every stage at every size, size of text and palette: no text cut, elided, overlapping or faint.
+ */
+public class LayoutTest {
+  private static final int[][] SIZES = {{1100, 700}, {1280, 800}, {1920, 1200}};
+
+  private Path folder;
+  private OpenWindow full;
+  private OpenWindow empty;
+
+  @BeforeClass
+  public void open() throws Exception {
+    folder = Files.createTempDirectory("ember-layout");
+    Path demo = folder.resolve("demo.ember");
+    DemoWorkbook.create(demo);
+    try (Workbook workbook = Workbook.open(demo, Clock.systemUTC())) {
+      workbook.title("Lantern Quay night market co-operative, lending pool and spare units, 2026");
+      Unit first = workbook.units().all().get(0);
+      workbook
+          .units()
+          .rename(
+              first.id(), "Quernfold Mountain Rescue Edition Q1100 Plus, second batch, loan 14");
+      workbook
+          .units()
+          .label(
+              first.id(),
+              first.label().text()
+                  + "Overload: 1250 W for 10 minutes, 1500 W for 2 minutes, 2400 W for 1 second\n"
+                  + "Capacity -5 Wh\n",
+              List.of());
+    }
+    full = OpenWindow.on(demo);
+    empty = OpenWindow.on(folder.resolve("empty.ember"));
+  }
+
+  @AfterClass(alwaysRun = true)
+  public void close() {
+    full.close();
+    empty.close();
+  }
+
+  @DataProvider
+  Object[][] looks() {
+    List<Object[]> looks = new ArrayList<>();
+    for (int[] size : SIZES) {
+      for (double scale : new double[] {1, 1.5}) {
+        for (Palette palette : new Palette[] {Palette.LIGHT, Palette.DARK}) {
+          looks.add(new Object[] {size[0], size[1], scale, palette.dark()});
+        }
+      }
+    }
+    return looks.toArray(Object[][]::new);
+  }
+
+  @Test(dataProvider = "looks")
+  public void everyStageWithTheLongestNames(int width, int height, double scale, boolean dark) {
+    check(full, width, height, scale, dark);
+  }
+
+  @Test(dataProvider = "looks")
+  public void everyStageOfAnEmptyShelf(int width, int height, double scale, boolean dark) {
+    check(empty, width, height, scale, dark);
+  }
+
+  private void check(OpenWindow window, int width, int height, double scale, boolean dark) {
+    OpenWindow.onFx(
+        () -> {
+          window.stage().setWidth(width);
+          window.stage().setHeight(height);
+          window.desk().textScale().set(scale);
+          window.desk().palette().set(dark ? Palette.DARK : Palette.LIGHT);
+          return null;
+        });
+    window.until(() -> window.scene().getWidth() == width && window.scene().getHeight() == height);
+    Set<String> problems = new TreeSet<>();
+    for (StageName stage : StageName.values()) {
+      OpenWindow.onFx(
+          () -> {
+            window.desk().stage().set(stage);
+            return null;
+          });
+      window.settle();
+      if (stage == StageName.REPORT && window.desk().chosen().get() != null) {
+        window.until(
+            () ->
+                window.scene().getRoot().lookupAll(".image-view").stream()
+                    .anyMatch(n -> n instanceof ImageView v && v.getImage() != null));
+      }
+      window.settle();
+      for (String problem :
+          OpenWindow.onFx(
+              () -> {
+                window.scene().getRoot().applyCss();
+                window.scene().getRoot().layout();
+                return LayoutCheck.problems(window.scene());
+              })) {
+        problems.add(stage.words() + ": " + problem);
+      }
+    }
+    assertTrue(problems.isEmpty(), String.join("\n", problems));
+  }
+}

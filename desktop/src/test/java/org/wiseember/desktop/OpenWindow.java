@@ -1,0 +1,131 @@
+package org.wiseember.desktop;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.stage.Stage;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.frame.MainWindow;
+import org.wiseember.desktop.look.Look;
+
+/** A real window on the display, with a hand on its keyboard and mouse. */
+final class OpenWindow implements AutoCloseable {
+  private static final long PATIENCE = TimeUnit.SECONDS.toNanos(30);
+  private static boolean facesLoaded;
+
+  private final Desk desk;
+  private final Stage stage;
+  private final FxRobot robot = new FxRobot();
+
+  private OpenWindow(Desk desk, Stage stage) {
+    this.desk = desk;
+    this.stage = stage;
+  }
+
+  static OpenWindow on(Path workbook) throws TimeoutException {
+    FxToolkit.registerPrimaryStage();
+    OpenWindow window =
+        onFx(
+            () -> {
+              if (!facesLoaded) {
+                Look.loadFaces();
+                facesLoaded = true;
+              }
+              Desk desk = new Desk(Clock.systemUTC());
+              Scene scene = new Scene(new MainWindow(desk), 1280, 800);
+              scene.getStylesheets().add(Look.styleSheet());
+              Stage stage = new Stage();
+              stage.setScene(scene);
+              stage.setX(0);
+              stage.setY(0);
+              stage.show();
+              stage.toFront();
+              stage.requestFocus();
+              desk.open(workbook);
+              return new OpenWindow(desk, stage);
+            });
+    window.until(() -> window.desk.workbook().isPresent());
+    window.settle();
+    return window;
+  }
+
+  static <T> T onFx(Callable<T> task) {
+    if (Platform.isFxApplicationThread()) {
+      try {
+        return task.call();
+      } catch (Exception e) {
+        throw new IllegalStateException(e);
+      }
+    }
+    CompletableFuture<T> result = new CompletableFuture<>();
+    Platform.runLater(
+        () -> {
+          try {
+            result.complete(task.call());
+          } catch (Exception | AssertionError e) {
+            result.completeExceptionally(e);
+          }
+        });
+    try {
+      return result.get(60, TimeUnit.SECONDS);
+    } catch (Exception e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  Desk desk() {
+    return desk;
+  }
+
+  Stage stage() {
+    return stage;
+  }
+
+  FxRobot robot() {
+    return robot;
+  }
+
+  Scene scene() {
+    return stage.getScene();
+  }
+
+  Node focused() {
+    return onFx(() -> scene().getFocusOwner());
+  }
+
+  /** Waits for a condition on the interface thread. */
+  void until(BooleanSupplier condition) {
+    long end = System.nanoTime() + PATIENCE;
+    while (!onFx(condition::getAsBoolean)) {
+      if (System.nanoTime() > end) {
+        throw new AssertionError("waited half a minute in vain; the focus is on " + focused());
+      }
+      Thread.onSpinWait();
+    }
+  }
+
+  /** Waits until what was posted to the interface thread is done and laid out. */
+  void settle() {
+    WaitForAsyncUtils.waitForFxEvents(3);
+  }
+
+  @Override
+  public void close() {
+    onFx(
+        () -> {
+          stage.hide();
+          return null;
+        });
+    desk.close();
+  }
+}
