@@ -61,6 +61,9 @@ final class AnalyzeCapacity implements Callable<Integer> {
         accuracy == null
             ? CapacityMethod.assumed(rated)
             : CapacityMethod.measuredWith(rated, MeterClass.ofReading(accuracy, 0, 0));
+    if (read.clockMayStep()) {
+      method = method.withClockThatMayStep();
+    }
     CapacityFinding finding = UsableCapacity.of(read.trace(), method);
     List<Warning> warnings = new ArrayList<>(read.warnings());
     warnings.addAll(finding.warnings());

@@ -137,9 +137,13 @@ public final class UsableCapacity {
 
     double timeHalfWidth =
         Math.hypot(startSeen ? onset : 0, deadSeen ? halfHole(series, last) : pace);
+    // If the clock was set, the gap was no time at all.
+    double clockDoubt = method.clockMayStep() ? bridge.seconds() : 0;
     Estimate duration =
         new Estimate(
-            cutoff - start, Budget.of(Contribution.rectangular("Time", timeHalfWidth)).u95());
+            cutoff - start,
+            Budget.of(Contribution.rectangular("Time", Math.hypot(timeHalfWidth, clockDoubt)))
+                .u95());
     Optional<Estimate> meanPower =
         hours > 0
             ? Optional.of(
@@ -156,10 +160,11 @@ public final class UsableCapacity {
           new Warning("too_short", "Only one loaded reading: there is no time to average over."));
     }
     Optional<Estimate> yield = yieldOf(delivered);
+    double cutoffHalfWidth = deadSeen ? halfHole(series, last) : pace;
     Estimate cutoffTime =
         new Estimate(
             cutoff - trace.seconds(0),
-            Budget.of(Contribution.rectangular("Time", deadSeen ? halfHole(series, last) : pace))
+            Budget.of(Contribution.rectangular("Time", Math.hypot(cutoffHalfWidth, clockDoubt)))
                 .u95());
     return new CapacityFinding(
         Optional.of(delivered),
@@ -284,12 +289,20 @@ public final class UsableCapacity {
                   + " into the log; time and energy are counted from there."));
     }
     if (!deadSeen) {
-      String what =
-          last + 1 < series.size()
-              ? "Readings stop under load and go on later; the cut-off is taken at the last loaded"
-                  + " reading, and the unit may have run on."
-              : "The log ends under load: the cut-off was not seen, so this is the least the unit"
-                  + " delivered.";
+      String what;
+      if (last + 1 < series.size()) {
+        what =
+            "Readings stop under load and go on later; the cut-off is taken at the last loaded"
+                + " reading, and the unit may have run on.";
+      } else if (trace.seconds(trace.size() - 1) - series.seconds(last) > Series.GAP_SECONDS) {
+        what =
+            "The power readings stop under load while the log goes on: the meter may have stopped"
+                + " before the unit, so this is the least the unit delivered.";
+      } else {
+        what =
+            "The log ends under load: the cut-off was not seen, so this is the least the unit"
+                + " delivered.";
+      }
       warnings.add(new Warning("cutoff_not_seen", what));
     } else if (phases.cycles()) {
       double tail = series.seconds(series.size() - 1) - series.seconds(last);

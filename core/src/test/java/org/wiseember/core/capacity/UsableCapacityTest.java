@@ -169,6 +169,19 @@ public class UsableCapacityTest {
   }
 
   @Test
+  public void aGapThatMayBeAStepOfTheClockLeavesTheTimeInDoubt() {
+    Log log = new Log().hold(600, 1800, 1).skip(600).hold(600, 1800, 1).hold(0, 60, 1);
+    Trace trace = log.trace(Channel.AC_POWER);
+    CapacityMethod sure = CapacityMethod.assumed(1000);
+    assertTrue(UsableCapacity.of(trace, sure).duration().orElseThrow().u95() < 2);
+    CapacityFinding finding = UsableCapacity.of(trace, sure.withClockThatMayStep());
+    covers(finding.duration().orElseThrow(), 3600);
+    covers(finding.duration().orElseThrow(), 4200);
+    covers(finding.cutoffTime().orElseThrow(), 3600);
+    covers(finding.meanPower().orElseThrow(), 600);
+  }
+
+  @Test
   public void theMetersOwnTotalFillsAGap() {
     Log log = new Log().hold(600, 1800, 1).skip(600).hold(600, 1800, 1).hold(0, 60, 1);
     Trace plain = log.trace(Channel.AC_POWER);

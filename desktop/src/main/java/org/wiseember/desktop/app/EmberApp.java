@@ -20,24 +20,31 @@ import org.wiseember.desktop.look.Look;
 public final class EmberApp extends Application {
   private Desk desk;
 
+  /** Runs before there is a window, so that the workbook is read while the window is made. */
+  @Override
+  public void init() {
+    List<String> args = getParameters().getRaw();
+    Path file = Path.of(args.get(args.size() - 1));
+    logBeside(file);
+    desk = new Desk(Clock.systemUTC());
+    desk.open(file);
+    Look.loadFaces();
+  }
+
   @Override
   public void start(Stage stage) {
     List<String> args = getParameters().getRaw();
     boolean shots = args.size() >= 3 && args.get(0).equals("--screenshots");
-    Path file = Path.of(args.get(args.size() - 1));
-    logBeside(file);
-    Look.loadFaces();
-    desk = new Desk(Clock.systemUTC());
     MainWindow window = new MainWindow(desk);
     Scene scene = new Scene(window, 1280, 800);
     scene.getStylesheets().add(Look.styleSheet());
-    stage.setTitle("Wise Ember");
-    desk.title().addListener((o, was, is) -> stage.setTitle("Wise Ember, " + is));
+    stage
+        .titleProperty()
+        .bind(desk.title().map(t -> t.isBlank() ? "Wise Ember" : "Wise Ember, " + t));
     stage.setMinWidth(900);
     stage.setMinHeight(600);
     stage.setScene(scene);
     stage.show();
-    desk.open(file);
     reportStart();
     if (shots) {
       Screenshots.take(desk, scene, Path.of(args.get(1)), Platform::exit);
@@ -45,31 +52,30 @@ public final class EmberApp extends Application {
   }
 
   /**
-   * With -Dember.start, prints the time from the start of the process to the first usable window.
+   * With -Dember.start, prints the time from -Dember.start.from (ms) to the first usable window.
    */
   private void reportStart() {
     if (System.getProperty("ember.start") == null) {
       return;
     }
-    desk.chosen()
-        .addListener(
-            (o, was, is) ->
-                Platform.runLater(
-                    () ->
-                        Platform.runLater(
-                            () -> {
-                              long started =
-                                  ProcessHandle.current()
-                                      .info()
-                                      .startInstant()
-                                      .orElseThrow()
-                                      .toEpochMilli();
-                              long now = Clock.systemUTC().millis();
-                              System.out.println("usable after ms: " + (now - started));
-                              if (System.getProperty("ember.start").equals("exit")) {
-                                Platform.exit();
-                              }
-                            })));
+    if (desk.chosen().get() != null) {
+      afterNextPulse();
+    } else {
+      desk.chosen().addListener((o, was, is) -> afterNextPulse());
+    }
+  }
+
+  private static void afterNextPulse() {
+    Platform.runLater(
+        () ->
+            Platform.runLater(
+                () -> {
+                  long started = Long.getLong("ember.start.from", 0);
+                  System.out.println("usable after ms: " + (Clock.systemUTC().millis() - started));
+                  if (System.getProperty("ember.start").equals("exit")) {
+                    Platform.exit();
+                  }
+                }));
   }
 
   /** What goes wrong is written beside the workbook; the console stays quiet. */

@@ -249,9 +249,16 @@ public final class BenchStage extends StackPane {
   private void showReady(Judgement judgement, DrainPlan plan) {
     under.setText(judgement.unit().name() + ". " + plan.reason());
     buttons(true, false, false);
+    double rated = judgement.unit().label().ratedWattHours().orElse(Double.NaN);
+    Projection ahead = Projection.of(rated, 0, plan.watts());
     power.set("–", "not started");
-    delivered.set("–", "of the label");
-    ends.set("–", "once it runs");
+    delivered.set("–", "about " + Figures.fixed(ahead.expected(), 0) + " Wh expected");
+    ends.set(
+        Figures.fixed(ahead.secondsLeft() / 60, 0) + " min",
+        Figures.fixed(ahead.least() / 60, 0)
+            + " to "
+            + Figures.fixed(ahead.most() / 60, 0)
+            + " min once it runs");
     display.set("–", "read it off the unit");
     noticed.getChildren().clear();
     clock.setText("0:00:00");
@@ -265,7 +272,7 @@ public final class BenchStage extends StackPane {
                     TraceFigure.Line.NONE,
                     List.of(),
                     Double.NaN,
-                    3600,
+                    ahead.secondsLeft(),
                     plan.watts()),
                 desk.palette().get(),
                 desk.textScale().get()));

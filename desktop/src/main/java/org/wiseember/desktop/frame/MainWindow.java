@@ -104,7 +104,7 @@ public final class MainWindow extends StackPane {
     said.getChildren()
         .addAll(
             sentence, Words.spring(), Words.button("action", "Close", () -> desk.said().set("")));
-    Words.shown(said, false);
+    Words.shown(said, !desk.said().get().isEmpty());
     desk.said().addListener((o, was, is) -> Words.shown(said, !is.isEmpty()));
   }
 

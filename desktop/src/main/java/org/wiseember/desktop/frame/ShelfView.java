@@ -89,6 +89,13 @@ public final class ShelfView extends VBox {
     label
         .claim(Subject.OUTPUT_VOLTAGE)
         .ifPresent(c -> facts.add(Figures.plain(Math.rint(c.figure())) + " V"));
-    return facts.isEmpty() ? "no label yet" : String.join(" · ", facts);
+    return facts.isEmpty()
+        ? "no label yet"
+        : String.join(" · ", facts.stream().map(ShelfView::kept).toList());
+  }
+
+  /** A fact stays on one line: its figure and its unit are not parted. */
+  private static String kept(String fact) {
+    return fact.replace(' ', '\u00a0').replace(Figures.THIN_SPACE, '\u00a0');
   }
 }

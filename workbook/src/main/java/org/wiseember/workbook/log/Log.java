@@ -11,9 +11,12 @@ import org.wiseember.core.trace.Trace;
  *
  * @param trace readings in the program's own units, time from the first row
  * @param startedAt the first row's moment, where the file says it
+ * @param clockMayStep whether the times are stamps without an offset, from a clock that may have
+ *     been set while it logged
  * @param warnings what was converted, skipped or mended
  */
-public record Log(Trace trace, Optional<Instant> startedAt, List<Warning> warnings) {
+public record Log(
+    Trace trace, Optional<Instant> startedAt, boolean clockMayStep, List<Warning> warnings) {
   public Log {
     warnings = List.copyOf(warnings);
   }

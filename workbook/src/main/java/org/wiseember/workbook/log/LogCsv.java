@@ -286,7 +286,7 @@ public final class LogCsv {
         channels.put(columns[c].channel(), Arrays.copyOf(values[c], n));
       }
     }
-    return new Log(new Trace(t, channels), times.startedAt(), warnings);
+    return new Log(new Trace(t, channels), times.startedAt(), times.localStamps(), warnings);
   }
 
   private static boolean sameRow(double[][] values, int n) {

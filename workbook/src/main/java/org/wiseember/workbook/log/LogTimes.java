@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Series;
 
 /** Turns the time column into seconds from the first row, whether it holds seconds or stamps. */
 final class LogTimes {
@@ -20,6 +21,11 @@ final class LogTimes {
 
   LogTimes(List<Warning> warnings) {
     this.warnings = warnings;
+  }
+
+  /** Whether a stamp without an offset was read. */
+  boolean localStamps() {
+    return localStamps;
   }
 
   Optional<Instant> startedAt() {
@@ -72,13 +78,17 @@ final class LogTimes {
                     + rowOf[i]
                     + ", as when summer time ends; time is counted on at the usual pace."));
         now = seconds[i] + shift;
-      } else if (localStamps && Math.abs(now - previous - 3600 - usual) <= Math.max(2, usual)) {
+      } else if (localStamps && now - previous > Math.max(Series.GAP_SECONDS, 5 * usual)) {
+        boolean anHour = Math.abs(now - previous - 3600 - usual) <= Math.max(2, usual);
         warnings.add(
             new Warning(
                 "clock_jump",
-                "The clock jumps ahead by an hour at row "
+                "The clock jumps ahead by "
+                    + Figures.duration(now - previous - usual)
+                    + " at row "
                     + rowOf[i]
-                    + ". If summer time began there, nothing is missing; it is treated as a gap."));
+                    + (anHour ? ", as when summer time begins" : "")
+                    + ". If it was set there, nothing is missing; it is treated as a gap."));
       }
       seconds[i] = now;
       previous = now;

@@ -1,0 +1,100 @@
+package org.wiseember.desktop;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+
+/** The arrows between modules and what the core may touch. */
+public class ArrowsTest {
+  private JavaClasses classes;
+
+  @BeforeClass
+  public void read() {
+    classes =
+        new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("org.wiseember");
+  }
+
+  @Test
+  public void theCoreIsPureComputation() {
+    noClasses()
+        .that()
+        .resideInAPackage("org.wiseember.core..")
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage(
+            "java.io..",
+            "java.nio..",
+            "java.sql..",
+            "java.net..",
+            "java.awt..",
+            "javafx..",
+            "java.util.logging..",
+            "org.wiseember.bench..",
+            "org.wiseember.workbook..",
+            "org.wiseember.report..",
+            "org.wiseember.trial..",
+            "org.wiseember.desktop..")
+        .check(classes);
+    noClasses()
+        .that()
+        .resideInAPackage("org.wiseember.core..")
+        .should()
+        .dependOnClassesThat()
+        .haveFullyQualifiedName("java.time.Clock")
+        .orShould()
+        .callMethod(System.class, "currentTimeMillis")
+        .orShould()
+        .callMethod(System.class, "nanoTime")
+        .check(classes);
+  }
+
+  @Test
+  public void benchWorkbookAndReportKnowOnlyTheCore() {
+    for (String one : new String[] {"bench", "workbook", "report"}) {
+      for (String other : new String[] {"bench", "workbook", "report", "trial", "desktop"}) {
+        if (!one.equals(other)) {
+          noClasses()
+              .that()
+              .resideInAPackage("org.wiseember." + one + "..")
+              .should()
+              .dependOnClassesThat()
+              .resideInAPackage("org.wiseember." + other + "..")
+              .check(classes);
+        }
+      }
+    }
+  }
+
+  @Test
+  public void onlyTheWindowKnowsTheToolkit() {
+    noClasses()
+        .that()
+        .resideOutsideOfPackage("org.wiseember.desktop..")
+        .should()
+        .dependOnClassesThat()
+        .resideInAPackage("javafx..")
+        .check(classes);
+  }
+
+  /** Procedures run on the bench clock alone. */
+  @Test
+  public void proceduresNeverReadTheWallClock() {
+    noClasses()
+        .that()
+        .resideInAnyPackage("org.wiseember.bench.procedure..", "org.wiseember.bench.simulated..")
+        .should()
+        .callMethod(System.class, "nanoTime")
+        .orShould()
+        .callMethod(System.class, "currentTimeMillis")
+        .orShould()
+        .dependOnClassesThat()
+        .resideInAPackage("java.time..")
+        .check(classes);
+  }
+}

@@ -1,0 +1,155 @@
+package org.wiseember.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.desktop.app.StageName;
+import org.wiseember.trial.DemoWorkbook;
+
+/** Edits, undo, finding things and bad files, in a real window. */
+public class DeskTest {
+  private Path folder;
+  private OpenWindow window;
+
+  @BeforeMethod
+  public void open() throws Exception {
+    folder = Files.createTempDirectory("ember-desk");
+    Path demo = folder.resolve("demo.ember");
+    DemoWorkbook.create(demo);
+    window = OpenWindow.on(demo);
+    window.until(() -> window.desk().chosen().get() != null);
+  }
+
+  @AfterMethod(alwaysRun = true)
+  public void close() {
+    window.close();
+  }
+
+  private void does(Runnable action) {
+    OpenWindow.onFx(
+        () -> {
+          action.run();
+          return null;
+        });
+  }
+
+  private String said() {
+    return OpenWindow.onFx(() -> window.desk().said().get());
+  }
+
+  @Test
+  public void badWorkbooksAreOneSentenceAndTheOpenOneStays() throws Exception {
+    Path text = folder.resolve("notes.ember");
+    Files.writeString(text, "milk, eggs");
+    does(() -> window.desk().open(text));
+    window.until(() -> window.desk().said().get().contains("is not a Wise Ember workbook"));
+    assertFalse(said().contains("Exception"));
+    assertEquals(window.desk().title().get(), "Lantern Quay lending pool");
+    assertEquals(window.desk().shelf().size(), 5);
+    Node banner = OpenWindow.onFx(() -> window.scene().lookup("#said"));
+    assertTrue(banner instanceof Label l && l.isVisible() && l.getText().contains("notes.ember"));
+    window.robot().push(KeyCode.ESCAPE);
+    window.until(() -> window.desk().said().get().isEmpty());
+  }
+
+  @Test
+  public void everyEditCanBeUndone() {
+    long id = window.desk().chosen().get().unit().id();
+    does(() -> window.desk().rename(id, "Renamed"));
+    window.until(() -> window.desk().chosen().get().unit().name().equals("Renamed"));
+    does(() -> window.desk().saveLabel(id, "Capacity 500 Wh", java.util.List.of()));
+    window.until(
+        () ->
+            window
+                .desk()
+                .chosen()
+                .get()
+                .unit()
+                .label()
+                .ratedWattHours()
+                .equals(java.util.Optional.of(500.0)));
+    does(() -> window.desk().removeChosen());
+    window.until(() -> window.desk().shelf().size() == 4);
+    does(() -> window.desk().addUnit());
+    window.until(() -> window.desk().shelf().size() == 5);
+
+    does(() -> window.desk().undo());
+    window.until(() -> window.desk().shelf().size() == 4);
+    does(() -> window.desk().undo());
+    window.until(() -> window.desk().shelf().size() == 5);
+    does(() -> window.desk().undo());
+    window.until(
+        () ->
+            window
+                .desk()
+                .shelf()
+                .get(0)
+                .unit()
+                .label()
+                .ratedWattHours()
+                .equals(java.util.Optional.of(1075.0)));
+    does(() -> window.desk().undo());
+    window.until(() -> window.desk().shelf().get(0).unit().name().equals("Quernfold Q1100"));
+    does(() -> window.desk().undo());
+    window.until(() -> window.desk().said().get().equals("Nothing to undo."));
+  }
+
+  @Test
+  public void theGuardBandCanBeTurnedOffAndThePageSaysSo() {
+    does(() -> window.desk().guardBand().set(false));
+    window.until(
+        () ->
+            window.desk().chosen().get().lines().stream()
+                .filter(l -> l.claim().subject() == Subject.CAPACITY)
+                .allMatch(l -> !l.verdict().orElseThrow().guarded()));
+    window.until(
+        () ->
+            window.scene().getRoot().lookupAll(".label").stream()
+                .anyMatch(n -> n instanceof Label l && l.getText().contains("guard band is off")));
+    assertEquals(window.desk().chosen().get().count(Standing.TOO_CLOSE), 0);
+  }
+
+  @Test
+  public void anythingIsFoundByTyping() {
+    window.robot().push(KeyCode.CONTROL, KeyCode.K);
+    window.until(() -> "find".equals(window.scene().getFocusOwner().getId()));
+    window.robot().write("tamsel");
+    window.robot().push(KeyCode.ENTER);
+    window.until(() -> window.desk().chosen().get().unit().name().equals("Tamsel T1"));
+    window.robot().push(KeyCode.CONTROL, KeyCode.K);
+    window.robot().write("drain orrin");
+    window.robot().push(KeyCode.ENTER);
+    window.until(() -> window.desk().stage().get() == StageName.EVIDENCE);
+    assertEquals(window.desk().chosen().get().unit().name(), "Orrinmoor 2k4");
+    window.until(
+        () ->
+            window.scene().getRoot().lookupAll(".label").stream()
+                .anyMatch(n -> n instanceof Label l && l.getText().contains("Interrupted.")));
+  }
+
+  @Test
+  public void everyStageHasItsDigitAndItsHelp() {
+    KeyCode[] digits = {
+      KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4,
+      KeyCode.DIGIT5, KeyCode.DIGIT6, KeyCode.DIGIT7, KeyCode.DIGIT8
+    };
+    for (int i = 0; i < digits.length; i++) {
+      StageName stage = StageName.values()[i];
+      window.robot().push(KeyCode.CONTROL, digits[i]);
+      window.until(() -> window.desk().stage().get() == stage);
+      window.robot().push(KeyCode.F1);
+      window.until(() -> window.desk().said().get().startsWith(stage.words() + "."));
+    }
+  }
+}
