@@ -2,6 +2,7 @@ package org.wiseember.command;
 
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.util.logging.LogManager;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -23,6 +24,8 @@ public final class Ember {
   public static void main(String[] args) {
     PrintWriter out = new PrintWriter(System.out, true, StandardCharsets.UTF_8);
     PrintWriter err = new PrintWriter(System.err, true, StandardCharsets.UTF_8);
+    // Libraries log their own worries; the console belongs to the answer.
+    LogManager.getLogManager().reset();
     System.exit(run(out, err, args));
   }
 

@@ -8,10 +8,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
+import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.app.StageName;
@@ -136,6 +138,22 @@ public class DeskTest {
         () ->
             window.scene().getRoot().lookupAll(".label").stream()
                 .anyMatch(n -> n instanceof Label l && l.getText().contains("Interrupted.")));
+  }
+
+  @Test
+  public void theClockAlwaysShowsTheSpeedItHas() {
+    does(() -> window.desk().stage().set(StageName.BENCH));
+    for (Pace pace : new Pace[] {Pace.SIX_HUNDRED, Pace.REAL, Pace.FULL}) {
+      does(() -> window.desk().setPace(pace));
+      window.until(
+          () ->
+              window.desk().pace().get() == pace
+                  && window.scene().lookup("#pace-" + pace.name()) instanceof ToggleButton b
+                  && b.isSelected());
+    }
+    does(() -> ((ToggleButton) window.scene().lookup("#pace-FULL")).fire());
+    assertEquals(window.desk().pace().get(), Pace.FULL);
+    assertTrue(((ToggleButton) window.scene().lookup("#pace-FULL")).isSelected());
   }
 
   @Test

@@ -75,7 +75,11 @@ public record Judgement(Unit unit, List<Judged> lines, List<Drain> drains) {
       if (run.kind().equals(AcDrain.KIND)) {
         Trace trace = workbook.runs().trace(run);
         double rated = unit.label().ratedWattHours().orElse(Double.NaN);
-        CapacityMethod method = CapacityMethod.measuredWith(rated, run.settings().powerClass());
+        CapacityMethod method =
+            run.settings()
+                .meterClass(Channel.AC_POWER)
+                .map(meter -> CapacityMethod.measuredWith(rated, meter))
+                .orElseGet(() -> CapacityMethod.assumed(rated));
         drains.add(new Drain(run, trace, UsableCapacity.of(trace, method)));
       }
     }
@@ -156,7 +160,7 @@ public record Judgement(Unit unit, List<Judged> lines, List<Drain> drains) {
 
   private static Judged mean(
       Claim claim, String what, Drain drain, Channel channel, boolean guardBand) {
-    Optional<SteadyMean> mean = SteadyMean.of(drain.trace(), channel, drain.finding());
+    Optional<SteadyMean> mean = SteadyMean.of(drain, channel);
     if (mean.isEmpty()) {
       return untested(claim);
     }
@@ -179,7 +183,7 @@ public record Judgement(Unit unit, List<Judged> lines, List<Drain> drains) {
       return untested(claim);
     }
     Drain d = heaviest.get();
-    Optional<SteadyMean> mean = SteadyMean.of(d.trace(), Channel.AC_POWER, d.finding());
+    Optional<SteadyMean> mean = SteadyMean.of(d, Channel.AC_POWER);
     if (mean.isEmpty()) {
       return untested(claim);
     }

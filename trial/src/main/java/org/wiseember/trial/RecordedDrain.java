@@ -1,6 +1,8 @@
 package org.wiseember.trial;
 
 import java.time.Instant;
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.function.Consumer;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.Frame;
@@ -12,9 +14,9 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.run.Recorder;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.bench.run.Runner;
-import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
@@ -64,16 +66,11 @@ public final class RecordedDrain {
   }
 
   static RunSettings settings(DrainPlan plan, Bench bench) {
-    Instrument meter =
-        bench.instruments().stream()
-            .filter(i -> i.channels().contains(Channel.AC_POWER))
-            .findFirst()
-            .orElseThrow();
-    return new RunSettings(
-        plan.watts(),
-        meter.name(),
-        meter.accuracy().getOrDefault(Channel.AC_POWER, CapacityMethod.ASSUMED),
-        true);
+    Map<Channel, MeterClass> accuracy = new EnumMap<>(Channel.class);
+    for (Instrument instrument : bench.instruments()) {
+      accuracy.putAll(instrument.accuracy());
+    }
+    return new RunSettings(plan.watts(), accuracy, true);
   }
 
   public Runner runner() {

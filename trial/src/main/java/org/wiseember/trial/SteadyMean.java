@@ -7,7 +7,6 @@ import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
-import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.Estimate;
@@ -24,8 +23,11 @@ record SteadyMean(
     Channel channel, Estimate estimate, double low, double high, int readings, Budget budget) {
   private static final double EDGE_SECONDS = 60;
 
-  static Optional<SteadyMean> of(Trace trace, Channel channel, CapacityFinding drain) {
-    Series series = trace.series(channel);
+  /** Empty when the drain is too short, or nobody said how good the meter of the channel is. */
+  static Optional<SteadyMean> of(Judgement.Drain drained, Channel channel) {
+    Series series = drained.trace().series(channel);
+    CapacityFinding drain = drained.finding();
+    Optional<MeterClass> stated = drained.run().settings().meterClass(channel);
     double sum = 0;
     double low = Double.POSITIVE_INFINITY;
     double high = Double.NEGATIVE_INFINITY;
@@ -39,26 +41,17 @@ record SteadyMean(
         n++;
       }
     }
-    if (n < 2) {
+    if (n < 2 || stated.isEmpty()) {
       return Optional.empty();
     }
     double mean = sum / n;
-    MeterClass meter = meterClass(channel);
+    MeterClass meter = stated.get();
     Budget budget =
         Budget.of(
             Contribution.rectangular("Meter, " + meter.words(), meter.halfWidth(mean)),
             Contribution.rectangular("Last digit of the meter", meter.resolution() / 2));
     return Optional.of(
         new SteadyMean(channel, new Estimate(mean, budget.u95()), low, high, n, budget));
-  }
-
-  /** Classes of the bench's AC meter for the channels a drain shows beside its watts. */
-  private static MeterClass meterClass(Channel channel) {
-    return switch (channel) {
-      case AC_VOLTAGE -> MeterClass.ofReading(0.3, 1, 0.1);
-      case FREQUENCY -> MeterClass.ofReading(0.02, 0, 0.01);
-      default -> MeterClass.ofReading(0.5, 2, 0.1);
-    };
   }
 
   Because because(String title) {

@@ -18,6 +18,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
@@ -34,7 +35,14 @@ public class WorkbookTest {
   private static final Clock CLOCK =
       Clock.fixed(Instant.parse("2026-05-04T16:30:00Z"), ZoneOffset.UTC);
   private static final RunSettings SETTINGS =
-      new RunSettings(600, "AC meter", MeterClass.ofReading(0.5, 2, 0.1), true);
+      new RunSettings(
+          600,
+          Map.of(
+              Channel.AC_POWER,
+              MeterClass.ofReading(0.5, 2, 0.1),
+              Channel.CASE_TEMPERATURE,
+              new MeterClass(0, 0.1, 200, 0.1, 5)),
+          true);
   private static final List<Channel> CHANNELS = List.of(Channel.AC_POWER, Channel.CASE_TEMPERATURE);
 
   private Path folder;

@@ -88,20 +88,24 @@ public record Verdict(
       Claim claim, Estimate measured, Standing standing, double margin, boolean guarded) {
     String unit = claim.unit().symbol();
     String away = Figures.plain(Math.abs(margin)) + (unit.isEmpty() ? "" : " " + unit);
-    String side = margin >= 0 ? "better than" : "worse than";
+    boolean band = claim.direction() == Direction.BAND;
+    String side =
+        band ? margin >= 0 ? "inside" : "outside" : margin >= 0 ? "better than" : "worse than";
+    String what = band ? " the nearer limit of its label" : " its label";
     String sure = "± " + Figures.fixed(measured.u95(), Figures.decimalsFor(measured.u95()));
     if (!guarded) {
-      return "It is " + away + " " + side + " its label. Plain comparison: the guard band is off.";
+      return "It is " + away + " " + side + what + ". Plain comparison: the guard band is off.";
     }
     return switch (standing) {
       case KEPT, SHORT ->
-          "It is " + away + " " + side + " its label, and the measurement is sure to " + sure + ".";
+          "It is " + away + " " + side + what + ", and the measurement is sure to " + sure + ".";
       case TOO_CLOSE ->
           "It is "
               + away
               + " "
               + side
-              + " its label, closer than the measurement is sure ("
+              + what
+              + ", closer than the measurement is sure ("
               + sure
               + "). "
               + settle(measured, margin);

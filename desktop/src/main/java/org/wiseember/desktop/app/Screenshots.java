@@ -48,7 +48,6 @@ final class Screenshots {
     add("label", () -> desk.stage().set(StageName.LABEL), () -> true);
     add("evidence", () -> desk.stage().set(StageName.EVIDENCE), () -> true);
     add("report", () -> desk.stage().set(StageName.REPORT), this::pageShown);
-    add("plan", () -> desk.stage().set(StageName.PLAN), () -> true);
     add(
         "verdict-dark",
         () -> {

@@ -196,7 +196,9 @@ public final class BenchStage extends StackPane {
         .addListener(
             (o, was, is) -> {
               if (is == null) {
-                was.setSelected(true);
+                // Pressed again: a clock always has a speed. Changed elsewhere: the new one
+                // follows.
+                was.setSelected(was.getUserData() == desk.pace().get());
               } else if (is.getUserData() != desk.pace().get()) {
                 desk.setPace((Pace) is.getUserData());
               }

@@ -88,7 +88,9 @@ public final class FootBar extends HBox {
     LiveRun run = desk.live().get();
     String bench = "Simulated bench, " + desk.pace().get().words();
     String saved;
-    if (desk.readOnly()) {
+    if (desk.workbook().isEmpty()) {
+      saved = "no workbook";
+    } else if (desk.readOnly()) {
       saved = "reading only";
     } else if (run != null && run.going()) {
       boolean unsaved = run.view().get() != null && !run.view().get().unsaved().isEmpty();

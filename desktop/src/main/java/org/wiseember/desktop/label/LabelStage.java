@@ -22,6 +22,7 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.LabelCheck;
 import org.wiseember.core.label.LabelReader;
 import org.wiseember.core.label.LineReading;
+import org.wiseember.core.label.Subject;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.frame.EmptyStage;
@@ -89,9 +90,7 @@ public final class LabelStage extends StackPane {
                 "quiet",
                 "Type or paste the label as it is printed. Each line that is understood becomes a"
                     + " claim."),
-            columns,
-            doubts,
-            checks);
+            columns);
     adaptive = new Adaptive(main, panel, desk.textScale());
     columns.widthProperty().addListener((o, was, is) -> arrange());
     desk.textScale().addListener((o, was, is) -> arrange());
@@ -136,10 +135,11 @@ public final class LabelStage extends StackPane {
     }
     VBox right = new VBox(new HBox(Words.of("heading", "Claims"), Words.spring(), count), claims);
     right.setSpacing(6);
-    columns.add(editor, 0, 0);
+    VBox left = new VBox(editor, doubts, checks);
+    left.setSpacing(12);
+    columns.add(left, 0, 0);
     columns.add(right, wide ? 1 : 0, wide ? 0 : 1);
-    GridPane.setFillHeight(editor, false);
-    GridPane.setValignment(editor, javafx.geometry.VPos.TOP);
+    GridPane.setValignment(left, javafx.geometry.VPos.TOP);
     GridPane.setValignment(right, javafx.geometry.VPos.TOP);
   }
 
@@ -177,7 +177,18 @@ public final class LabelStage extends StackPane {
       name.setText(unit.name());
     }
     byHand = unit.label().byHand();
-    show(Label.read(editor.area().getText(), byHand));
+    Label label = Label.read(editor.area().getText(), byHand);
+    if (another) {
+      label
+          .claim(Subject.CAPACITY)
+          .or(() -> label.claims().stream().findFirst())
+          .ifPresent(
+              first -> {
+                chosen = first;
+                panel.explain(first, byHand.contains(first));
+              });
+    }
+    show(label);
     if (another && judgement.unit().label().text().isBlank()) {
       Focus.give(name, name::selectAll);
     }
@@ -291,24 +302,17 @@ public final class LabelStage extends StackPane {
     }
     checks.getChildren().add(Words.of("heading", "The label against itself"));
     for (LabelCheck.Finding finding : findings) {
-      GridPane grid = new GridPane();
-      ColumnConstraints mark = new ColumnConstraints();
-      mark.setMinWidth(20);
-      ColumnConstraints left = new ColumnConstraints();
-      left.setPercentWidth(44);
-      ColumnConstraints right = new ColumnConstraints();
-      right.setHgrow(Priority.ALWAYS);
-      grid.getColumnConstraints().addAll(mark, left, right);
-      grid.setHgap(6);
-      grid.addRow(
-          0,
-          dot("dot-" + finding.outcome().name().toLowerCase(Locale.ROOT)),
-          Words.of("check-sum", finding.statement()),
-          Words.of(
-              "quiet",
-              finding.outcome() == LabelCheck.Outcome.CONTRADICTS
-                  ? "contradicts itself: " + finding.remark()
-                  : finding.remark()));
+      VBox words =
+          new VBox(
+              Words.of("check-sum", finding.statement()),
+              Words.of(
+                  "quiet",
+                  finding.outcome() == LabelCheck.Outcome.CONTRADICTS
+                      ? "contradicts itself: " + finding.remark()
+                      : finding.remark()));
+      HBox.setHgrow(words, Priority.ALWAYS);
+      HBox grid = new HBox(dot("dot-" + finding.outcome().name().toLowerCase(Locale.ROOT)), words);
+      grid.setSpacing(10);
       grid.getStyleClass().addAll("row", "check-row");
       grid.setAccessibleText(finding.outcome().words());
       checks.getChildren().add(grid);

@@ -13,10 +13,11 @@ final class SeamHead extends Region {
 
   SeamHead() {
     for (int percent : SeamScale.TICKS) {
+      boolean last = percent == SeamScale.TICKS.get(SeamScale.TICKS.size() - 1);
       Label label =
           percent == 100
               ? Words.line("seam-label-claim", "claim")
-              : Words.line("seam-label", percent + " %");
+              : Words.line("seam-label", percent + (last ? " %" : ""));
       labels.add(label);
     }
     getChildren().addAll(labels);
