@@ -59,6 +59,11 @@ final class LabelLexer {
       return !Double.isNaN(high);
     }
 
+    /** The same figures counted in another unit. */
+    Measure scaled(double factor) {
+      return new Measure(sign, low * factor, high * factor, mark, milli, alternating, start, end);
+    }
+
     double most() {
       return isRange() ? high : low;
     }

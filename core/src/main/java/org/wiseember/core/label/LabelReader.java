@@ -400,7 +400,7 @@ public final class LabelReader {
     private void time(Measure m, String pre, String piece) {
       if (LabelWords.has(piece, Aspect.SWITCH_OVER)
           || (m.milli() && LabelWords.has(lower, Aspect.SWITCH_OVER))) {
-        add(limited(Subject.SWITCH_OVER, m, pre, 1000));
+        claim(Subject.SWITCH_OVER, m.scaled(1000), pre);
         return;
       }
       Optional<Subject> held =
@@ -424,9 +424,9 @@ public final class LabelReader {
         return;
       }
       if (m.milli() && !charging) {
-        add(limited(Subject.SWITCH_OVER, m, pre, 1000));
+        claim(Subject.SWITCH_OVER, m.scaled(1000), pre);
       } else if (charging || !Double.isNaN(toPercent)) {
-        add(limited(Subject.CHARGE_TIME, m, pre, 1.0 / 3600));
+        claim(Subject.CHARGE_TIME, m.scaled(1.0 / 3600), pre);
       }
     }
 
@@ -441,15 +441,19 @@ public final class LabelReader {
       boolean charge = LabelWords.has(piece, Aspect.CHARGE_HEAT);
       Subject subject =
           charge && !discharge ? Subject.CHARGING_TEMPERATURE : Subject.OPERATING_TEMPERATURE;
-      add(
-          new Claim(
-              subject,
-              Direction.STATED,
-              Math.min(m.low(), m.high()),
-              Math.max(m.low(), m.high()),
-              "",
-              List.of(),
-              printed));
+      add(range(subject, Direction.STATED, m));
+    }
+
+    /** A claim of both ends of a printed range, whichever way round they stand. */
+    private Claim range(Subject subject, Direction direction, Measure m) {
+      return new Claim(
+          subject,
+          direction,
+          Math.min(m.low(), m.high()),
+          Math.max(m.low(), m.high()),
+          "",
+          List.of(),
+          printed);
     }
 
     /** A window such as a solar port's: a range, or only its upper end. */
@@ -458,15 +462,7 @@ public final class LabelReader {
         return;
       }
       if (m.isRange()) {
-        add(
-            new Claim(
-                subject,
-                Direction.BAND,
-                Math.min(m.low(), m.high()),
-                Math.max(m.low(), m.high()),
-                "",
-                List.of(),
-                printed));
+        add(range(subject, Direction.BAND, m));
       } else {
         add(
             new Claim(
@@ -500,15 +496,7 @@ public final class LabelReader {
         return;
       }
       if (m.isRange()) {
-        add(
-            new Claim(
-                subject,
-                Direction.BAND,
-                Math.min(m.low(), m.high()),
-                Math.max(m.low(), m.high()),
-                "",
-                List.of(),
-                printed));
+        add(range(subject, Direction.BAND, m));
         return;
       }
       add(
@@ -556,18 +544,18 @@ public final class LabelReader {
         add(new Claim(subject, Direction.STATED, m.low(), Double.NaN, "", List.of(), printed));
         return;
       }
-      add(limited(subject, m, pre, 1));
+      add(limited(subject, m, pre));
     }
 
     /** A claim with one limit: the sign or words decide the side, else the subject's usual one. */
-    private Claim limited(Subject subject, Measure m, String pre, double factor) {
+    private Claim limited(Subject subject, Measure m, String pre) {
       boolean least = subject.usualDirection() == Direction.AT_LEAST;
       if (m.sign().equals("<") || LESS.matcher(pre).find()) {
         least = false;
       } else if (m.sign().equals(">") || MORE.matcher(pre).find()) {
         least = true;
       }
-      double limit = (least && m.isRange() ? m.low() : m.most()) * factor;
+      double limit = least && m.isRange() ? m.low() : m.most();
       return least ? Claim.atLeast(subject, limit, printed) : Claim.atMost(subject, limit, printed);
     }
 

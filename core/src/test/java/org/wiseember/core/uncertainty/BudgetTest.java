@@ -34,6 +34,19 @@ public class BudgetTest {
     assertEquals(Budget.coverageFactor(0.95, Double.POSITIVE_INFINITY), 1.96, 0.001);
   }
 
+  /** The coverage factors against a second library. */
+  @Test
+  public void coverageFactorsOfAnotherLibrary() {
+    for (int nu : new int[] {1, 2, 3, 7, 16, 50, 200}) {
+      double other =
+          new org.apache.commons.math3.distribution.TDistribution(nu)
+              .inverseCumulativeProbability(0.975);
+      assertEquals(Budget.coverageFactor(0.95, nu), other, 1e-6 * other, "ν = " + nu);
+      // GUM G.4.1: ν_eff between two whole numbers is taken as the lower.
+      assertEquals(Budget.coverageFactor(0.95, nu + 0.9), other, 1e-6 * other);
+    }
+  }
+
   /** GUM 4.3.7: limits ± a, all equally likely, give u = a ÷ √3. */
   @Test
   public void rectangularLimits() {
