@@ -1,0 +1,228 @@
+package org.wiseember.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.core.label.Subject;
+import org.wiseember.desktop.app.StageName;
+import org.wiseember.desktop.look.ChartPane;
+import org.wiseember.trial.DemoWorkbook;
+import org.wiseember.workbook.Run;
+
+/** What one does in each stage, in a real window. */
+public class StagesTest {
+  private Path folder;
+  private Path file;
+  private OpenWindow window;
+
+  @BeforeMethod
+  public void open() throws Exception {
+    folder = Files.createTempDirectory("ember-stages");
+    file = folder.resolve("demo.ember");
+    DemoWorkbook.create(file);
+    window = OpenWindow.on(file);
+    window.until(() -> window.desk().chosen().get() != null);
+  }
+
+  @AfterMethod(alwaysRun = true)
+  public void close() {
+    window.close();
+  }
+
+  private void go(StageName stage) {
+    OpenWindow.onFx(
+        () -> {
+          window.desk().stage().set(stage);
+          return null;
+        });
+    window.settle();
+  }
+
+  private <T extends Node> T find(Class<T> kind, String selector) {
+    window.until(() -> window.scene().lookup(selector) != null);
+    return kind.cast(OpenWindow.onFx(() -> window.scene().lookup(selector)));
+  }
+
+  private boolean shows(String words) {
+    return window.scene().getRoot().lookupAll(".label").stream()
+        .anyMatch(n -> n instanceof Label l && l.isVisible() && l.getText().contains(words));
+  }
+
+  private Button button(String words) {
+    return OpenWindow.onFx(
+        () ->
+            window.scene().getRoot().lookupAll(".button").stream()
+                .filter(n -> n instanceof Button b && b.isVisible() && b.getText().equals(words))
+                .map(Button.class::cast)
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no button " + words)));
+  }
+
+  private Optional<Double> capacity() {
+    return window.desk().chosen().get().unit().label().ratedWattHours();
+  }
+
+  @Test
+  public void aNegativeCapacityIsOneSentenceAndTheRestIsKept() {
+    go(StageName.LABEL);
+    TextArea area = find(TextArea.class, "#label-text");
+    window.robot().clickOn(area);
+    window.robot().push(KeyCode.CONTROL, KeyCode.A);
+    window.robot().write("Capacity -1075 Wh");
+    window.robot().push(KeyCode.ENTER);
+    window.robot().write("Surge 2400 W");
+    window.until(() -> shows("Line 1, “-1075 Wh”: capacity cannot be negative. Check the sign."));
+    window.until(() -> capacity().isEmpty());
+    window.until(
+        () -> window.desk().chosen().get().unit().label().claim(Subject.SURGE).isPresent());
+  }
+
+  @Test
+  public void aClaimIsMendedByHandAndGoesBackToThePrint() {
+    go(StageName.LABEL);
+    TextField figure = find(TextField.class, "#claim-panel .text-field");
+    window.robot().clickOn(figure);
+    window.robot().push(KeyCode.CONTROL, KeyCode.A);
+    window.robot().write("-4");
+    window.robot().push(KeyCode.ENTER);
+    window.until(() -> shows("Capacity cannot be negative. Check the sign."));
+    assertEquals(capacity(), Optional.of(1075.0));
+    window.robot().push(KeyCode.CONTROL, KeyCode.A);
+    window.robot().write("1000");
+    window.robot().push(KeyCode.ENTER);
+    window.until(() -> capacity().equals(Optional.of(1000.0)));
+    OpenWindow.onFx(
+        () -> {
+          button("Back to the print").fire();
+          return null;
+        });
+    window.until(() -> capacity().equals(Optional.of(1075.0)));
+  }
+
+  @Test
+  public void anEmptyShelfOffersTheFirstUnit() throws Exception {
+    window.close();
+    window = OpenWindow.on(folder.resolve("empty.ember"));
+    window.until(() -> shows("An empty shelf"));
+    window.robot().clickOn(button("Add a unit"));
+    window.until(() -> window.desk().shelf().size() == 1);
+    TextField name = find(TextField.class, "#unit-name");
+    window.until(name::isFocused);
+    go(StageName.BENCH);
+    window.until(() -> shows("A drain needs to know how much the unit claims to hold."));
+    go(StageName.EVIDENCE);
+    window.until(() -> shows("Run a drain on the bench first."));
+  }
+
+  @Test
+  public void aSecondWindowReadsOnlyAndSaysWhoWrites() throws Exception {
+    try (OpenWindow second = OpenWindow.on(file)) {
+      second.until(() -> second.desk().said().get().startsWith("Open for reading only"));
+      assertTrue(second.desk().readOnly());
+      OpenWindow.onFx(
+          () -> {
+            second.desk().startDrain();
+            return null;
+          });
+      second.settle();
+      assertEquals(second.desk().live().get(), null);
+      assertEquals(second.desk().shelf().size(), 5);
+    }
+  }
+
+  @Test
+  public void theBenchStopsOnlyWhenHeld() {
+    OpenWindow.onFx(
+        () -> {
+          window.desk().setPace(Pace.TEN);
+          return null;
+        });
+    go(StageName.BENCH);
+    window.robot().clickOn(find(Button.class, "#start-drain"));
+    window.until(
+        () ->
+            window.desk().live().get() != null
+                && window.desk().live().get().view().get() != null
+                && window.desk().live().get().view().get().frames() > 5);
+    Button stop = find(Button.class, "#hold-to-stop");
+    window.robot().clickOn(stop);
+    window.settle();
+    assertTrue(OpenWindow.onFx(() -> window.desk().live().get().going()), "a click is no hold");
+    window.robot().moveTo(stop).press(MouseButton.PRIMARY);
+    window.until(() -> !window.desk().live().get().going());
+    window.robot().release(MouseButton.PRIMARY);
+    window.until(
+        () ->
+            window.desk().chosen().get().drains().stream()
+                .anyMatch(d -> d.run().state() == Run.State.STOPPED));
+    // What was measured before judges on: a stopped drain changes no verdict.
+    assertTrue(
+        window.desk().chosen().get().lines().stream()
+            .filter(l -> l.claim().subject() == Subject.CAPACITY)
+            .allMatch(l -> l.verdict().orElseThrow().measured().isPresent()));
+  }
+
+  @Test
+  public void onlyOneTestRunsAtATime() {
+    go(StageName.BENCH);
+    OpenWindow.onFx(
+        () -> {
+          window.desk().startDrain();
+          return null;
+        });
+    window.until(() -> window.desk().live().get() != null);
+    OpenWindow.onFx(
+        () -> {
+          window.desk().startDrain();
+          return null;
+        });
+    window.until(() -> window.desk().said().get().contains("One bench, one test"));
+    OpenWindow.onFx(
+        () -> {
+          window.desk().open(folder.resolve("other.ember"));
+          return null;
+        });
+    window.until(() -> window.desk().said().get().contains("A test is running"));
+    assertFalse(Files.exists(folder.resolve("other.ember")));
+  }
+
+  @Test
+  public void evidenceShowsTheTraceAndWhatWasNoticed() {
+    go(StageName.EVIDENCE);
+    window.until(() -> shows("Load steady at"));
+    window.until(() -> shows("The output dropped out"));
+    window.until(
+        () ->
+            window.scene().getRoot().lookupAll(".chart-pane").stream()
+                .anyMatch(n -> n instanceof ChartPane c && c.chart() != null));
+    for (String name : List.of("Delivered", "Yield", "Mean power", "Under load", "Readings")) {
+      assertTrue(OpenWindow.onFx(() -> shows(name)), name);
+    }
+  }
+
+  @Test
+  public void textGrowsAndTheLookTurnsByKeyAndButton() {
+    window.robot().push(KeyCode.CONTROL, KeyCode.EQUALS);
+    window.until(() -> window.desk().textScale().get() > 1.1);
+    window.robot().push(KeyCode.CONTROL, KeyCode.MINUS);
+    window.until(() -> window.desk().textScale().get() == 1);
+    window.robot().clickOn(find(Button.class, "#look"));
+    window.until(() -> window.desk().palette().get().dark());
+  }
+}
