@@ -6,6 +6,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -110,7 +111,8 @@ final class OpenWindow implements AutoCloseable {
       if (System.nanoTime() > end) {
         throw new AssertionError("waited half a minute in vain; the focus is on " + focused());
       }
-      Thread.onSpinWait();
+      // Asked again shortly: asking without a pause would crowd out what is waited for.
+      LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(4));
     }
   }
 

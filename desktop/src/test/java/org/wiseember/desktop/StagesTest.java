@@ -165,8 +165,11 @@ public class StagesTest {
     window.settle();
     assertTrue(OpenWindow.onFx(() -> window.desk().live().get().going()), "a click is no hold");
     window.robot().moveTo(stop).press(MouseButton.PRIMARY);
-    window.until(() -> !window.desk().live().get().going());
-    window.robot().release(MouseButton.PRIMARY);
+    try {
+      window.until(() -> !window.desk().live().get().going());
+    } finally {
+      window.robot().release(MouseButton.PRIMARY);
+    }
     window.until(
         () ->
             window.desk().chosen().get().drains().stream()
