@@ -316,7 +316,7 @@ public final class BenchStage extends StackPane {
     clock.setText(Figures.clock(view.latest().seconds()));
     samples.setText(
         view.unsaved().isEmpty()
-            ? Figures.plain((double) view.frames()) + " readings a channel, no gaps, all on disk."
+            ? Figures.plain((double) view.frames()) + " readings a channel, all on disk."
             : view.unsaved());
     noticed.getChildren().clear();
     noticed.getChildren().add(Words.of("heading", "Noticed while running"));
