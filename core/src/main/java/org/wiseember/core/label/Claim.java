@@ -1,5 +1,6 @@
 package org.wiseember.core.label;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -50,6 +51,18 @@ public record Claim(
 
   public static Claim atMost(Subject subject, double limit, String printedAs) {
     return new Claim(subject, Direction.AT_MOST, Double.NaN, limit, "", List.of(), printedAs);
+  }
+
+  /** The same claim tied to one more condition. */
+  public Claim under(Condition condition) {
+    List<Condition> more = new ArrayList<>(conditions);
+    more.add(condition);
+    return new Claim(subject, direction, low, high, word, more, printedAs);
+  }
+
+  /** The same claim about another subject of the same unit. */
+  public Claim about(Subject other) {
+    return new Claim(other, direction, low, high, word, conditions, printedAs);
   }
 
   /** The one limit of an at-least or at-most claim, the middle of a band, the stated figure. */

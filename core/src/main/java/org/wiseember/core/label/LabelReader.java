@@ -636,31 +636,11 @@ public final class LabelReader {
     }
 
     private void attachTo(Claim claim, Condition condition) {
-      List<Condition> more = new ArrayList<>(claim.conditions());
-      more.add(condition);
-      claims.set(
-          claims.indexOf(claim),
-          new Claim(
-              claim.subject(),
-              claim.direction(),
-              claim.low(),
-              claim.high(),
-              claim.word(),
-              more,
-              claim.printedAs()));
+      claims.set(claims.indexOf(claim), claim.under(condition));
     }
 
     private void retitle(Claim claim, Subject subject) {
-      claims.set(
-          claims.indexOf(claim),
-          new Claim(
-              subject,
-              claim.direction(),
-              claim.low(),
-              claim.high(),
-              claim.word(),
-              claim.conditions(),
-              claim.printedAs()));
+      claims.set(claims.indexOf(claim), claim.about(subject));
     }
 
     private boolean has(Subject subject) {
