@@ -2,6 +2,7 @@ package org.wiseember.bench.instrument;
 
 import java.util.List;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
 
 /**
  * A bench: instruments read together, a load one can switch, and a clock. Used by one thread at a
@@ -13,6 +14,24 @@ public interface Bench {
 
   /** The channels of every frame, in a fixed order. */
   List<Channel> channels();
+
+  /** Whether its clock is simulated and may run at any speed; a real bench keeps real time. */
+  boolean simulated();
+
+  /** How each instrument does, in the order of {@link #instruments()}. */
+  default List<Health> health() {
+    return instruments().stream().map(i -> Health.ALIVE).toList();
+  }
+
+  /** What the unit shows beside its figures, such as an error code; empty for nothing. */
+  default String unitShows() {
+    return "";
+  }
+
+  /** Whether the load obeys {@link #load}; where not, a person switches it. */
+  default boolean loadObeys() {
+    return true;
+  }
 
   /** Switches the load on or off. */
   void load(boolean on);

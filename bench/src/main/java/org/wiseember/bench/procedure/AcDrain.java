@@ -5,9 +5,10 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.bench.instrument.Frame;
+import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
 
 /**
  * Drains a full unit through its AC outlet until the output drops out.
@@ -28,6 +29,10 @@ public final class AcDrain implements Procedure {
   static final double DEAD_SHARE = 0.10;
   static final int DEAD_FRAMES = 3;
   static final double PAUSE_LIMIT = 1800;
+  static final double SILENCE_SAID = 60;
+  static final double SILENCE_LIMIT = 1800;
+  private static final double FULL_DISPLAY = 99;
+  private static final double ZERO_TOTAL = 0.5;
   static final double WIND_DOWN_SECONDS = 120;
   static final double LONGEST = 48 * 3600.0;
   private static final double HOT_CASE = 60;
@@ -40,6 +45,12 @@ public final class AcDrain implements Procedure {
   private int deadFrames;
   private double pausedSince = Double.NaN;
   private boolean hotSaid;
+  private boolean pauseSaid;
+  private boolean startChecked;
+  private boolean deadSaid;
+  private boolean everAlive;
+  private double silentSince = Double.NaN;
+  private boolean silenceSaid;
   private String ending;
 
   /**
@@ -72,8 +83,10 @@ public final class AcDrain implements Procedure {
     noticeHeat(frame, out);
     switch (phase) {
       case BASELINE -> {
-        if (now >= BASELINE_SECONDS) {
-          enter(Phase.SETTLING, now);
+        checkStart(frame, out);
+        if (now - phaseSince >= BASELINE_SECONDS && outputAlive(frame, out)) {
+          boolean byHand = !frame.channels().contains(Channel.AC_POWER);
+          enter(byHand ? Phase.MEASURING : Phase.SETTLING, now);
         }
       }
       case SETTLING -> {
@@ -142,11 +155,13 @@ public final class AcDrain implements Procedure {
   /** Looks for the cut-off; a load that only paused is waited for. */
   private boolean endsHere(Frame frame, double watts, List<Notice> out) {
     double now = frame.seconds();
-    if (Double.isNaN(watts) || watts > DEAD_SHARE * steadyWatts) {
+    if (Double.isNaN(watts)) {
+      return silent(frame, out);
+    }
+    silentSince = Double.NaN;
+    if (watts > DEAD_SHARE * steadyWatts) {
       deadFrames = 0;
-      if (!Double.isNaN(pausedSince) && !Double.isNaN(watts)) {
-        pausedSince = Double.NaN;
-      }
+      pausedSince = Double.NaN;
       return false;
     }
     if (phase == Phase.SETTLING && steadyWatts == 0) {
@@ -169,6 +184,10 @@ public final class AcDrain implements Procedure {
     }
     if (Double.isNaN(pausedSince)) {
       pausedSince = now;
+      if (pauseSaid) {
+        return false;
+      }
+      pauseSaid = true;
       out.add(
           new Notice(
               now,
@@ -179,6 +198,75 @@ public final class AcDrain implements Procedure {
       ending = "The load stayed off for half an hour with the output alive.";
       enter(Phase.WINDING_DOWN, now);
       return true;
+    }
+    return false;
+  }
+
+  /** What can be checked about the start by looking at the meters. */
+  private void checkStart(Frame frame, List<Notice> out) {
+    if (startChecked) {
+      return;
+    }
+    startChecked = true;
+    double total = frame.value(Channel.AC_ENERGY);
+    if (total > ZERO_TOTAL) {
+      out.add(
+          new Notice(
+              frame.seconds(),
+              "not-zeroed",
+              "The meter's total stands at "
+                  + Figures.plain(total)
+                  + " Wh at the start; energy is counted from there."));
+    }
+    double charge = frame.value(Channel.DISPLAY_CHARGE);
+    if (charge < FULL_DISPLAY) {
+      out.add(
+          new Notice(
+              frame.seconds(),
+              "not-full",
+              "The display shows "
+                  + Figures.plain(charge)
+                  + " % at the start. Capacity needs a full unit; charge it first, or take the"
+                  + " figure for what it is."));
+    }
+  }
+
+  /** A dead outlet is waited for: its volts have to come before the load goes on. */
+  private boolean outputAlive(Frame frame, List<Notice> out) {
+    double volts = frame.value(Channel.AC_VOLTAGE);
+    everAlive |= !(volts < nominalVolts / 2);
+    if (!everAlive && !deadSaid) {
+      deadSaid = true;
+      out.add(
+          new Notice(
+              frame.seconds(),
+              "no-output",
+              "There are no volts at the outlet. Switch the unit's AC output on; the drain starts"
+                  + " when they come."));
+    }
+    return everAlive;
+  }
+
+  /** The meter says nothing: it may be lost, or it died with the output it hangs on. */
+  private boolean silent(Frame frame, List<Notice> out) {
+    if (!frame.channels().contains(Channel.AC_POWER)) {
+      return false;
+    }
+    double now = frame.seconds();
+    if (Double.isNaN(silentSince)) {
+      silentSince = now;
+    } else if (now - silentSince > SILENCE_LIMIT) {
+      ending = "The meter was silent for half an hour; the last reading may be the cut-off.";
+      enter(Phase.WINDING_DOWN, now);
+      return true;
+    } else if (now - silentSince > SILENCE_SAID && !silenceSaid) {
+      silenceSaid = true;
+      out.add(
+          new Notice(
+              now,
+              "silent",
+              "The power meter is silent. If the unit shut off and took the meter with it, say that"
+                  + " the output dropped out; if not, mend the connection and the drain goes on."));
     }
     return false;
   }
@@ -207,6 +295,14 @@ public final class AcDrain implements Procedure {
     if (!phase.over()) {
       ending = "Stopped by hand.";
       phase = Phase.STOPPED;
+    }
+  }
+
+  @Override
+  public void finish(String why) {
+    if (!phase.over()) {
+      ending = why;
+      phase = Phase.DONE;
     }
   }
 

@@ -2,7 +2,8 @@ package org.wiseember.bench.procedure;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.bench.instrument.Frame;
+import org.wiseember.core.notice.Notice;
+import org.wiseember.core.trace.Frame;
 
 /** A test while it runs. Not safe for several threads. */
 public interface Procedure {
@@ -23,6 +24,14 @@ public interface Procedure {
 
   /** Ends the test early; the readings so far stay. */
   void stop();
+
+  /**
+   * Ends the test because a person saw its end, as when the output dropped out and nothing tells
+   * the program.
+   *
+   * @param why one sentence
+   */
+  void finish(String why);
 
   /** Why it ended, one sentence; empty while it runs. */
   Optional<String> ending();

@@ -1,8 +1,8 @@
 package org.wiseember.bench.run;
 
-import org.wiseember.bench.instrument.Frame;
-import org.wiseember.bench.procedure.Notice;
 import org.wiseember.bench.procedure.Phase;
+import org.wiseember.core.notice.Notice;
+import org.wiseember.core.trace.Frame;
 
 /** Keeps what a run reads. Called from the run's own thread only. */
 public interface Recorder {

@@ -1,9 +1,10 @@
 package org.wiseember.bench.run;
 
 import java.util.List;
-import org.wiseember.bench.instrument.Frame;
-import org.wiseember.bench.procedure.Notice;
+import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.procedure.Phase;
+import org.wiseember.core.notice.Notice;
+import org.wiseember.core.trace.Frame;
 
 /**
  * A run at one moment, for whoever watches.
@@ -16,6 +17,8 @@ import org.wiseember.bench.procedure.Phase;
  * @param celsius the case temperature so far, thinned
  * @param display the display's charge so far, thinned
  * @param notices all so far
+ * @param health how each instrument does, in the bench's order
+ * @param unitShows what the unit shows beside its figures, such as an error code
  * @param unsaved why the newest frames are not on disk yet; empty when they are
  */
 public record RunView(
@@ -28,4 +31,6 @@ public record RunView(
     Thinned celsius,
     Thinned display,
     List<Notice> notices,
+    List<Health> health,
+    String unitShows,
     String unsaved) {}

@@ -9,10 +9,14 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
 import org.wiseember.bench.instrument.Bench;
-import org.wiseember.bench.instrument.Frame;
-import org.wiseember.bench.procedure.Notice;
+import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.core.notice.Notice;
+import org.wiseember.core.notice.Watcher;
+import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
+import org.wiseember.core.trace.Series;
 
 /**
  * Runs one procedure on one bench in a thread of its own. Frames go to the recorder as they come
@@ -28,7 +32,8 @@ public final class Runner {
   private final Procedure procedure;
   private final Recorder recorder;
   private final Consumer<RunView> watcher;
-  private final Queue<String> marks = new ConcurrentLinkedQueue<>();
+  private final List<Watcher> watchers;
+  private final Queue<Remark> remarks = new ConcurrentLinkedQueue<>();
   private final CountDownLatch over = new CountDownLatch(1);
   private final Thinner power = new Thinner();
   private final Thinner celsius = new Thinner();
@@ -36,17 +41,32 @@ public final class Runner {
   private final List<Notice> notices = new ArrayList<>();
   private volatile Pace pace;
   private volatile boolean stopWanted;
+  private volatile String finishWanted;
+  private List<Health> health;
   private Frame last;
   private double delivered;
   private double loadedSince = Double.NaN;
   private long frames;
   private String unsaved = "";
+  private boolean resumed;
+
+  private record Remark(String code, String words) {}
 
   /**
+   * Sets a run up; nothing moves yet.
+   *
+   * @param watchers that look at every frame beside the procedure
    * @param watcher called from the run's thread; must not block
    */
   public Runner(
-      Bench bench, Procedure procedure, Recorder recorder, Pace pace, Consumer<RunView> watcher) {
+      Bench bench,
+      Procedure procedure,
+      List<Watcher> watchers,
+      Recorder recorder,
+      Pace pace,
+      Consumer<RunView> watcher) {
+    this.watchers = List.copyOf(watchers);
+    this.health = bench.health();
     this.bench = bench;
     this.procedure = procedure;
     this.recorder = recorder;
@@ -74,14 +94,54 @@ public final class Runner {
     return pace;
   }
 
+  /**
+   * Takes up a run that was cut short: everything it had read goes through the procedure and the
+   * watchers again, so that they stand where they stood. A simulated bench is wound forward beside
+   * it. Call before {@link #start()}.
+   *
+   * @param frames read before, oldest first
+   * @param noticed what was noticed then
+   */
+  public void catchUp(Iterable<Frame> frames, List<Notice> noticed) {
+    for (Frame frame : frames) {
+      if (bench.simulated()) {
+        bench.load(procedure.loadWanted());
+        bench.advance(FRAME_SECONDS);
+      }
+      procedure.take(frame);
+      watchers.forEach(w -> w.take(frame));
+      keepSums(frame);
+    }
+    notices.addAll(noticed);
+    resumed = true;
+  }
+
   /** Marks this moment with a few words. */
   public void mark(String words) {
-    marks.add(words);
+    remark("mark", words);
+  }
+
+  /**
+   * Keeps something a person said about this moment.
+   *
+   * @param code {@code mark}, {@code note}, {@code error-code}, {@code photo}, {@code typed}
+   */
+  public void remark(String code, String words) {
+    remarks.add(new Remark(code, words));
   }
 
   /** Ends the run early; what was read stays. */
   public void stop() {
     stopWanted = true;
+  }
+
+  /**
+   * Ends the run because a person saw its end.
+   *
+   * @param why one sentence
+   */
+  public void finish(String why) {
+    finishWanted = why;
   }
 
   public boolean isOver() {
@@ -108,12 +168,19 @@ public final class Runner {
     long due = flushed;
     int unflushed = 0;
     while (!procedure.phase().over()) {
+      if (finishWanted != null) {
+        procedure.finish(finishWanted);
+        break;
+      }
       if (stopWanted) {
         procedure.stop();
         break;
       }
       Pace now = pace;
-      if (now != Pace.FULL) {
+      if (!bench.simulated()) {
+        // A real bench keeps its own time: advancing it waits for the moment to read.
+        due = System.nanoTime();
+      } else if (now != Pace.FULL) {
         due += (long) (FRAME_SECONDS / now.factor() * 1e9);
         due = Math.max(due, System.nanoTime() - VIEW_NANOS);
         waitUntil(due, now);
@@ -134,6 +201,7 @@ public final class Runner {
         viewed = clock;
       }
     }
+    takeRemarks(last == null ? 0 : last.seconds());
     flush();
     recorder.end(procedure.phase(), procedure.ending().orElse(""));
     watcher.accept(view());
@@ -141,19 +209,48 @@ public final class Runner {
 
   private void waitUntil(long due, Pace at) {
     long left = due - System.nanoTime();
-    while (left > 0 && !stopWanted && pace == at) {
+    while (left > 0 && !stopWanted && finishWanted == null && pace == at) {
       LockSupport.parkNanos(Math.min(left, TimeUnit.MILLISECONDS.toNanos(50)));
       left = due - System.nanoTime();
     }
   }
 
   private void take(Frame frame) {
+    if (resumed) {
+      resumed = false;
+      double hole = last == null ? 0 : frame.seconds() - last.seconds();
+      keep(
+          new Notice(
+              frame.seconds(),
+              "resumed",
+              hole > 2
+                  ? "Taken up again after " + Figures.duration(hole) + " without readings."
+                  : "Taken up again where it stood."));
+    }
     recorder.append(frame);
+    keepSums(frame);
+    for (Notice notice : procedure.take(frame)) {
+      keep(notice);
+    }
+    for (Watcher watch : watchers) {
+      for (Notice notice : watch.take(frame)) {
+        keep(notice);
+      }
+    }
+    noticeHealth(frame.seconds());
+    takeRemarks(frame.seconds());
+  }
+
+  private void keepSums(Frame frame) {
     frames++;
     double watts = frame.value(Channel.AC_POWER);
     if (!Double.isNaN(watts)) {
-      if (last != null && !Double.isNaN(last.value(Channel.AC_POWER))) {
-        double hours = (frame.seconds() - last.seconds()) / 3600;
+      double seconds = last == null ? 0 : frame.seconds() - last.seconds();
+      // A longer hole is a gap; what it is worth is worked out openly by the finding, not here.
+      if (last != null
+          && seconds <= Series.GAP_SECONDS
+          && !Double.isNaN(last.value(Channel.AC_POWER))) {
+        double hours = seconds / 3600;
         delivered += hours * (watts + last.value(Channel.AC_POWER)) / 2;
       }
       if (watts > 0 && Double.isNaN(loadedSince)) {
@@ -164,11 +261,34 @@ public final class Runner {
     power.add(frame.seconds(), watts);
     celsius.add(frame.seconds(), frame.value(Channel.CASE_TEMPERATURE));
     display.add(frame.seconds(), frame.value(Channel.DISPLAY_CHARGE));
-    for (Notice notice : procedure.take(frame)) {
-      keep(notice);
+  }
+
+  /** An instrument that was there and is not, or is back, is said once. */
+  private void noticeHealth(double now) {
+    List<Health> before = health;
+    health = bench.health();
+    for (int i = 0; i < health.size() && i < before.size(); i++) {
+      Health.State was = before.get(i).state();
+      Health.State is = health.get(i).state();
+      String name = bench.instruments().get(i).name();
+      if (is == Health.State.LOST && was != Health.State.LOST) {
+        keep(
+            new Notice(
+                now,
+                "lost",
+                name
+                    + " is lost: "
+                    + health.get(i).words()
+                    + " Its readings are missing until it is back; it is tried again by itself."));
+      } else if (is == Health.State.ALIVE && was == Health.State.LOST) {
+        keep(new Notice(now, "back", name + " is back."));
+      }
     }
-    for (String words = marks.poll(); words != null; words = marks.poll()) {
-      keep(new Notice(frame.seconds(), "mark", words));
+  }
+
+  private void takeRemarks(double now) {
+    for (Remark remark = remarks.poll(); remark != null; remark = remarks.poll()) {
+      keep(new Notice(now, remark.code(), remark.words()));
     }
   }
 
@@ -193,6 +313,8 @@ public final class Runner {
         celsius.view(),
         display.view(),
         List.copyOf(notices),
+        health,
+        bench.unitShows(),
         unsaved);
   }
 }

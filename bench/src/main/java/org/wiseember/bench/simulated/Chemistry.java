@@ -7,20 +7,24 @@ package org.wiseember.bench.simulated;
 public enum Chemistry {
   LFP(
       2.60,
+      3.60,
       new double[] {0, .02, .05, .10, .20, .30, .40, .50, .60, .70, .80, .90, .97, 1},
       new double[] {
         2.50, 2.92, 3.06, 3.18, 3.235, 3.265, 3.285, 3.295, 3.305, 3.32, 3.33, 3.34, 3.36, 3.45
       }),
   NMC(
       3.00,
+      4.20,
       new double[] {0, .05, .10, .20, .30, .40, .50, .60, .70, .80, .90, 1},
       new double[] {3.00, 3.30, 3.42, 3.53, 3.60, 3.65, 3.71, 3.79, 3.88, 3.97, 4.07, 4.18}),
   LEAD_ACID(
       1.75,
+      2.40,
       new double[] {0, .10, .20, .30, .40, .50, .60, .70, .80, .90, 1},
       new double[] {1.93, 1.955, 1.975, 1.99, 2.005, 2.02, 2.04, 2.06, 2.08, 2.10, 2.125});
 
   private final double cutOffVolts;
+  private final double fullVolts;
 
   @SuppressWarnings("ImmutableEnumChecker") // never handed out
   private final double[] charge;
@@ -28,8 +32,9 @@ public enum Chemistry {
   @SuppressWarnings("ImmutableEnumChecker") // never handed out
   private final double[] volts;
 
-  Chemistry(double cutOffVolts, double[] charge, double[] volts) {
+  Chemistry(double cutOffVolts, double fullVolts, double[] charge, double[] volts) {
     this.cutOffVolts = cutOffVolts;
+    this.fullVolts = fullVolts;
     this.charge = charge;
     this.volts = volts;
   }
@@ -37,6 +42,11 @@ public enum Chemistry {
   /** Volts of a cell under load at which the management stops, V. */
   public double cutOffVolts() {
     return cutOffVolts;
+  }
+
+  /** Volts of a cell at which charging goes over to constant volts, V. */
+  public double fullVolts() {
+    return fullVolts;
   }
 
   /**

@@ -1,8 +1,8 @@
 package org.wiseember.bench.simulated;
 
 /**
- * A battery pack: open-circuit volts by charge, resistance, two relaxation times, and an account of
- * where its energy went.
+ * A battery pack: open-circuit volts by charge, resistance by charge and temperature, two
+ * relaxation times, its own warmth, and an account of where its energy went.
  */
 final class Pack {
   /** Relaxation: share of the ohmic resistance and time constant, s, of the two poles. */
@@ -10,18 +10,41 @@ final class Pack {
 
   private static final double[] POLE_SECONDS = {20, 600};
 
-  private final UnitDesign design;
+  /** Heat flows to the case with this time constant, s. */
+  private static final double TO_CASE_SECONDS = 1500;
+
+  private final PackDesign design;
   private final double[] poleVolts = new double[2];
   private double charge;
+  private double celsius;
   private double lossWattHours;
 
-  Pack(UnitDesign design, double stateOfCharge) {
+  Pack(PackDesign design, double stateOfCharge, double celsius) {
     this.design = design;
     this.charge = stateOfCharge * design.ampHours();
+    this.celsius = celsius;
   }
 
   double stateOfCharge() {
     return charge / design.ampHours();
+  }
+
+  /** State of charge of the weakest cell, whose capacity is smaller by the imbalance. */
+  double weakestCharge() {
+    return 1 - (1 - stateOfCharge()) / (1 - design.imbalance());
+  }
+
+  double celsius() {
+    return celsius;
+  }
+
+  /**
+   * Resistance now: it doubles by −5 °C and towards empty. Common practice, no published source.
+   */
+  double ohms() {
+    double cold = Math.exp((25 - Math.max(-20, Math.min(60, celsius))) / 43);
+    double empty = 1 + Math.max(0, 0.10 - stateOfCharge()) / 0.10;
+    return design.ohms() * cold * empty;
   }
 
   /** Energy between empty and now, Wh, as the open-circuit curve has it, and in the relaxation. */
@@ -51,25 +74,36 @@ final class Pack {
     return openCircuitVolts() - poleVolts[0] - poleVolts[1];
   }
 
-  /** Volts at the terminals when these watts are drawn; 0 where the pack cannot give them. */
+  /**
+   * Volts at the terminals when these watts are drawn, negative watts charging; 0 where the pack
+   * cannot give them.
+   */
   double voltsAt(double watts) {
     double source = restVolts();
-    double root = source * source - 4 * design.ohms() * watts;
+    double root = source * source - 4 * ohms() * watts;
     return root < 0 ? 0 : (source + Math.sqrt(root)) / 2;
+  }
+
+  /** Most watts it takes before its volts pass their limit; 0 when it is full. */
+  double mostChargeWatts() {
+    double limit = design.chemistry().fullVolts() * design.seriesCells();
+    double room = Math.max(0, limit - restVolts());
+    return stateOfCharge() >= 1 ? 0 : limit * room / ohms();
   }
 
   /**
    * Draws constant power for a short time.
    *
-   * @param watts at the terminals
+   * @param watts at the terminals; negative charges
    * @param seconds short against the relaxation times
-   * @return energy that left the terminals, Wh
+   * @param caseCelsius to which its heat flows
+   * @return energy that left the terminals, Wh; negative where it came in
    */
-  double draw(double watts, double seconds) {
+  double draw(double watts, double seconds, double caseCelsius) {
     double volts = voltsAt(watts);
     double amps = volts > 0 ? watts / volts : 0;
     double hours = seconds / 3600;
-    double loss = amps * amps * design.ohms() * hours;
+    double loss = amps * amps * ohms() * hours;
     for (int k = 0; k < 2; k++) {
       double ohms = design.ohms() * POLE_SHARE[k];
       double tau = POLE_SECONDS[k];
@@ -83,11 +117,16 @@ final class Pack {
     }
     charge -= amps * hours;
     lossWattHours += loss;
+    celsius += loss / design.wattHoursPerKelvin();
+    celsius += (caseCelsius - celsius) * (1 - Math.exp(-seconds / TO_CASE_SECONDS));
     return volts * amps * hours;
   }
 
-  boolean mustCutOff(double watts) {
-    double cellVolts = voltsAt(watts) / design.seriesCells();
-    return stateOfCharge() <= design.reserve() || cellVolts < design.chemistry().cutOffVolts();
+  /** Volts of the weakest cell when these watts are drawn. */
+  double weakestVolts(double watts) {
+    double volts = voltsAt(watts);
+    double mean = design.chemistry().openCircuitVolts(stateOfCharge());
+    double weakest = design.chemistry().openCircuitVolts(Math.max(0, weakestCharge()));
+    return volts / design.seriesCells() - (mean - weakest);
   }
 }

@@ -23,8 +23,13 @@ final class SimulatedMeter {
 
   /** What the display shows for a true value; zero is shown as zero. */
   double read(double truth) {
-    double shown = truth == 0 ? 0 : truth * gain + offset;
+    double shown = unrounded(truth);
     double step = meterClass.resolution();
     return step > 0 ? Math.rint(shown / step) * step : shown;
+  }
+
+  /** The same before the display rounds it, as a running total adds it up. */
+  double unrounded(double truth) {
+    return truth == 0 ? 0 : truth * gain + offset;
   }
 }

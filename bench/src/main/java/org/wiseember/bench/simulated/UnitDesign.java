@@ -3,51 +3,22 @@ package org.wiseember.bench.simulated;
 /**
  * What a simulated unit truly is, whatever its label says.
  *
- * @param chemistry of the cells
- * @param seriesCells cells in series
- * @param ampHours true capacity of the pack, Ah
- * @param ohms pack resistance, Ω
- * @param reserve share of charge the management keeps back, 0 to 0.5
- * @param ratedWatts inverter rating, W
- * @param acVolts output volts without load, V
- * @param hertz output frequency, Hz
- * @param droop output volts lost at full rating, share of acVolts
- * @param idleWatts inverter draw without load, W (p0)
- * @param linearLoss loss per watt out (p1)
- * @param squareLoss loss per watt out squared, 1/W (p2)
+ * @param pack battery
+ * @param inverter AC output
+ * @param charger inputs
+ * @param port 12 V output
+ * @param display what it shows of itself
  */
 public record UnitDesign(
-    Chemistry chemistry,
-    int seriesCells,
-    double ampHours,
-    double ohms,
-    double reserve,
-    double ratedWatts,
-    double acVolts,
-    double hertz,
-    double droop,
-    double idleWatts,
-    double linearLoss,
-    double squareLoss) {
-  public UnitDesign {
-    if (seriesCells < 1
-        || !(ampHours > 0)
-        || !(ohms > 0)
-        || !(reserve >= 0 && reserve <= 0.5)
-        || !(ratedWatts > 0)
-        || !(acVolts > 0)
-        || !(hertz > 0)
-        || !(droop >= 0 && droop < 0.5)
-        || !(idleWatts >= 0)
-        || !(linearLoss >= 0)
-        || !(squareLoss >= 0)) {
-      throw new IllegalArgumentException("a simulated unit needs sensible figures: " + ohms);
-    }
-  }
+    PackDesign pack,
+    InverterDesign inverter,
+    ChargerDesign charger,
+    PortDesign port,
+    DisplayDesign display) {
 
-  /** DC watts drawn for these AC watts, inverter losses in it. */
-  public double dcWatts(double acWatts) {
-    return acWatts + idleWatts + linearLoss * acWatts + squareLoss * acWatts * acWatts;
+  /** Output volts without load, V. */
+  public double acVolts() {
+    return inverter.acVolts();
   }
 
   /**
@@ -60,18 +31,68 @@ public record UnitDesign(
     int cells = ratedWattHours > 700 ? 16 : 8;
     double volts = chemistry.openCircuitVolts(0.5) * cells;
     double ampHours = ratedWattHours * share / (chemistry.storedWattHours(1) * cells);
+    double wallWatts = Math.min(0.8 * ratedWattHours, 1800);
     return new UnitDesign(
-        chemistry,
-        cells,
-        ampHours,
-        0.02 * volts * volts / ratedWatts,
-        0.02,
-        ratedWatts,
-        acVolts,
-        acVolts > 180 ? 50 : 60,
-        0.015,
-        0.008 * ratedWatts + 3,
-        0.055,
-        0.02 / ratedWatts);
+        new PackDesign(
+            chemistry,
+            cells,
+            ampHours,
+            0.02 * volts * volts / ratedWatts,
+            0.02,
+            0,
+            // About 7 kg a kWh at 1 000 J/(kg·K): common practice, no published source.
+            ratedWattHours * 0.002),
+        new InverterDesign(
+            ratedWatts,
+            acVolts,
+            acVolts > 180 ? 50 : 60,
+            0.015,
+            0.008 * ratedWatts + 3,
+            0.055,
+            0.02 / ratedWatts,
+            WaveShape.SINE,
+            OverloadDesign.usual(),
+            1.5,
+            0,
+            0),
+        new ChargerDesign(
+            wallWatts, 0.93, 11, 60, 12, Math.min(400, wallWatts), wallWatts, 0.88, 40, 0),
+        PortDesign.usual(),
+        DisplayDesign.usual());
+  }
+
+  public UnitDesign with(PackDesign other) {
+    return new UnitDesign(other, inverter, charger, port, display);
+  }
+
+  public UnitDesign with(InverterDesign other) {
+    return new UnitDesign(pack, other, charger, port, display);
+  }
+
+  public UnitDesign with(ChargerDesign other) {
+    return new UnitDesign(pack, inverter, other, port, display);
+  }
+
+  public UnitDesign with(DisplayDesign other) {
+    return new UnitDesign(pack, inverter, charger, port, other);
+  }
+
+  /** The same unit with another output wave. */
+  public UnitDesign with(WaveShape shape) {
+    InverterDesign i = inverter;
+    return with(
+        new InverterDesign(
+            i.ratedWatts(),
+            i.acVolts(),
+            i.hertz(),
+            i.droop(),
+            i.idleWatts(),
+            i.linearLoss(),
+            i.squareLoss(),
+            shape,
+            i.overload(),
+            i.fanWatts(),
+            i.ecoWatts(),
+            i.ecoSeconds()));
   }
 }

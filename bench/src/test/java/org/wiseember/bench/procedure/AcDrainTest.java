@@ -7,8 +7,9 @@ import static org.testng.Assert.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import org.testng.annotations.Test;
-import org.wiseember.bench.instrument.Frame;
+import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
 
 public class AcDrainTest {
   private static final List<Channel> CHANNELS =

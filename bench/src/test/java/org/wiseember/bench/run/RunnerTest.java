@@ -8,14 +8,14 @@ import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import org.testng.annotations.Test;
-import org.wiseember.bench.instrument.Frame;
 import org.wiseember.bench.procedure.AcDrain;
-import org.wiseember.bench.procedure.Notice;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.bench.simulated.UnitDesign;
+import org.wiseember.core.notice.Notice;
+import org.wiseember.core.trace.Frame;
 
 public class RunnerTest {
   /** Remembers everything, as a disk would. */
@@ -57,7 +57,7 @@ public class RunnerTest {
     Memory memory = new Memory();
     List<RunView> views = new ArrayList<>();
     SimulatedBench bench = bench();
-    new Runner(bench, new AcDrain(230), memory, Pace.FULL, views::add).runToEnd();
+    new Runner(bench, new AcDrain(230), List.of(), memory, Pace.FULL, views::add).runToEnd();
     assertEquals(memory.ended, Phase.DONE);
     for (int i = 1; i < memory.frames.size(); i++) {
       assertEquals(memory.frames.get(i).seconds() - memory.frames.get(i - 1).seconds(), 1.0, 1e-6);
@@ -75,7 +75,13 @@ public class RunnerTest {
     Memory memory = new Memory();
     CountDownLatch seen = new CountDownLatch(1);
     Runner runner =
-        new Runner(bench(), new AcDrain(230), memory, Pace.SIX_HUNDRED, view -> seen.countDown());
+        new Runner(
+            bench(),
+            new AcDrain(230),
+            List.of(),
+            memory,
+            Pace.SIX_HUNDRED,
+            view -> seen.countDown());
     runner.mark("before");
     runner.start();
     assertTrue(seen.await(10, TimeUnit.SECONDS));

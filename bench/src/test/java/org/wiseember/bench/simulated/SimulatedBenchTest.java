@@ -6,8 +6,8 @@ import static org.testng.Assert.assertTrue;
 import java.util.Arrays;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
-import org.wiseember.bench.instrument.Frame;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
 
 public class SimulatedBenchTest {
   private static SimulatedBench random(long seed) {

@@ -1,7 +1,6 @@
-package org.wiseember.bench.instrument;
+package org.wiseember.core.trace;
 
 import java.util.List;
-import org.wiseember.core.trace.Channel;
 
 /**
  * All channels at one moment of the bench clock.

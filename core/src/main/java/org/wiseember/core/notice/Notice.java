@@ -1,4 +1,4 @@
-package org.wiseember.bench.procedure;
+package org.wiseember.core.notice;
 
 /**
  * Something seen while a test runs.

@@ -1,0 +1,87 @@
+package org.wiseember.bench.procedure;
+
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.notice.Notice;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Frame;
+
+/**
+ * Records with the load on until a time is over or a person ends it: a fridge over two nights, a
+ * soak.
+ */
+public final class Watching implements Procedure {
+  /** Kept with the run. */
+  public static final String KIND = "watching";
+
+  private final double seconds;
+  private Phase phase = Phase.MEASURING;
+  private String ending;
+
+  /**
+   * Watches for a time.
+   *
+   * @param seconds on the bench clock, above 0
+   */
+  public Watching(double seconds) {
+    if (!(seconds > 0)) {
+      throw new IllegalArgumentException("watching takes time");
+    }
+    this.seconds = seconds;
+  }
+
+  @Override
+  public String kind() {
+    return KIND;
+  }
+
+  @Override
+  public Phase phase() {
+    return phase;
+  }
+
+  @Override
+  public boolean loadWanted() {
+    return !phase.over();
+  }
+
+  @Override
+  public List<Notice> take(Frame frame) {
+    if (!phase.over() && frame.seconds() >= seconds) {
+      finish("Watched for " + Figures.duration(seconds) + ".");
+    }
+    return List.of();
+  }
+
+  @Override
+  public void stop() {
+    if (!phase.over()) {
+      ending = "Stopped by hand.";
+      phase = Phase.STOPPED;
+    }
+  }
+
+  @Override
+  public void finish(String why) {
+    if (!phase.over()) {
+      ending = why;
+      phase = Phase.DONE;
+    }
+  }
+
+  @Override
+  public Optional<String> ending() {
+    return Optional.ofNullable(ending);
+  }
+
+  @Override
+  public List<DoNow> steps() {
+    return List.of(
+        new DoNow(
+            "Nothing that burns near the load",
+            DoNow.When.BEFORE,
+            "A soak runs unattended. Keep the unit and the load on a hard floor with air around"
+                + " them, and a smoke alarm in the room."),
+        new DoNow("Look in now and then", DoNow.When.DURING, ""));
+  }
+}

@@ -1,0 +1,57 @@
+package org.wiseember.bench.simulated;
+
+/**
+ * How a simulated unit charges.
+ *
+ * @param wallWatts most it takes from the wall, W
+ * @param efficiency of the charger, pack side over source side, 0 to 1
+ * @param dcLeastVolts least volts its DC input works at, V
+ * @param dcMostVolts most volts its DC input bears, V
+ * @param dcAmps most amps its DC input draws, A
+ * @param dcWatts most watts its DC input draws, W
+ * @param capWatts most it takes from all sources together, W
+ * @param taperFrom state of charge from which it takes less, 0 to 1
+ * @param hotCelsius pack temperature above which it takes less, °C
+ * @param coldCelsius pack temperature below which it takes nothing, °C
+ */
+public record ChargerDesign(
+    double wallWatts,
+    double efficiency,
+    double dcLeastVolts,
+    double dcMostVolts,
+    double dcAmps,
+    double dcWatts,
+    double capWatts,
+    double taperFrom,
+    double hotCelsius,
+    double coldCelsius) {
+  public ChargerDesign {
+    if (!(wallWatts >= 0)
+        || !(efficiency > 0 && efficiency <= 1)
+        || !(dcLeastVolts >= 0 && dcMostVolts >= dcLeastVolts)
+        || !(dcAmps >= 0)
+        || !(dcWatts >= 0)
+        || !(capWatts >= 0)
+        || !(taperFrom > 0 && taperFrom <= 1)) {
+      throw new IllegalArgumentException("a simulated charger needs sensible figures");
+    }
+  }
+
+  /**
+   * Share of its power it takes in this state.
+   *
+   * @param stateOfCharge 0 to 1
+   * @param packCelsius of the cells
+   */
+  public double share(double stateOfCharge, double packCelsius) {
+    if (packCelsius < coldCelsius) {
+      return 0;
+    }
+    double taper =
+        stateOfCharge <= taperFrom
+            ? 1
+            : Math.max(0.08, 1 - 0.92 * (stateOfCharge - taperFrom) / (1 - taperFrom + 1e-9));
+    double hot = packCelsius <= hotCelsius ? 1 : Math.max(0.3, 1 - (packCelsius - hotCelsius) / 15);
+    return taper * hot;
+  }
+}

@@ -1,0 +1,372 @@
+package org.wiseember.bench.simulated;
+
+import java.util.Locale;
+
+/**
+ * A unit with a load on its outlet, an electronic load on its 12 V port, and sources on its inputs,
+ * all obeying physics. True values only: meters and displays lie elsewhere.
+ */
+public final class SimulatedUnit {
+  private static final double CASE_SECONDS = 2400;
+  private static final double CASE_KELVIN_PER_WATT = 0.28;
+  private static final double FULL_SHARE = 0.03;
+  private static final double RECHARGE_BELOW = 0.95;
+
+  private final UnitDesign design;
+  private final Load load;
+  private final Pack pack;
+  private final Inverter inverter;
+  private final ElectronicLoad dcLoad = new ElectronicLoad();
+  private final DcSource dcSource = new DcSource();
+  private final double roomCelsius;
+  private final double storedAtStart;
+
+  private boolean loadOn;
+  private boolean wall;
+  private boolean passThrough;
+  private boolean portOn;
+  private boolean full;
+  private Management management = Management.FINE;
+  private double seconds;
+  private double caseCelsius;
+  private double acVolts;
+  private Draw draw = Draw.NONE;
+  private double dcVolts;
+  private double dcAmps;
+  private double portVolts;
+  private double portAmps;
+  private double loadVolts;
+  private double wallWatts;
+  private double inputWatts;
+  private double displayCharge;
+  private double taken;
+  private double inverterLoss;
+  private double chargerLoss;
+  private double portLoss;
+  private double delivered;
+  private double deliveredDc;
+
+  /**
+   * @param load plugged in, switched off
+   * @param stateOfCharge of the pack at the start, 0 to 1
+   */
+  public SimulatedUnit(UnitDesign design, Load load, double stateOfCharge, double roomCelsius) {
+    this.design = design;
+    this.load = load;
+    this.pack = new Pack(design.pack(), stateOfCharge, roomCelsius);
+    this.inverter = new Inverter(design.inverter());
+    this.roomCelsius = roomCelsius;
+    this.caseCelsius = roomCelsius;
+    this.storedAtStart = pack.storedWattHours();
+    this.displayCharge = shownCharge();
+    this.dcVolts = pack.restVolts();
+    this.acVolts = inverter.volts(new PowerStrip(java.util.List.of()));
+  }
+
+  public UnitDesign design() {
+    return design;
+  }
+
+  public ElectronicLoad dcLoad() {
+    return dcLoad;
+  }
+
+  public DcSource dcSource() {
+    return dcSource;
+  }
+
+  /** Switches the load at the outlet. */
+  public void load(boolean on) {
+    loadOn = on;
+  }
+
+  public boolean loadOn() {
+    return loadOn;
+  }
+
+  /** Plugs the wall charger in or out. */
+  public void wall(boolean pluggedIn) {
+    wall = pluggedIn;
+  }
+
+  /** Whether the load is fed from the wall while that is plugged in. */
+  public void passThrough(boolean on) {
+    passThrough = on;
+  }
+
+  /** Switches the AC output; on also clears a trip. */
+  public void output(boolean on) {
+    inverter.press(on);
+    if (on) {
+      management = Management.FINE;
+    }
+  }
+
+  /** Switches the 12 V port. */
+  public void port(boolean on) {
+    portOn = on;
+  }
+
+  /** Lets time pass. */
+  public void advance(double span) {
+    double left = span;
+    while (left > 1e-9) {
+      double step = Math.min(left, loadOn ? load.longestStep() : 0.25);
+      step(step);
+      left -= step;
+    }
+  }
+
+  private void step(double dt) {
+    seconds += dt;
+    double hours = dt / 3600;
+    boolean through = wall && passThrough && management != Management.TOO_HOT;
+    Load plugged = loadOn ? load : PowerStrip.of();
+    acVolts = through ? design.acVolts() : inverter.volts(plugged);
+    draw = plugged.at(acVolts, design.inverter().shape());
+    boolean limited =
+        !through
+            && inverter.on()
+            && acVolts < design.acVolts() * (1 - 2.01 * design.inverter().droop());
+    load.pass(loadOn ? acVolts : 0, dt);
+    inverter.pass(through ? 0 : draw.watts(), limited, caseCelsius, dt);
+
+    stepPort();
+    double fromPack = inverter.dcWatts(through ? 0 : draw.watts());
+    if (!inverter.on()) {
+      fromPack = inverter.dcWatts(0);
+      if (!through) {
+        draw = Draw.NONE;
+        acVolts = 0;
+      }
+    }
+    double portWatts =
+        portOn ? portVolts * portAmps / design.port().efficiency() + design.port().idleWatts() : 0;
+    fromPack += portWatts;
+    double charge = chargeWatts(fromPack);
+    Management next = Management.discharging(pack, design.pack(), fromPack - charge);
+    if (next != Management.FINE && fromPack > charge) {
+      management = next;
+      if (inverter.on() && !through) {
+        inverter.cutOff();
+      }
+      if (!through) {
+        draw = Draw.NONE;
+        acVolts = 0;
+      }
+      portOn = false;
+      portAmps = 0;
+      portWatts = 0;
+      loadVolts = 0;
+      // The fan that runs on is all that still draws, as long as the cells bear it.
+      double fan = inverter.dcWatts(0);
+      fromPack = pack.stateOfCharge() > 0.002 && pack.voltsAt(fan) > 0 ? fan : 0;
+    }
+    double out = pack.draw(fromPack - charge, dt, caseCelsius);
+    dcVolts = pack.voltsAt(fromPack - charge);
+    dcAmps = dcVolts > 0 ? (fromPack - charge) / dcVolts : 0;
+
+    double throughWatts = through ? draw.watts() : 0;
+    double acFromPack = through ? 0 : draw.watts();
+    double chargeTaken = charge / design.charger().efficiency();
+    double wallPart = chargeTaken - inputWatts;
+    wallWatts = Math.max(0, wallPart) + throughWatts;
+    taken += (chargeTaken + throughWatts) * hours;
+    delivered += draw.watts() * hours;
+    deliveredDc += loadVolts * portAmps * hours;
+    double portHeat = portWatts - loadVolts * portAmps;
+    portLoss += portHeat * hours;
+    chargerLoss += (chargeTaken - charge) * hours;
+    double fromPackEnergy = out + charge * hours;
+    inverterLoss += fromPackEnergy - (acFromPack + portWatts) * hours;
+    double packHeat = dcAmps * dcAmps * pack.ohms();
+    double heat =
+        packHeat
+            + (fromPackEnergy / hours - acFromPack - portWatts)
+            + portHeat
+            + chargeTaken
+            - charge;
+    double target = roomCelsius + heat * CASE_KELVIN_PER_WATT;
+    caseCelsius += (target - caseCelsius) * (1 - Math.exp(-dt / CASE_SECONDS));
+    displayCharge +=
+        (shownCharge() - displayCharge) * (1 - Math.exp(-dt / design.display().lagSeconds()));
+  }
+
+  private void stepPort() {
+    PortDesign port = design.port();
+    if (!portOn) {
+      portVolts = 0;
+      portAmps = 0;
+      loadVolts = 0;
+      return;
+    }
+    portAmps = dcLoad.amps(port.volts(), port.ohms() + port.leadOhms());
+    if (portAmps > port.tripAmps()) {
+      portOn = false;
+      portAmps = 0;
+    }
+    portVolts = portOn ? port.volts() - port.ohms() * portAmps : 0;
+    loadVolts = portVolts - portAmps * port.leadOhms();
+    dcLoad.watch(loadVolts);
+  }
+
+  /** Watts that reach the pack's side from all sources. */
+  private double chargeWatts(double demand) {
+    ChargerDesign charger = design.charger();
+    if (pack.stateOfCharge() < RECHARGE_BELOW) {
+      full = false;
+    }
+    inputWatts = 0;
+    if (full || (!wall && !dcSource.isOn())) {
+      return 0;
+    }
+    if (management == Management.TOO_COLD && pack.celsius() >= charger.coldCelsius()) {
+      management = Management.FINE;
+    }
+    double share = charger.share(pack.stateOfCharge(), pack.celsius());
+    if (share == 0) {
+      management = Management.TOO_COLD;
+      return 0;
+    }
+    double bears = pack.mostChargeWatts() + demand;
+    double cap = Math.min(charger.capWatts() * share, bears / charger.efficiency());
+    inputWatts = Math.min(dcInput(), cap);
+    double fromWall = wall ? Math.min(charger.wallWatts() * share, cap - inputWatts) : 0;
+    double watts = (inputWatts + Math.max(0, fromWall)) * charger.efficiency();
+    double rated = design.pack().wattHours();
+    if (pack.stateOfCharge() > 0.985 && watts - demand < FULL_SHARE * rated) {
+      full = true;
+      inputWatts = 0;
+      return 0;
+    }
+    return watts;
+  }
+
+  private double dcInput() {
+    ChargerDesign charger = design.charger();
+    double volts = dcSource.volts();
+    if (!dcSource.isOn() || volts < charger.dcLeastVolts() || volts > charger.dcMostVolts()) {
+      return 0;
+    }
+    return Math.min(charger.dcWatts(), volts * Math.min(charger.dcAmps(), dcSource.limitAmps()));
+  }
+
+  private double shownCharge() {
+    double soc = Math.max(0, Math.min(1, pack.stateOfCharge()));
+    return 100 * Math.pow(soc, design.display().bend());
+  }
+
+  /** The true account of energy, which no tester sees. */
+  public EnergyAccount account() {
+    return new EnergyAccount(
+        storedAtStart,
+        pack.storedWattHours(),
+        taken,
+        pack.lossWattHours(),
+        inverterLoss,
+        chargerLoss,
+        portLoss,
+        delivered,
+        deliveredDc);
+  }
+
+  public double seconds() {
+    return seconds;
+  }
+
+  public double stateOfCharge() {
+    return pack.stateOfCharge();
+  }
+
+  public double packCelsius() {
+    return pack.celsius();
+  }
+
+  /** At the outlet, V; 0 when it is dead. */
+  public double acVolts() {
+    return acVolts;
+  }
+
+  /** What the load takes. */
+  public Draw draw() {
+    return draw;
+  }
+
+  /** Whether the outlet is alive. */
+  public boolean alive() {
+    return acVolts > 0;
+  }
+
+  /** At the pack's terminals, V. */
+  public double dcVolts() {
+    return dcVolts;
+  }
+
+  /** Out of the pack, A; negative while it charges. */
+  public double dcAmps() {
+    return dcAmps;
+  }
+
+  /** At the 12 V port, V. */
+  public double portVolts() {
+    return portVolts;
+  }
+
+  public double portAmps() {
+    return portAmps;
+  }
+
+  /** At the electronic load's terminals, behind the leads, V. */
+  public double dcLoadVolts() {
+    return loadVolts;
+  }
+
+  /** From the wall, W: charging and pass-through together. */
+  public double wallWatts() {
+    return wallWatts;
+  }
+
+  /** Into the DC input, W. */
+  public double dcInputWatts() {
+    return inputWatts;
+  }
+
+  public double caseCelsius() {
+    return caseCelsius;
+  }
+
+  public double roomCelsius() {
+    return roomCelsius;
+  }
+
+  /** The fan steps that run. */
+  public int fans() {
+    return inverter.fans();
+  }
+
+  /** Why the output is off; the state's name in lower case, such as {@code tripped}. */
+  public String outputState() {
+    return inverter.state().name().toLowerCase(Locale.ROOT).replace('_', ' ');
+  }
+
+  public Management management() {
+    return management;
+  }
+
+  /** Charge as the display shows it, before rounding, %. */
+  double shownChargeNow() {
+    return displayCharge;
+  }
+
+  /** Output watts as the display shows them. */
+  double shownWatts() {
+    DisplayDesign display = design.display();
+    double shown = draw.watts() * display.powerScale() + display.powerOffset();
+    return draw.watts() < display.floorWatts() ? 0 : shown;
+  }
+
+  /** One point of the output wave now, V. */
+  double waveAt(double turn) {
+    return acVolts * design.inverter().shape().at(turn, inverter.share());
+  }
+}
