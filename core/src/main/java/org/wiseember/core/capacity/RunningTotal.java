@@ -34,12 +34,10 @@ final class RunningTotal {
     int first = -1;
     int last = -1;
     int resets = 0;
-    double step = Double.POSITIVE_INFINITY;
     for (int i = 1; i < total.size(); i++) {
       double rise = total.value(i) - total.value(i - 1);
       if (rise > 0) {
         gained += rise;
-        step = Math.min(step, rise);
         first = first < 0 ? i - 1 : first;
         last = i;
       } else if (rise < 0) {
@@ -80,7 +78,7 @@ final class RunningTotal {
     Budget budget =
         Budget.of(
             Contribution.rectangular("Meter, " + method.power().words(), relative * gained),
-            Contribution.rectangular("Steps of the total", step));
+            Contribution.rectangular("Steps of the total", step(total)));
     Estimate energy = new Estimate(gained, budget.u95());
     double pace = total.usualInterval();
     Estimate duration =
@@ -127,5 +125,39 @@ final class RunningTotal {
         true,
         Optional.of(because),
         warnings);
+  }
+
+  /**
+   * By how much the total moves at least. A logged total stands still between its steps; one read
+   * off by hand rises every time, and its step is that of its last digit: the greatest power of ten
+   * of which every reading is a whole multiple.
+   */
+  private static double step(Series total) {
+    double least = Double.POSITIVE_INFINITY;
+    int still = 0;
+    for (int i = 1; i < total.size(); i++) {
+      double rise = total.value(i) - total.value(i - 1);
+      if (rise > 0) {
+        least = Math.min(least, rise);
+      } else if (rise == 0) {
+        still++;
+      }
+    }
+    return still > total.size() / 4 ? least : Math.min(least, lastDigit(total));
+  }
+
+  private static double lastDigit(Series total) {
+    for (double step = 100; step > 0.001; step /= 10) {
+      double wanted = step;
+      boolean fits = true;
+      for (int i = 0; i < total.size() && fits; i++) {
+        double steps = total.value(i) / wanted;
+        fits = Math.abs(steps - Math.rint(steps)) < 1e-6;
+      }
+      if (fits) {
+        return step;
+      }
+    }
+    return 0.001;
   }
 }

@@ -27,6 +27,9 @@ import org.wiseember.core.uncertainty.MeterClass;
 public final class UsableCapacity {
   private static final double SECONDS_PER_HOUR = 3600;
 
+  /** Readings further apart than this are written down by a person, not logged, s. */
+  private static final double HAND_SECONDS = 120;
+
   /** Warnings that say why another figure is missing; they do not touch the energy. */
   private static final Set<String> NOT_ABOUT_ENERGY = Set.of("no_dc_current", "no_rating");
 
@@ -52,7 +55,7 @@ public final class UsableCapacity {
 
   private CapacityFinding find() {
     Optional<PowerReading> reading = PowerReading.of(trace);
-    if (reading.isEmpty()) {
+    if (reading.isEmpty() || readByHand(reading.get().series())) {
       return new RunningTotal(trace, method).find();
     }
     PowerReading power = reading.get();
@@ -68,6 +71,23 @@ public final class UsableCapacity {
       warnings.add(accuracyAssumed(method.power()));
     }
     return workOut(power, phases);
+  }
+
+  /**
+   * Watts noted every few minutes say little about what passed between them; the meter's own total,
+   * where somebody wrote it down, has counted it all.
+   */
+  private boolean readByHand(Series watts) {
+    Series total = trace.series(Channel.AC_ENERGY);
+    boolean sparse = watts.size() < 2 || watts.usualInterval() > HAND_SECONDS;
+    return sparse
+        && total.size() >= 2
+        && total.value(total.size() - 1) > total.value(0)
+        && total.seconds(total.size() - 1) >= lastTime(watts);
+  }
+
+  private static double lastTime(Series series) {
+    return series.size() == 0 ? Double.NEGATIVE_INFINITY : series.seconds(series.size() - 1);
   }
 
   static Warning accuracyAssumed(MeterClass meter) {

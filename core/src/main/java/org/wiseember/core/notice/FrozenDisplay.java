@@ -10,8 +10,8 @@ public final class FrozenDisplay implements Watcher {
   /** Share of the rating that may leave between two steps of an honest display. */
   private static final double ALLOWED = 0.045;
 
-  /** A display at the top may stay there longer. */
-  private static final double ALLOWED_WHEN_FULL = 0.12;
+  /** Until its first step nobody knows how coarse it is; five bars stand still for a fifth. */
+  private static final double ALLOWED_AT_FIRST = 0.3;
 
   private final double ratedWattHours;
   private Frame last;
@@ -47,7 +47,7 @@ public final class FrozenDisplay implements Watcher {
       return List.of();
     }
     double allowed =
-        Math.max(charge >= 99 ? ALLOWED_WHEN_FULL : ALLOWED, 2.5 * largestStep / 100)
+        Math.max(largestStep == 0 ? ALLOWED_AT_FIRST : ALLOWED, 2.5 * largestStep / 100)
             * ratedWattHours;
     if (said || charge <= 0 || drawn <= allowed) {
       return List.of();

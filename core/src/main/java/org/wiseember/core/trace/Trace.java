@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * Readings of several channels on shared timestamps. A missing reading is {@link Double#NaN}; it is
@@ -46,6 +47,17 @@ public final class Trace {
 
   public static Trace empty() {
     return new Trace(new double[0], Map.of());
+  }
+
+  /** The same readings with some channels put through a function; holes stay holes. */
+  public Trace mapped(Map<Channel, DoubleUnaryOperator> functions) {
+    Map<Channel, double[]> mapped = new EnumMap<>(Channel.class);
+    values.forEach(
+        (channel, column) -> {
+          DoubleUnaryOperator f = functions.get(channel);
+          mapped.put(channel, f == null ? column : Arrays.stream(column).map(f).toArray());
+        });
+    return new Trace(seconds, mapped);
   }
 
   public int size() {

@@ -296,4 +296,52 @@ public class UsableCapacityTest {
     assertEquals(because.budget().u95(), finding.deliveredEnergy().orElseThrow().u95(), 1e-12);
     assertTrue(because.watchOut().get(0).contains("not conversion efficiency"));
   }
+
+  /**
+   * A whole drain typed in by hand: totals to the watt-hour, every ten minutes or so. The step is
+   * that of the last digit, so the uncertainty is the meter's, not the gaps'.
+   */
+  @Test
+  public void typedTotalsAloneMakeAFairFigure() {
+    double[] seconds = {0, 660, 1500, 2400, 3684, 5100, 5544};
+    double[] totals = {0, 110, 249, 399, 609, 846, 921};
+    Trace typed = new Trace(seconds, Map.of(Channel.AC_ENERGY, totals));
+    CapacityFinding finding =
+        UsableCapacity.of(
+            typed, CapacityMethod.measuredWith(1075, MeterClass.ofReading(1, 0, 0.1)));
+    Estimate energy = finding.deliveredEnergy().orElseThrow();
+    assertEquals(energy.value(), 921.0);
+    assertTrue(energy.u95() > 9 && energy.u95() < 13, "1 % of 921, rectangular: " + energy);
+    assertEquals(finding.duration().orElseThrow().value(), 5544.0);
+  }
+
+  @Test
+  public void wattsNotedNowAndThenGiveWayToTheTotal() {
+    double[] seconds = {0, 900, 1800, 2700, 3600};
+    Trace typed =
+        new Trace(
+            seconds,
+            Map.of(
+                Channel.AC_POWER, new double[] {Double.NaN, 601, Double.NaN, 560, Double.NaN},
+                Channel.AC_ENERGY, new double[] {0, 150, 300, 440, 580}));
+    CapacityFinding finding = UsableCapacity.of(typed, CapacityMethod.assumed(700));
+    assertEquals(finding.deliveredEnergy().orElseThrow().value(), 580.0);
+  }
+
+  /** A logged total in coarse steps stands still between them; its step is the rise. */
+  @Test
+  public void aLoggedTotalInCoarseStepsIsAsCoarseAsItsSteps() {
+    int n = 3600;
+    double[] seconds = new double[n];
+    double[] totals = new double[n];
+    for (int i = 0; i < n; i++) {
+      seconds[i] = i;
+      totals[i] = 3.7 + 10 * Math.floor(i / 60.0);
+    }
+    CapacityFinding finding =
+        UsableCapacity.of(
+            new Trace(seconds, Map.of(Channel.AC_ENERGY, totals)), CapacityMethod.assumed(700));
+    double u95 = finding.deliveredEnergy().orElseThrow().u95();
+    assertTrue(u95 > 10, "10 Wh steps: " + u95);
+  }
 }

@@ -1,0 +1,58 @@
+package org.wiseember.core.typed;
+
+/**
+ * What is known at the moment a reading is typed; NaN where nothing is.
+ *
+ * @param elapsedSeconds on the bench clock since the load went on
+ * @param countedWattHours energy so far by the trace
+ * @param ratedWattHours on the label
+ * @param watts mean power of late
+ * @param lastTotal newest typed total of the same meter, Wh
+ * @param lastClock newest typed clock, s
+ * @param lastDisplay newest display charge, %
+ */
+public record Expected(
+    double elapsedSeconds,
+    double countedWattHours,
+    double ratedWattHours,
+    double watts,
+    double lastTotal,
+    double lastClock,
+    double lastDisplay) {
+  /** Nothing is known. */
+  public static Expected nothing() {
+    double no = Double.NaN;
+    return new Expected(no, no, no, no, no, no, no);
+  }
+
+  public Expected elapsed(double seconds) {
+    return new Expected(
+        seconds, countedWattHours, ratedWattHours, watts, lastTotal, lastClock, lastDisplay);
+  }
+
+  public Expected counted(double wattHours) {
+    return new Expected(
+        elapsedSeconds, wattHours, ratedWattHours, watts, lastTotal, lastClock, lastDisplay);
+  }
+
+  public Expected rated(double wattHours) {
+    return new Expected(
+        elapsedSeconds, countedWattHours, wattHours, watts, lastTotal, lastClock, lastDisplay);
+  }
+
+  public Expected watts(double now) {
+    return new Expected(
+        elapsedSeconds, countedWattHours, ratedWattHours, now, lastTotal, lastClock, lastDisplay);
+  }
+
+  /** After these typed readings. */
+  public Expected after(double total, double clock, double display) {
+    return new Expected(
+        elapsedSeconds, countedWattHours, ratedWattHours, watts, total, clock, display);
+  }
+
+  /** Energy by now from what is known: counted, else power times time; NaN where neither is. */
+  double wattHoursByNow() {
+    return Double.isNaN(countedWattHours) ? watts * elapsedSeconds / 3600 : countedWattHours;
+  }
+}

@@ -1,0 +1,39 @@
+package org.wiseember.core.typed;
+
+import java.util.Optional;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
+
+/** What a person reads off and types. */
+public enum TypedKind {
+  TOTAL("Meter total", Unit.WATT_HOUR, Channel.AC_ENERGY),
+  CLOCK("Clock", Unit.SECOND, null),
+  DISPLAY("Display", Unit.PERCENT, Channel.DISPLAY_CHARGE),
+  POWER("Watts", Unit.WATT, Channel.AC_POWER),
+  VOLTS("Volts", Unit.VOLT, Channel.AC_VOLTAGE),
+  CASE("Case", Unit.CELSIUS, Channel.CASE_TEMPERATURE);
+
+  private final String words;
+  private final Unit unit;
+  private final Channel channel;
+
+  TypedKind(String words, Unit unit, Channel channel) {
+    this.words = words;
+    this.unit = unit;
+    this.channel = channel;
+  }
+
+  public String words() {
+    return words;
+  }
+
+  /** The unit its values are kept in. */
+  public Unit unit() {
+    return unit;
+  }
+
+  /** The channel it becomes; empty for the clock, which is when the others were read. */
+  public Optional<Channel> channel() {
+    return Optional.ofNullable(channel);
+  }
+}

@@ -1,0 +1,180 @@
+package org.wiseember.core.typed;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.wiseember.core.quantity.Figures;
+
+/**
+ * Understands what a person types beside a meter. Never refuses a reading that can be read: what
+ * does not fit is said, with what was probably meant.
+ *
+ * <pre>{@code
+ * TypedAnswer answer = TypedReader.read(TypedKind.TOTAL, "0.609 kWh", expected);
+ * }</pre>
+ */
+public final class TypedReader {
+  private static final int LONGEST = 60;
+  private static final Pattern BARS = Pattern.compile("(\\d)\\s*(?:/|of)\\s*(\\d)(?:\\s*bars?)?");
+
+  private TypedReader() {}
+
+  /**
+   * Reads one field.
+   *
+   * @param text as typed; may be anything
+   * @param expected what is known at that moment
+   */
+  public static TypedAnswer read(TypedKind kind, String text, Expected expected) {
+    String stripped = text.strip();
+    if (stripped.isEmpty() || stripped.length() > LONGEST) {
+      return TypedAnswer.unreadable(
+          stripped.isEmpty() ? "Nothing typed." : "That is too long for a reading.");
+    }
+    return switch (kind) {
+      case TOTAL -> new TypedTotal(stripped, expected).read();
+      case CLOCK -> new TypedClock(stripped, expected).read();
+      case DISPLAY -> display(stripped, expected);
+      case POWER -> power(stripped, expected);
+      case VOLTS -> plain(TypedKind.VOLTS, stripped, "v", "230.4 V", 1);
+      case CASE -> celsius(stripped);
+    };
+  }
+
+  private static TypedAnswer display(String text, Expected expected) {
+    Matcher bars = BARS.matcher(text.toLowerCase(Locale.ROOT));
+    if (bars.matches() && bars.group(2).charAt(0) > '0') {
+      double all = Double.parseDouble(bars.group(2));
+      double share = 100 * Double.parseDouble(bars.group(1)) / all;
+      return share > 100
+          ? TypedAnswer.unreadable("“" + text + "” is more bars than there are.")
+          : displayAnswer(text, share, 100 / all, expected);
+    }
+    Optional<TypedNumber> number = TypedNumber.of(text);
+    if (number.isEmpty() || !(number.get().unit().isEmpty() || number.get().unit().equals("%"))) {
+      return TypedAnswer.unreadable(
+          "“" + text + "” is not a charge. Write it as 38 % or, for bars, 3/5.");
+    }
+    double value = number.get().value();
+    if (value < 0 || value > 100) {
+      return TypedAnswer.unreadable("A charge is between 0 and 100 %, not " + text + ".");
+    }
+    return displayAnswer(text, value, number.get().resolution(), expected);
+  }
+
+  private static TypedAnswer displayAnswer(
+      String text, double value, double resolution, Expected expected) {
+    List<Slip> slips = new ArrayList<>();
+    if (value > expected.lastDisplay() + resolution) {
+      slips.add(
+          new Slip(
+              "display-rose",
+              "The display showed "
+                  + Figures.plain(expected.lastDisplay())
+                  + " % before; in a drain it should not rise. Bars that come back are sag.",
+              Optional.empty()));
+    }
+    String words = Figures.plain(value) + " %";
+    return new TypedAnswer(
+        Optional.of(new TypedReading(TypedKind.DISPLAY, value, resolution, text, words)),
+        "Read as " + words + ".",
+        slips);
+  }
+
+  private static TypedAnswer power(String text, Expected expected) {
+    Optional<TypedNumber> read = TypedNumber.of(text);
+    String unit = read.map(TypedNumber::unitLowerCase).orElse("?");
+    double factor =
+        switch (unit) {
+          case "", "w", "va" -> 1;
+          case "kw", "kva" -> 1000;
+          default -> 0;
+        };
+    if (factor == 0 || read.get().value() < 0) {
+      return TypedAnswer.unreadable(
+          unit.equals("hz")
+              ? "Hz is frequency; this field takes watts, such as 598 W."
+              : unit.endsWith("wh")
+                  ? "That is energy; this field takes watts, such as 598 W."
+                  : "“" + text + "” is not power. Write it as 598 W.");
+    }
+    TypedNumber number = read.get();
+    if (!Double.isNaN(number.groupedInstead()) && factor == 1) {
+      number = number.grouped();
+    }
+    double value = number.value() * factor;
+    List<Slip> slips = new ArrayList<>();
+    if (unit.endsWith("va")) {
+      slips.add(
+          new Slip(
+              "va-not-watts",
+              "VA is volts × amps, not watts; with anything but a plain heater it is more. Switch"
+                  + " the meter to watts.",
+              Optional.empty()));
+    }
+    double off = Math.abs(value - expected.watts());
+    if (expected.watts() > 20 && off > 0.05 * expected.watts() + number.resolution() * factor) {
+      double back = value / 1000;
+      boolean thousand = Math.abs(back - expected.watts()) < 0.05 * expected.watts();
+      slips.add(
+          new Slip(
+              thousand ? "thousandfold" : "unlike-trace",
+              Figures.plain(value)
+                  + " W against "
+                  + Figures.fixed(expected.watts(), 0)
+                  + " W on the meter"
+                  + (thousand ? ": W typed as kW?" : ". A display is not a meter; both are kept."),
+              thousand
+                  ? Optional.of(
+                      new TypedReading(
+                          TypedKind.POWER,
+                          back,
+                          number.resolution(),
+                          text,
+                          Figures.plain(back) + " W"))
+                  : Optional.empty()));
+    }
+    String words = Figures.plain(value) + " W";
+    return new TypedAnswer(
+        Optional.of(
+            new TypedReading(TypedKind.POWER, value, number.resolution() * factor, text, words)),
+        "Read as " + words + ".",
+        slips);
+  }
+
+  private static TypedAnswer celsius(String text) {
+    Optional<TypedNumber> number = TypedNumber.of(text);
+    if (number.isPresent() && List.of("°f", "f").contains(number.get().unitLowerCase())) {
+      double value = (number.get().value() - 32) * 5 / 9;
+      String words = Figures.fixed(value, 1) + " °C";
+      return new TypedAnswer(
+          Optional.of(
+              new TypedReading(
+                  TypedKind.CASE, value, number.get().resolution() * 5 / 9, text, words)),
+          "Read as " + words + ".",
+          List.of());
+    }
+    return plain(TypedKind.CASE, text.replace("°", ""), "c", "44.6 °C", 1);
+  }
+
+  private static TypedAnswer plain(
+      TypedKind kind, String text, String unit, String example, double factor) {
+    Optional<TypedNumber> number = TypedNumber.of(text);
+    boolean fits =
+        number.isPresent()
+            && (number.get().unit().isEmpty() || number.get().unitLowerCase().equals(unit));
+    if (!fits) {
+      return TypedAnswer.unreadable(
+          "“" + text + "” does not fit here. Write it as " + example + ".");
+    }
+    double value = number.get().value() * factor;
+    String words = Figures.plain(value, kind.unit());
+    return new TypedAnswer(
+        Optional.of(new TypedReading(kind, value, number.get().resolution(), text, words)),
+        "Read as " + words + ".",
+        List.of());
+  }
+}

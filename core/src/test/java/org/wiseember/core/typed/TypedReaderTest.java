@@ -1,0 +1,166 @@
+package org.wiseember.core.typed;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.SplittableRandom;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class TypedReaderTest {
+  /** An hour and a minute into a drain of a 1 075 Wh unit at 600 W. */
+  private static final Expected HALFWAY =
+      Expected.nothing().elapsed(3684).counted(612.4).rated(1075).watts(598);
+
+  @DataProvider
+  Object[][] plainReadings() {
+    return new Object[][] {
+      {TypedKind.TOTAL, "0.609 kWh", 609, 1},
+      {TypedKind.TOTAL, "0,609 kWh", 609, 1},
+      {TypedKind.TOTAL, ".609 kwh", 609, 1},
+      {TypedKind.TOTAL, "609 Wh", 609, 1},
+      {TypedKind.TOTAL, "609", 609, 1},
+      {TypedKind.TOTAL, "0.609", 609, 1},
+      {TypedKind.TOTAL, "609.3wh", 609.3, 0.1},
+      {TypedKind.TOTAL, "0.61 kWh", 610, 10},
+      {TypedKind.CLOCK, "1:01", 3660, 60},
+      {TypedKind.CLOCK, "1:01:24", 3684, 1},
+      {TypedKind.CLOCK, "61:24", 3684, 1},
+      {TypedKind.CLOCK, "61 min", 3660, 60},
+      {TypedKind.CLOCK, "61", 3660, 60},
+      {TypedKind.CLOCK, "1 h 1 min", 3660, 60},
+      {TypedKind.CLOCK, "1h01", 3660, 60},
+      {TypedKind.CLOCK, "1h 1m 24s", 3684, 1},
+      {TypedKind.CLOCK, "3684 s", 3684, 1},
+      {TypedKind.DISPLAY, "38 %", 38, 1},
+      {TypedKind.DISPLAY, "38", 38, 1},
+      {TypedKind.DISPLAY, "2/5", 40, 20},
+      {TypedKind.DISPLAY, "2 of 5 bars", 40, 20},
+      {TypedKind.POWER, "598 W", 598, 1},
+      {TypedKind.POWER, "0.598 kW", 598, 1},
+      {TypedKind.POWER, "598,3", 598.3, 0.1},
+      {TypedKind.VOLTS, "227.1 V", 227.1, 0.1},
+      {TypedKind.CASE, "44.6 °C", 44.6, 0.1},
+      {TypedKind.CASE, "112.3 °F", 44.611, 0.0556},
+    };
+  }
+
+  @Test(dataProvider = "plainReadings")
+  public void anySensibleNotationIsRead(
+      TypedKind kind, String text, double value, double resolution) {
+    TypedAnswer answer = TypedReader.read(kind, text, HALFWAY);
+    TypedReading reading = answer.reading().orElseThrow();
+    assertEquals(reading.value(), value, 1e-3 * Math.abs(value), text);
+    assertEquals(reading.resolution(), resolution, 1e-3 * resolution, text);
+    assertEquals(answer.slips().toString(), "[]", text);
+    assertTrue(answer.echo().startsWith("Read as " + reading.words()), answer.echo());
+  }
+
+  @DataProvider
+  Object[][] slips() {
+    return new Object[][] {
+      {TypedKind.TOTAL, "609 kWh", "thousandfold", 609.0},
+      {TypedKind.TOTAL, "0.609 Wh", "thousandfold", 609.0},
+      {TypedKind.TOTAL, "6090 Wh", "more-than-pack", Double.NaN},
+      {TypedKind.TOTAL, "61 Wh", "tenfold", 610.0},
+      {TypedKind.TOTAL, "0.609 kW", "power-unit", Double.NaN},
+      {TypedKind.TOTAL, "480 Wh", "unlike-trace", Double.NaN},
+      {TypedKind.CLOCK, "2:30", "clock-off", Double.NaN},
+      {TypedKind.POWER, "598 VA", "va-not-watts", Double.NaN},
+      {TypedKind.POWER, "598 kW", "thousandfold", 598.0},
+      {TypedKind.POWER, "640 W", "unlike-trace", Double.NaN},
+    };
+  }
+
+  @Test(dataProvider = "slips")
+  public void slipsAreSaidWithWhatWasMeant(TypedKind kind, String text, String code, double meant) {
+    TypedAnswer answer = TypedReader.read(kind, text, HALFWAY);
+    assertFalse(answer.slips().isEmpty(), text);
+    Slip slip = answer.slips().get(0);
+    assertEquals(slip.code(), code, slip.words());
+    if (!Double.isNaN(meant)) {
+      assertEquals(slip.meant().orElseThrow().value(), meant, 1e-6);
+    }
+  }
+
+  /** 1 h 40 min taken as 1.4 h, 25 h 13 min as 25.13: common slips, no published source. */
+  @Test
+  public void hoursWithMinutesBehindThePointAreCaught() {
+    TypedAnswer early =
+        TypedReader.read(TypedKind.CLOCK, "1.40 h", Expected.nothing().elapsed(6010));
+    assertEquals(early.slips().get(0).code(), "decimal-hours");
+    assertEquals(early.slips().get(0).meant().orElseThrow().value(), 6000.0);
+    TypedAnswer late =
+        TypedReader.read(TypedKind.CLOCK, "25.13", Expected.nothing().elapsed(25.21 * 3600));
+    assertEquals(late.slips().get(0).meant().orElseThrow().value(), 25 * 3600 + 13 * 60.0);
+    TypedAnswer honest =
+        TypedReader.read(TypedKind.CLOCK, "1.40 h", Expected.nothing().elapsed(5040));
+    assertTrue(honest.slips().isEmpty(), "1.40 h is right here: " + honest.slips());
+    assertTrue(
+        TypedReader.read(TypedKind.CLOCK, "25:13", Expected.nothing())
+            .echo()
+            .contains("25 h 13 min"));
+  }
+
+  @Test
+  public void whatRunsBackIsSaid() {
+    Expected after = HALFWAY.after(700, 4000, 30);
+    assertEquals(
+        TypedReader.read(TypedKind.TOTAL, "609 Wh", after).slips().get(0).code(), "total-fell");
+    assertEquals(
+        TypedReader.read(TypedKind.CLOCK, "1:01", after).slips().get(0).code(), "clock-fell");
+    assertEquals(
+        TypedReader.read(TypedKind.DISPLAY, "38 %", after).slips().get(0).code(), "display-rose");
+  }
+
+  @DataProvider
+  Object[][] nonsense() {
+    return new Object[][] {
+      {TypedKind.TOTAL, "abc"}, {TypedKind.TOTAL, "12 V"}, {TypedKind.TOTAL, "-3 Wh"},
+      {TypedKind.CLOCK, "1:75"}, {TypedKind.CLOCK, "5 Wh"}, {TypedKind.DISPLAY, "140 %"},
+      {TypedKind.DISPLAY, "7/5"}, {TypedKind.POWER, "50 Hz"}, {TypedKind.POWER, "600 Wh"},
+      {TypedKind.VOLTS, "3 A"}, {TypedKind.TOTAL, ""}, {TypedKind.TOTAL, "9".repeat(80)},
+      {TypedKind.CASE, "warm"}, {TypedKind.TOTAL, "1.2.3,4"},
+    };
+  }
+
+  @Test(dataProvider = "nonsense")
+  public void nonsenseGetsOneSentenceAndNoReading(TypedKind kind, String text) {
+    TypedAnswer answer = TypedReader.read(kind, text, HALFWAY);
+    assertTrue(answer.reading().isEmpty(), answer.toString());
+    assertTrue(answer.echo().endsWith("."), answer.echo());
+  }
+
+  @Test
+  public void aCommaBeforeThreeDigitsIsReadByItsUnitOrByWhatFits() {
+    Expected large = Expected.nothing().elapsed(7200).counted(2125).rated(2400);
+    for (String text :
+        new String[] {"2,130 Wh", "2,130 kWh", "2.130 kWh", "2 130", "2,130", "2'130 Wh"}) {
+      assertEquals(
+          TypedReader.read(TypedKind.TOTAL, text, large).reading().orElseThrow().value(),
+          2130,
+          1e-9,
+          text);
+    }
+  }
+
+  /** Anything typed is either read or refused in a sentence; it never throws. */
+  @Test
+  public void neverThrows() {
+    SplittableRandom random = new SplittableRandom(5);
+    String signs = "0123456789.,: '%kWhVAminsC°/-\u2009e+x";
+    for (int i = 0; i < 20_000; i++) {
+      StringBuilder text = new StringBuilder();
+      int length = 1 + random.nextInt(12);
+      for (int k = 0; k < length; k++) {
+        text.append(signs.charAt(random.nextInt(signs.length())));
+      }
+      for (TypedKind kind : TypedKind.values()) {
+        TypedAnswer answer = TypedReader.read(kind, text.toString(), HALFWAY);
+        answer.reading().ifPresent(r -> assertTrue(Double.isFinite(r.value()), text.toString()));
+        assertFalse(answer.echo().isEmpty());
+      }
+    }
+  }
+}
