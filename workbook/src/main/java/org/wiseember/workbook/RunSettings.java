@@ -4,25 +4,64 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.uncertainty.Correction;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /**
  * What a run was made with.
  *
  * @param loadWatts the load asked for, W
+ * @param volts nominal at the outlet, V
  * @param accuracy the class of the meter behind each channel; a channel without one has no stated
  *     accuracy
- * @param simulated whether the bench was a simulated one
+ * @param corrections from checks against better meters; raw readings are kept without them
+ * @param source where the readings come from
+ * @param seed of a simulated bench, to take a run up again; 0 for others
+ * @param faults of a simulated bench, to practise on
  */
-public record RunSettings(double loadWatts, Map<Channel, MeterClass> accuracy, boolean simulated) {
+public record RunSettings(
+    double loadWatts,
+    double volts,
+    Map<Channel, MeterClass> accuracy,
+    Map<Channel, Correction> corrections,
+    Source source,
+    long seed,
+    List<String> faults) {
   private static final ObjectMapper JSON = new ObjectMapper();
 
   public RunSettings {
     accuracy = Map.copyOf(accuracy);
+    corrections = Map.copyOf(corrections);
+    faults = List.copyOf(faults);
+  }
+
+  /** Where readings come from. */
+  public enum Source {
+    SIMULATED,
+    INSTRUMENTS,
+    BY_HAND,
+    FILE;
+
+    String key() {
+      return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+  }
+
+  /** For a run of which nothing but its meters is known. */
+  public static RunSettings of(Source source, Map<Channel, MeterClass> accuracy) {
+    return new RunSettings(0, 0, accuracy, Map.of(), source, 0, List.of());
+  }
+
+  public boolean simulated() {
+    return source == Source.SIMULATED;
   }
 
   /** The class of the meter behind a channel, where it was stated. */
@@ -30,45 +69,97 @@ public record RunSettings(double loadWatts, Map<Channel, MeterClass> accuracy, b
     return Optional.ofNullable(accuracy.get(channel));
   }
 
-  String json() {
+  /** As JSON, as the workbook and run packages keep it. */
+  public String json() {
     ObjectNode node = JSON.createObjectNode();
     node.put("loadWatts", loadWatts);
-    node.put("simulated", simulated);
+    node.put("volts", volts);
+    node.put("source", source.key());
+    if (seed != 0) {
+      node.put("seed", seed);
+    }
+    if (!faults.isEmpty()) {
+      faults.forEach(node.putArray("faults")::add);
+    }
     ObjectNode meters = node.putObject("accuracy");
-    new EnumMap<>(accuracy.isEmpty() ? new EnumMap<>(Channel.class) : accuracy)
-        .forEach(
-            (channel, meter) ->
-                meters
-                    .putObject(channel.key())
-                    .put("percentOfReading", meter.percentOfReading())
-                    .put("percentOfRange", meter.percentOfRange())
-                    .put("range", meter.range())
-                    .put("resolution", meter.resolution())
-                    .put("digits", meter.digits()));
+    for (Channel channel : Channel.values()) {
+      meterClass(channel).ifPresent(m -> put(meters.putObject(channel.key()), m));
+    }
+    ObjectNode checked = node.putObject("corrections");
+    for (Channel channel : Channel.values()) {
+      Correction correction = corrections.get(channel);
+      if (correction != null) {
+        ObjectNode c = checked.putObject(channel.key());
+        c.put("gain", correction.gain()).put("offset", correction.offset());
+        put(c.putObject("reference"), correction.reference());
+      }
+    }
     return node.toString();
   }
 
-  static RunSettings read(String json) {
+  private static void put(ObjectNode node, MeterClass meter) {
+    node.put("percentOfReading", meter.percentOfReading())
+        .put("percentOfRange", meter.percentOfRange())
+        .put("range", meter.range())
+        .put("resolution", meter.resolution())
+        .put("digits", meter.digits());
+  }
+
+  /**
+   * Reads what {@link #json} wrote.
+   *
+   * @throws WorkbookException when it is something else
+   */
+  public static RunSettings read(String json) {
     try {
       JsonNode node = JSON.readTree(json);
       Map<Channel, MeterClass> accuracy = new EnumMap<>(Channel.class);
+      Map<Channel, Correction> corrections = new EnumMap<>(Channel.class);
       for (Channel channel : Channel.values()) {
         JsonNode meter = node.path("accuracy").path(channel.key());
         if (meter.isObject()) {
-          accuracy.put(
+          accuracy.put(channel, meter(meter));
+        }
+        JsonNode c = node.path("corrections").path(channel.key());
+        if (c.isObject()) {
+          corrections.put(
               channel,
-              new MeterClass(
-                  meter.path("percentOfReading").asDouble(),
-                  meter.path("percentOfRange").asDouble(),
-                  meter.path("range").asDouble(),
-                  meter.path("resolution").asDouble(),
-                  meter.path("digits").asInt()));
+              new Correction(
+                  c.path("gain").asDouble(1),
+                  c.path("offset").asDouble(),
+                  meter(c.path("reference"))));
         }
       }
+      List<String> faults = new ArrayList<>();
+      node.path("faults").forEach(f -> faults.add(f.asText()));
       return new RunSettings(
-          node.path("loadWatts").asDouble(), accuracy, node.path("simulated").asBoolean());
+          node.path("loadWatts").asDouble(),
+          node.path("volts").asDouble(),
+          accuracy,
+          corrections,
+          source(node),
+          node.path("seed").asLong(),
+          faults);
     } catch (JsonProcessingException | IllegalArgumentException e) {
       throw new WorkbookException("The settings of a run in the workbook cannot be read.", e);
     }
+  }
+
+  /** Workbooks of the first layout only said whether the bench was simulated. */
+  private static Source source(JsonNode node) {
+    String key = node.path("source").asText("");
+    return Arrays.stream(Source.values())
+        .filter(s -> s.key().equals(key))
+        .findFirst()
+        .orElse(node.path("simulated").asBoolean() ? Source.SIMULATED : Source.INSTRUMENTS);
+  }
+
+  private static MeterClass meter(JsonNode meter) {
+    return new MeterClass(
+        meter.path("percentOfReading").asDouble(),
+        meter.path("percentOfRange").asDouble(),
+        meter.path("range").asDouble(),
+        meter.path("resolution").asDouble(),
+        meter.path("digits").asInt());
   }
 }

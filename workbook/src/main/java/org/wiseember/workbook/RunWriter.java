@@ -17,7 +17,8 @@ public final class RunWriter {
   private final List<Event> events = new ArrayList<>();
   private int seq;
 
-  RunWriter(Workbook workbook, long runId, int channels) {
+  RunWriter(Workbook workbook, long runId, int channels, int seq) {
+    this.seq = seq;
     this.workbook = workbook;
     this.runId = runId;
     this.channels = channels;
@@ -28,13 +29,20 @@ public final class RunWriter {
   }
 
   /**
-   * Takes one row.
+   * Takes one row; one without any reading is passed over.
    *
    * @param values one reading a channel, NaN where missing
    */
   public void append(double seconds, double[] values) {
     if (values.length != channels) {
       throw new IllegalArgumentException(values.length + " readings for " + channels + " channels");
+    }
+    boolean empty = true;
+    for (double value : values) {
+      empty &= Double.isNaN(value);
+    }
+    if (empty) {
+      return;
     }
     double[] row = new double[channels + 1];
     row[0] = seconds;

@@ -38,6 +38,7 @@ public final class Runs {
   private static Run read(ResultSet row) throws SQLException {
     List<Channel> channels =
         Arrays.stream(row.getString(9).split(","))
+            .filter(key -> !key.isEmpty())
             .map(
                 key ->
                     Channel.byKey(key)
@@ -76,7 +77,50 @@ public final class Runs {
               s.setString(5, settings.json());
               s.setString(6, channels.stream().map(Channel::key).collect(Collectors.joining(",")));
             });
-    return new RunWriter(workbook, id, channels.size());
+    return new RunWriter(workbook, id, channels.size(), 0);
+  }
+
+  /**
+   * Takes up a run that was cut short.
+   *
+   * @throws WorkbookException when it ended by itself or by hand
+   */
+  public RunWriter resume(Run run) {
+    if (run.state() != Run.State.INTERRUPTED) {
+      throw new WorkbookException(run.title() + " has ended; only a run cut short goes on.");
+    }
+    int next =
+        workbook
+            .query(
+                "SELECT coalesce(max(seq) + 1, 0) FROM sample_block WHERE run_id = ?",
+                s -> s.setLong(1, run.id()),
+                r -> r.getInt(1))
+            .get(0);
+    workbook.update(
+        "UPDATE run SET state = 'running', ending = '' WHERE id = ?", s -> s.setLong(1, run.id()));
+    return new RunWriter(workbook, run.id(), run.channels().size(), next);
+  }
+
+  /** Closes a run that was cut short for good. */
+  public void close(Run run, String ending) {
+    workbook.update(
+        "UPDATE run SET state = 'stopped', ending = ? WHERE id = ? AND state = 'interrupted'",
+        s -> {
+          s.setString(1, ending);
+          s.setLong(2, run.id());
+        });
+  }
+
+  /** Keeps something said about a run after it ended. */
+  public void note(long runId, Event event) {
+    workbook.update(
+        "INSERT INTO event (run_id, seconds, code, words) VALUES (?, ?, ?, ?)",
+        s -> {
+          s.setLong(1, runId);
+          s.setDouble(2, event.seconds());
+          s.setString(3, event.code());
+          s.setString(4, event.words());
+        });
   }
 
   /** Every reading of a run. */

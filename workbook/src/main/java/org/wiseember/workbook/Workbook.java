@@ -29,7 +29,7 @@ public final class Workbook implements AutoCloseable {
   static final int APPLICATION_ID = 0x57456D62;
 
   /** The newest layout this program writes. */
-  static final int VERSION = 1;
+  static final int VERSION = 2;
 
   private final Path file;
   private final Connection connection;
@@ -260,6 +260,39 @@ public final class Workbook implements AutoCloseable {
 
   public Runs runs() {
     return new Runs(this);
+  }
+
+  public Instruments instruments() {
+    return new Instruments(this);
+  }
+
+  public TypedReadings typedReadings() {
+    return new TypedReadings(this);
+  }
+
+  public Photos photos() {
+    return new Photos(this);
+  }
+
+  /** How the columns of files with these headings were read last time; empty for never. */
+  public Optional<String> importMapping(String headings) {
+    return query(
+            "SELECT mapping FROM import_mapping WHERE headings = ?",
+            s -> s.setString(1, headings),
+            r -> r.getString(1))
+        .stream()
+        .findFirst();
+  }
+
+  /** Remembers how the columns of files with these headings are read. */
+  public void importMapping(String headings, String mapping) {
+    update(
+        "INSERT INTO import_mapping (headings, mapping) VALUES (?, ?) "
+            + "ON CONFLICT (headings) DO UPDATE SET mapping = excluded.mapping",
+        s -> {
+          s.setString(1, headings);
+          s.setString(2, mapping);
+        });
   }
 
   /** The workbook's title, shown over the shelf; empty until one is given. */

@@ -7,12 +7,13 @@ import org.wiseember.core.uncertainty.MeterClass;
  * One reading of a meter that lies within its class: a gain and an offset drawn once from the seed,
  * and a display that rounds.
  */
-final class SimulatedMeter {
+public final class SimulatedMeter {
   private final MeterClass meterClass;
   private final double gain;
   private final double offset;
 
-  SimulatedMeter(MeterClass meterClass, RandomGenerator random) {
+  /** Draws its error. */
+  public SimulatedMeter(MeterClass meterClass, RandomGenerator random) {
     this.meterClass = meterClass;
     this.gain = 1 + meterClass.percentOfReading() / 100 * (2 * random.nextDouble() - 1);
     double fixed =
@@ -22,7 +23,7 @@ final class SimulatedMeter {
   }
 
   /** What the display shows for a true value; zero is shown as zero. */
-  double read(double truth) {
+  public double read(double truth) {
     double shown = unrounded(truth);
     double step = meterClass.resolution();
     return step > 0 ? Math.rint(shown / step) * step : shown;

@@ -365,8 +365,8 @@ public final class SimulatedUnit {
     return draw.watts() < display.floorWatts() ? 0 : shown;
   }
 
-  /** One point of the output wave now, V. */
-  double waveAt(double turn) {
+  /** The output wave now at one point of its period, V. */
+  public double waveAt(double turn) {
     return acVolts * design.inverter().shape().at(turn, inverter.share());
   }
 }

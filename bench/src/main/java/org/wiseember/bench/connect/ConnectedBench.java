@@ -1,0 +1,160 @@
+package org.wiseember.bench.connect;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+import org.wiseember.bench.instrument.Bench;
+import org.wiseember.bench.instrument.ChannelSource;
+import org.wiseember.bench.instrument.Health;
+import org.wiseember.bench.instrument.Instrument;
+import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
+
+/**
+ * A bench of real instruments. At each tick everything is asked at once; what does not answer
+ * within part of the tick is missing from that frame. A reading is never carried over.
+ */
+public final class ConnectedBench implements Bench, AutoCloseable {
+  private static final double SHARE_TO_WAIT = 0.6;
+
+  private final List<Poller> pollers = new ArrayList<>();
+  private final List<Instrument> instruments;
+  private final List<Channel> channels;
+  private final int[][] place;
+  private final double clockFactor;
+  private final long origin;
+  private long number;
+  private Boolean loadIsOn;
+
+  /**
+   * Starts asking; nothing needs to be there yet.
+   *
+   * @param descriptions in the order they are shown; where two give one channel, the first does
+   * @param startedSeconds what the bench clock shows now, s; above 0 when a run is taken up again
+   * @param clockFactor bench seconds per second: 1 for instruments, more for stand-ins set to run
+   *     faster
+   */
+  public ConnectedBench(
+      List<InstrumentDescription> descriptions, double startedSeconds, double clockFactor) {
+    this.clockFactor = clockFactor;
+    this.origin = System.nanoTime() - (long) (startedSeconds / clockFactor * 1e9);
+    List<Instrument> all = new ArrayList<>();
+    List<Channel> order = new ArrayList<>();
+    List<int[]> places = new ArrayList<>();
+    for (InstrumentDescription description : descriptions) {
+      all.add(description.instrument());
+      int[] at = new int[description.channels().size()];
+      for (int i = 0; i < at.length; i++) {
+        ChannelSource source = description.channels().get(i);
+        boolean taken = order.contains(source.channel()) || !description.way().asked();
+        at[i] = taken ? -1 : order.size();
+        if (!taken) {
+          order.add(source.channel());
+        }
+      }
+      places.add(at);
+      pollers.add(description.way().asked() ? new Poller(description) : null);
+    }
+    this.instruments = List.copyOf(all);
+    this.channels = List.copyOf(order);
+    this.place = places.toArray(int[][]::new);
+  }
+
+  @Override
+  public List<Instrument> instruments() {
+    return instruments;
+  }
+
+  @Override
+  public List<Channel> channels() {
+    return channels;
+  }
+
+  @Override
+  public boolean simulated() {
+    return false;
+  }
+
+  @Override
+  public List<Health> health() {
+    return pollers.stream()
+        .map(p -> p == null ? new Health(Health.State.BY_HAND, "") : p.health())
+        .toList();
+  }
+
+  @Override
+  public boolean loadObeys() {
+    return pollers.stream().anyMatch(p -> p != null && p.description().switchesLoad());
+  }
+
+  @Override
+  public void load(boolean on) {
+    if (loadIsOn == null || loadIsOn != on) {
+      loadIsOn = on;
+      for (Poller poller : pollers) {
+        if (poller != null && poller.description().switchesLoad()) {
+          poller.load(on);
+        }
+      }
+    }
+  }
+
+  private double now() {
+    return (System.nanoTime() - origin) / 1e9 * clockFactor;
+  }
+
+  @Override
+  public Frame advance(double seconds) {
+    double due = (Math.floor(now() / seconds) + 1) * seconds;
+    long until = origin + (long) (due / clockFactor * 1e9);
+    while (System.nanoTime() < until && !Thread.currentThread().isInterrupted()) {
+      LockSupport.parkNanos(until - System.nanoTime());
+    }
+    number++;
+    long nanos = (long) (seconds / clockFactor * 1e9);
+    double[] values = new double[channels.size()];
+    Arrays.fill(values, Double.NaN);
+    List<Integer> asked = new ArrayList<>();
+    for (int i = 0; i < pollers.size(); i++) {
+      Poller poller = pollers.get(i);
+      if (poller != null && isDue(poller.description(), due, seconds)) {
+        poller.request(number);
+        asked.add(i);
+      }
+    }
+    long patience =
+        System.nanoTime()
+            + Math.max((long) (nanos * SHARE_TO_WAIT), TimeUnit.MILLISECONDS.toNanos(10));
+    try {
+      for (int i : asked) {
+        double[] read = pollers.get(i).await(number, patience);
+        for (int k = 0; k < read.length; k++) {
+          if (place[i][k] >= 0) {
+            values[place[i][k]] = read[k];
+          }
+        }
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+    return new Frame(due, channels, values);
+  }
+
+  /** A slow meter is asked only as often as it has something new. */
+  private static boolean isDue(InstrumentDescription description, double due, double tick) {
+    double every = description.everySeconds();
+    return every <= tick || Math.floor(due / every) > Math.floor((due - tick) / every);
+  }
+
+  @Override
+  public void close() {
+    for (Poller poller : pollers) {
+      if (poller != null) {
+        poller.close();
+      }
+    }
+  }
+}

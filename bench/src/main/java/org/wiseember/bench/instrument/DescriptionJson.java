@@ -1,0 +1,240 @@
+package org.wiseember.bench.instrument;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.uncertainty.Correction;
+import org.wiseember.core.uncertainty.MeterClass;
+
+/**
+ * Instrument descriptions as JSON; the schema is instrument.schema.json. Files are read as a tree,
+ * field by field; nothing in them can name a class.
+ */
+public final class DescriptionJson {
+  /** What a description file calls itself. */
+  public static final String FORMAT = "wise-ember-instrument-1";
+
+  private static final int LONGEST = 200_000;
+  private static final int MOST_CHANNELS = 40;
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private DescriptionJson() {}
+
+  /** Writes a description. */
+  public static String write(InstrumentDescription description) {
+    ObjectNode root = JSON.createObjectNode();
+    root.put("format", FORMAT);
+    root.put("name", description.name());
+    root.put("way", description.way().key());
+    if (!description.address().isEmpty()) {
+      root.put("address", description.address());
+    }
+    if (description.way().modbus()) {
+      root.put("modbusUnit", description.modbusUnit());
+    }
+    root.put("everySeconds", description.everySeconds());
+    ArrayNode channels = root.putArray("channels");
+    for (ChannelSource source : description.channels()) {
+      channel(channels.addObject(), source);
+    }
+    if (description.switchesLoad()) {
+      root.putObject("load").put("on", description.loadOn()).put("off", description.loadOff());
+    }
+    return root.toPrettyString();
+  }
+
+  private static void channel(ObjectNode node, ChannelSource source) {
+    node.put("channel", source.channel().key());
+    if (!source.query().isEmpty()) {
+      node.put("query", source.query());
+    }
+    if (source.scale() != 1) {
+      node.put("scale", source.scale());
+    }
+    source
+        .register()
+        .ifPresent(
+            r ->
+                node.putObject("register")
+                    .put("table", r.table().key())
+                    .put("address", r.address())
+                    .put("type", r.type().key())
+                    .put("wordOrder", r.lowWordFirst() ? "low-first" : "high-first")
+                    .put("scale", r.scale()));
+    source.accuracy().ifPresent(a -> meterClass(node.putObject("accuracy"), a));
+    source
+        .correction()
+        .ifPresent(
+            c -> {
+              ObjectNode correction = node.putObject("correction");
+              correction.put("gain", c.gain()).put("offset", c.offset());
+              meterClass(correction.putObject("reference"), c.reference());
+            });
+  }
+
+  private static void meterClass(ObjectNode node, MeterClass meter) {
+    node.put("percentOfReading", meter.percentOfReading())
+        .put("percentOfRange", meter.percentOfRange())
+        .put("range", meter.range())
+        .put("resolution", meter.resolution())
+        .put("digits", meter.digits());
+  }
+
+  /**
+   * Reads a description.
+   *
+   * @throws DescriptionUnreadable in one sentence that names the field
+   */
+  public static InstrumentDescription read(String json) throws DescriptionUnreadable {
+    if (json.length() > LONGEST) {
+      throw new DescriptionUnreadable("The description is too long to be one instrument's.");
+    }
+    JsonNode root;
+    try {
+      root = JSON.readTree(json);
+    } catch (JsonProcessingException e) {
+      throw new DescriptionUnreadable(
+          "The description is not JSON: line "
+              + (e.getLocation() == null ? "?" : e.getLocation().getLineNr())
+              + " cannot be read. Mend it there.");
+    }
+    if (root == null || !FORMAT.equals(root.path("format").asText())) {
+      throw new DescriptionUnreadable(
+          "The description does not call itself \"format\": \"" + FORMAT + "\". Choose another.");
+    }
+    Way way =
+        Way.byKey(root.path("way").asText())
+            .orElseThrow(
+                () ->
+                    new DescriptionUnreadable(
+                        "“way” is “"
+                            + shortened(root.path("way").asText())
+                            + "”; use one of "
+                            + String.join(", ", Arrays.stream(Way.values()).map(Way::key).toList())
+                            + "."));
+    JsonNode list = root.path("channels");
+    if (!list.isArray() || list.isEmpty() || list.size() > MOST_CHANNELS) {
+      throw new DescriptionUnreadable(
+          "“channels” lists what the instrument gives, 1 to " + MOST_CHANNELS + " entries.");
+    }
+    List<ChannelSource> channels = new ArrayList<>();
+    Set<Channel> seen = EnumSet.noneOf(Channel.class);
+    for (JsonNode node : list) {
+      ChannelSource source = source(node, way);
+      if (!seen.add(source.channel())) {
+        throw new DescriptionUnreadable(
+            "Channel “" + source.channel().key() + "” is there twice; keep one.");
+      }
+      channels.add(source);
+    }
+    try {
+      return new InstrumentDescription(
+          root.path("name").asText("").strip(),
+          way,
+          root.path("address").asText(""),
+          root.path("modbusUnit").asInt(1),
+          root.path("everySeconds").asDouble(1),
+          channels,
+          root.path("load").path("on").asText(""),
+          root.path("load").path("off").asText(""));
+    } catch (IllegalArgumentException e) {
+      throw new DescriptionUnreadable("This cannot be: " + e.getMessage() + ". Mend the file.");
+    }
+  }
+
+  private static ChannelSource source(JsonNode node, Way way) throws DescriptionUnreadable {
+    String key = node.path("channel").asText();
+    Channel channel =
+        Channel.byKey(key)
+            .orElseThrow(
+                () ->
+                    new DescriptionUnreadable(
+                        "Channel “"
+                            + shortened(key)
+                            + "” is not known; the names are in docs/formats.md."));
+    String query = node.path("query").asText("");
+    boolean scpi = way == Way.SCPI_TCP || way == Way.SCPI_SERIAL;
+    if (scpi && (query.isBlank() || query.contains("\n") || query.length() > 200)) {
+      throw new DescriptionUnreadable(
+          "Channel “" + key + "” needs a “query”, one line, such as MEAS:POW?.");
+    }
+    try {
+      Optional<Register> register = register(node.path("register"));
+      if (way.modbus() && register.isEmpty()) {
+        throw new DescriptionUnreadable("Channel “" + key + "” needs a “register”.");
+      }
+      return new ChannelSource(
+          channel,
+          query,
+          node.path("scale").asDouble(1),
+          register,
+          meterClass(node.path("accuracy")),
+          correction(node.path("correction")));
+    } catch (IllegalArgumentException e) {
+      throw new DescriptionUnreadable("Channel “" + key + "”: " + e.getMessage() + ".");
+    }
+  }
+
+  private static Optional<Register> register(JsonNode node) {
+    if (!node.isObject()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Register(
+            named(Register.Table.values(), Register.Table::key, node.path("table").asText("input")),
+            node.path("address").asInt(-1),
+            named(Register.Type.values(), Register.Type::key, node.path("type").asText("float32")),
+            node.path("wordOrder").asText("high-first").equals("low-first"),
+            node.path("scale").asDouble(1)));
+  }
+
+  private static <T> T named(
+      T[] values, java.util.function.Function<T, String> key, String wanted) {
+    return Arrays.stream(values)
+        .filter(v -> key.apply(v).equals(wanted))
+        .findFirst()
+        .orElseThrow(
+            () -> new IllegalArgumentException("“" + shortened(wanted) + "” is not known"));
+  }
+
+  private static Optional<MeterClass> meterClass(JsonNode node) {
+    if (!node.isObject()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new MeterClass(
+            node.path("percentOfReading").asDouble(0),
+            node.path("percentOfRange").asDouble(0),
+            node.path("range").asDouble(0),
+            node.path("resolution").asDouble(0),
+            node.path("digits").asInt(0)));
+  }
+
+  private static Optional<Correction> correction(JsonNode node) {
+    if (!node.isObject()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Correction(
+            node.path("gain").asDouble(1),
+            node.path("offset").asDouble(0),
+            meterClass(node.path("reference"))
+                .orElseThrow(
+                    () ->
+                        new IllegalArgumentException(
+                            "a correction names the class of its reference"))));
+  }
+
+  private static String shortened(String text) {
+    return text.length() > 40 ? text.substring(0, 40) + "…" : text;
+  }
+}

@@ -1,0 +1,74 @@
+package org.wiseember.bench.instrument;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.uncertainty.MeterClass;
+
+/**
+ * All the program knows of an instrument; kept in an open file, see docs/formats.md.
+ *
+ * @param name as the tester calls it
+ * @param way in which its readings come
+ * @param address by its way: {@code host:port} or {@code port:baud}; empty where it is not asked
+ * @param modbusUnit of a Modbus device, 1 to 247
+ * @param everySeconds how often it has something new, s
+ * @param channels what it gives
+ * @param loadOn SCPI commands that switch the load on; empty where it cannot
+ * @param loadOff SCPI commands that switch it off
+ */
+public record InstrumentDescription(
+    String name,
+    Way way,
+    String address,
+    int modbusUnit,
+    double everySeconds,
+    List<ChannelSource> channels,
+    String loadOn,
+    String loadOff) {
+  public InstrumentDescription {
+    channels = List.copyOf(channels);
+    if (name.isBlank() || name.length() > 60) {
+      throw new IllegalArgumentException("an instrument has a name of up to 60 letters");
+    }
+    if (!(everySeconds >= 0.1 && everySeconds <= 3600)) {
+      throw new IllegalArgumentException("an instrument reads every 0.1 to 3600 s");
+    }
+    if (channels.isEmpty()) {
+      throw new IllegalArgumentException("an instrument gives at least one quantity");
+    }
+    if (modbusUnit < 1 || modbusUnit > 247) {
+      throw new IllegalArgumentException("a Modbus unit is between 1 and 247");
+    }
+  }
+
+  /** As it stands on the bench. */
+  public Instrument instrument() {
+    Map<Channel, MeterClass> accuracy = new EnumMap<>(Channel.class);
+    for (ChannelSource source : channels) {
+      source.effectiveClass().ifPresent(c -> accuracy.put(source.channel(), c));
+    }
+    return new Instrument(name, channels.stream().map(ChannelSource::channel).toList(), accuracy);
+  }
+
+  /** Whether it can switch the load. */
+  public boolean switchesLoad() {
+    return !loadOn.isBlank();
+  }
+
+  public InstrumentDescription named(String other) {
+    return new InstrumentDescription(
+        other, way, address, modbusUnit, everySeconds, channels, loadOn, loadOff);
+  }
+
+  public InstrumentDescription at(String other) {
+    return new InstrumentDescription(
+        name, way, other, modbusUnit, everySeconds, channels, loadOn, loadOff);
+  }
+
+  public InstrumentDescription with(List<ChannelSource> others) {
+    return new InstrumentDescription(
+        name, way, address, modbusUnit, everySeconds, others, loadOn, loadOff);
+  }
+}

@@ -1,0 +1,149 @@
+package org.wiseember.bench.connect;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import com.ghgande.j2mod.modbus.procimg.SimpleInputRegister;
+import com.ghgande.j2mod.modbus.procimg.SimpleProcessImage;
+import com.ghgande.j2mod.modbus.slave.ModbusSlave;
+import com.ghgande.j2mod.modbus.slave.ModbusSlaveFactory;
+import com.ghgande.j2mod.modbus.util.SerialParameters;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import org.testng.SkipException;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+import org.wiseember.bench.instrument.ChannelSource;
+import org.wiseember.bench.instrument.Health;
+import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.bench.instrument.Register;
+import org.wiseember.bench.instrument.Way;
+import org.wiseember.bench.standin.StandInFixture;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
+
+/**
+ * Serial lines, as pairs of pseudo-terminals made by socat, which the launcher's test command
+ * installs and then insists on.
+ */
+public class SerialTest {
+  private Path folder;
+  private Process socat;
+
+  @BeforeMethod
+  public void makeFolder() throws IOException {
+    folder = Files.createTempDirectory("ember-serial");
+  }
+
+  @AfterMethod(alwaysRun = true)
+  public void endSocat() throws InterruptedException {
+    if (socat != null) {
+      socat.destroy();
+      socat.waitFor();
+    }
+  }
+
+  private void socat(String... ends) throws Exception {
+    try {
+      socat =
+          new ProcessBuilder("socat", ends[0], ends[1])
+              .redirectErrorStream(true)
+              .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+              .start();
+    } catch (IOException missing) {
+      if ("required".equals(System.getenv("EMBER_CLIENTS"))) {
+        throw new AssertionError("socat is missing though the test command installs it");
+      }
+      throw new SkipException("socat is not installed");
+    }
+  }
+
+  private Path pty(String name) {
+    return folder.resolve(name);
+  }
+
+  private static void awaitFile(Path file) throws InterruptedException {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
+    while (!Files.exists(file) && System.nanoTime() < end) {
+      TimeUnit.MILLISECONDS.sleep(5);
+    }
+    assertTrue(Files.exists(file), file + " never came");
+  }
+
+  @Test(timeOut = 60_000)
+  public void scpiOverASerialLine() throws Exception {
+    try (StandInFixture fixture = new StandInFixture(false)) {
+      Path pty = pty("meter");
+      socat("PTY,link=" + pty + ",raw,echo=0", "TCP:127.0.0.1:" + fixture.port("Thermometer"));
+      awaitFile(pty);
+      try (ScpiClient client = ScpiClient.serial(pty.toRealPath() + ":115200", 3000)) {
+        assertTrue(client.query("*IDN?").startsWith("Wise Ember,Thermometer"));
+        assertEquals(client.number("MEAS:TEMP? (@102)"), 22, 1);
+      }
+    }
+  }
+
+  @Test(timeOut = 60_000)
+  public void modbusRtuOverASerialLine() throws Exception {
+    Path here = pty("here");
+    Path there = pty("there");
+    socat("PTY,link=" + here + ",raw,echo=0", "PTY,link=" + there + ",raw,echo=0");
+    awaitFile(here);
+    awaitFile(there);
+    SerialParameters port = new SerialParameters();
+    port.setPortName(there.toRealPath().toString());
+    port.setBaudRate(19200);
+    port.setEncoding("rtu");
+    ModbusSlave slave = ModbusSlaveFactory.createSerialSlave(port);
+    SimpleProcessImage image = new SimpleProcessImage(5);
+    image.addInputRegister(new SimpleInputRegister(1284));
+    image.addInputRegister(new SimpleInputRegister(-250));
+    slave.addProcessImage(5, image);
+    slave.open();
+    try {
+      InstrumentDescription description =
+          new InstrumentDescription(
+              "DC meter",
+              Way.MODBUS_RTU,
+              here.toRealPath() + ":19200",
+              5,
+              1,
+              List.of(register(Channel.DC_VOLTAGE, 0), register(Channel.DC_CURRENT, 1)),
+              "",
+              "");
+      try (ConnectedBench bench = new ConnectedBench(List.of(description), 0, 1)) {
+        Frame frame = bench.advance(1);
+        for (int i = 0; i < 20 && bench.health().get(0).state() != Health.State.ALIVE; i++) {
+          frame = bench.advance(1);
+        }
+        assertEquals(frame.value(Channel.DC_VOLTAGE), 12.84, 1e-9, bench.health().toString());
+        assertEquals(frame.value(Channel.DC_CURRENT), -2.5, 1e-9);
+      }
+    } finally {
+      ModbusSlaveFactory.close(slave);
+    }
+  }
+
+  private static ChannelSource register(Channel channel, int address) {
+    return new ChannelSource(
+        channel,
+        "",
+        1,
+        Optional.of(new Register(Register.Table.INPUT, address, Register.Type.INT16, false, 0.01)),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  @Test
+  public void aPortThatIsNotThereIsSaid() {
+    IOException told =
+        expectThrows(IOException.class, () -> ScpiClient.serial("/dev/ttyNONE0:9600", 500));
+    assertTrue(told.getMessage().contains("serial port"), told.getMessage());
+  }
+}
