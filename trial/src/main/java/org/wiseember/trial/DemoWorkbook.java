@@ -5,9 +5,11 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.procedure.AcDrain;
 import org.wiseember.bench.run.Pace;
-import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Frame;
@@ -91,6 +93,19 @@ public final class DemoWorkbook {
 
   private DemoWorkbook() {}
 
+  /** The label of a demo unit; empty where no unit is called so. */
+  public static Optional<Label> label(String unitName) {
+    return UNITS.stream()
+        .filter(u -> u.name().equalsIgnoreCase(unitName))
+        .findFirst()
+        .map(u -> Label.read(u.label()));
+  }
+
+  /** Names of the demo units, in order. */
+  public static List<String> names() {
+    return UNITS.stream().map(DemoUnit::name).toList();
+  }
+
   /** Makes the demo workbook in a file that does not exist yet. */
   public static void create(Path file) {
     try (Workbook workbook = Workbook.open(file, Clock.fixed(FIRST_EVENING, ZoneOffset.UTC))) {
@@ -114,8 +129,8 @@ public final class DemoWorkbook {
 
   private static void drain(Workbook workbook, Unit unit, int day, long seed) {
     DrainPlan plan = DrainPlan.of(unit.label()).orElseThrow();
-    SimulatedBench bench = SimulatedUnits.bench(unit.name(), unit.label(), plan, seed);
-    RecordedDrain.prepare(workbook, unit.id(), plan, bench, Pace.FULL, evening(day), view -> {})
+    BenchSetup setup = BenchSetup.simulated(unit.name(), unit.label(), plan, seed, Set.of());
+    RecordedRun.drain(workbook, unit, plan, setup, Pace.FULL, evening(day), view -> {})
         .runner()
         .runToEnd();
   }
@@ -123,7 +138,8 @@ public final class DemoWorkbook {
   /** A drain that was going when the lights went out: its run is never ended. */
   private static void startOnly(Workbook workbook, Unit unit, int day, long seed) {
     DrainPlan plan = DrainPlan.of(unit.label()).orElseThrow();
-    SimulatedBench bench = SimulatedUnits.bench(unit.name(), unit.label(), plan, seed);
+    BenchSetup setup = BenchSetup.simulated(unit.name(), unit.label(), plan, seed, Set.of());
+    Bench bench = setup.bench();
     AcDrain drain = new AcDrain(plan.volts());
     RunWriter writer =
         workbook
@@ -133,7 +149,7 @@ public final class DemoWorkbook {
                 drain.kind(),
                 plan.title(),
                 evening(day),
-                RecordedDrain.settings(plan, bench),
+                setup.settings(),
                 bench.channels());
     double now = 0;
     while (now < STARTED_ONLY_SECONDS) {

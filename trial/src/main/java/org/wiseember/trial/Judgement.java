@@ -2,8 +2,11 @@ package org.wiseember.trial;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import org.wiseember.bench.procedure.AcDrain;
 import org.wiseember.core.because.Because;
 import org.wiseember.core.because.Warning;
@@ -21,6 +24,7 @@ import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 
@@ -73,11 +77,12 @@ public record Judgement(Unit unit, List<Judged> lines, List<Drain> drains) {
     List<Drain> drains = new ArrayList<>();
     for (Run run : workbook.runs().of(unit.id())) {
       if (run.kind().equals(AcDrain.KIND)) {
-        Trace trace = workbook.runs().trace(run);
+        Trace trace = corrected(workbook, run);
         double rated = unit.label().ratedWattHours().orElse(Double.NaN);
         CapacityMethod method =
             run.settings()
                 .meterClass(Channel.AC_POWER)
+                .or(() -> run.settings().meterClass(Channel.AC_ENERGY))
                 .map(meter -> CapacityMethod.measuredWith(rated, meter))
                 .orElseGet(() -> CapacityMethod.assumed(rated));
         drains.add(new Drain(run, trace, UsableCapacity.of(trace, method)));
@@ -88,6 +93,20 @@ public record Judgement(Unit unit, List<Judged> lines, List<Drain> drains) {
       lines.add(judge(claim, unit.label(), drains, guardBand));
     }
     return new Judgement(unit, lines, drains);
+  }
+
+  /** The readings of a run, typed ones where nothing else read, put through its corrections. */
+  static Trace corrected(Workbook workbook, Run run) {
+    Trace raw =
+        run.settings().source() == RunSettings.Source.BY_HAND
+            ? workbook.typedReadings().trace(run.id())
+            : workbook.runs().trace(run);
+    if (run.settings().corrections().isEmpty()) {
+      return raw;
+    }
+    Map<Channel, DoubleUnaryOperator> functions = new EnumMap<>(Channel.class);
+    run.settings().corrections().forEach((channel, c) -> functions.put(channel, c::apply));
+    return raw.mapped(functions);
   }
 
   private static Judged judge(Claim claim, Label label, List<Drain> drains, boolean guardBand) {

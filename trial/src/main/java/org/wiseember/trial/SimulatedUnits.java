@@ -1,10 +1,15 @@
 package org.wiseember.trial;
 
 import java.util.Locale;
+import java.util.Set;
 import org.wiseember.bench.simulated.Chemistry;
+import org.wiseember.bench.simulated.Fault;
 import org.wiseember.bench.simulated.Heater;
+import org.wiseember.bench.simulated.Practice;
 import org.wiseember.bench.simulated.SimulatedBench;
+import org.wiseember.bench.simulated.SimulatedUnit;
 import org.wiseember.bench.simulated.UnitDesign;
+import org.wiseember.bench.simulated.WaveShape;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
@@ -16,10 +21,23 @@ import org.wiseember.core.label.Subject;
 public final class SimulatedUnits {
   private SimulatedUnits() {}
 
-  /** A fully charged, rested stand-in with a heater for the plan's load. */
-  public static SimulatedBench bench(String unitName, Label label, DrainPlan plan, long seed) {
+  /** A fully charged, rested stand-in with a load for the plan. */
+  public static SimulatedBench bench(
+      String unitName, Label label, DrainPlan plan, long seed, Set<Fault> faults) {
     return new SimulatedBench(
-        design(unitName, label, plan), Heater.of(plan.watts(), plan.volts()), 1, seed);
+        design(unitName, label, plan),
+        Practice.load(plan.watts(), plan.volts(), faults),
+        1,
+        seed,
+        faults);
+  }
+
+  /** The same stand-in without meters, for the servers. */
+  public static SimulatedUnit unit(String unitName, Label label, double roomCelsius) {
+    DrainPlan plan =
+        DrainPlan.of(label).orElse(new DrainPlan(DrainPlan.USUAL_WATTS, DrainPlan.USUAL_VOLTS, ""));
+    return new SimulatedUnit(
+        design(unitName, label, plan), Heater.of(plan.watts(), plan.volts()), 1, roomCelsius);
   }
 
   private static UnitDesign design(String unitName, Label label, DrainPlan plan) {
@@ -28,7 +46,8 @@ public final class SimulatedUnits {
     // 93 to 105 % of the printed capacity in the cells; the outlet sees less.
     double share = 0.93 + 0.12 * Math.floorMod(spread(unitName), 1000) / 1000.0;
     return UnitDesign.typical(
-        chemistry(label), wattHours, Math.max(rated, plan.watts()), plan.volts(), share);
+            chemistry(label), wattHours, Math.max(rated, plan.watts()), plan.volts(), share)
+        .with(shape(label));
   }
 
   private static int spread(String name) {
@@ -37,6 +56,13 @@ public final class SimulatedUnits {
       h = h * 131 + c;
     }
     return h ^ (h >>> 15);
+  }
+
+  private static WaveShape shape(Label label) {
+    String word = label.claim(Subject.WAVEFORM).map(Claim::word).orElse("");
+    return word.contains("modified")
+        ? WaveShape.MODIFIED
+        : word.contains("square") ? WaveShape.SQUARE : WaveShape.SINE;
   }
 
   private static Chemistry chemistry(Label label) {

@@ -17,11 +17,11 @@ public final class DrainUntilKilled {
     workbook.units().label(unit.id(), "9000 Wh LFP\nAC 230 V, 500 W", java.util.List.of());
     Unit labelled = workbook.units().all().get(0);
     DrainPlan plan = DrainPlan.of(labelled.label()).orElseThrow();
-    RecordedDrain.prepare(
+    RecordedRun.drain(
             workbook,
-            unit.id(),
+            labelled,
             plan,
-            SimulatedUnits.bench(unit.name(), labelled.label(), plan, 1),
+            BenchSetup.simulated(labelled.name(), labelled.label(), plan, 1, java.util.Set.of()),
             Pace.SIX_HUNDRED,
             Clock.systemUTC().instant(),
             view -> {

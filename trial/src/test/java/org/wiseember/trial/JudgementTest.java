@@ -119,7 +119,8 @@ public class JudgementTest {
                   + Math.round(300 + 300 * random.nextDouble())
                   + " W");
       DrainPlan plan = DrainPlan.of(label).orElseThrow();
-      SimulatedBench bench = SimulatedUnits.bench("unit " + k, label, plan, random.nextLong());
+      SimulatedBench bench =
+          SimulatedUnits.bench("unit " + k, label, plan, random.nextLong(), java.util.Set.of());
       java.util.ArrayList<Double> t = new java.util.ArrayList<>();
       java.util.ArrayList<Double> w = new java.util.ArrayList<>();
       var drain = new org.wiseember.bench.procedure.AcDrain(plan.volts());
@@ -154,12 +155,12 @@ public class JudgementTest {
       workbook.units().label(added.id(), "300 Wh NMC\nAC 120 V 60 Hz 400 W", List.of());
       Unit unit = workbook.units().all().get(0);
       DrainPlan plan = DrainPlan.of(unit.label()).orElseThrow();
-      RecordedDrain drain =
-          RecordedDrain.prepare(
+      RecordedRun drain =
+          RecordedRun.drain(
               workbook,
-              unit.id(),
+              unit,
               plan,
-              SimulatedUnits.bench(unit.name(), unit.label(), plan, 3),
+              BenchSetup.simulated(unit.name(), unit.label(), plan, 3, java.util.Set.of()),
               Pace.FULL,
               Instant.EPOCH,
               view -> {});

@@ -2,6 +2,7 @@ package org.wiseember.workbook;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
@@ -29,6 +30,7 @@ import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.Correction;
 import org.wiseember.core.uncertainty.MeterClass;
 
 public class WorkbookTest {
@@ -37,12 +39,18 @@ public class WorkbookTest {
   private static final RunSettings SETTINGS =
       new RunSettings(
           600,
+          230,
           Map.of(
               Channel.AC_POWER,
               MeterClass.ofReading(0.5, 2, 0.1),
               Channel.CASE_TEMPERATURE,
               new MeterClass(0, 0.1, 200, 0.1, 5)),
-          true);
+          Map.of(
+              Channel.AC_POWER,
+              Correction.ofOnePoint(590, 600, MeterClass.ofReading(0.1, 1, 0.01))),
+          RunSettings.Source.SIMULATED,
+          77,
+          List.of("LOOSE_LEAD"));
   private static final List<Channel> CHANNELS = List.of(Channel.AC_POWER, Channel.CASE_TEMPERATURE);
 
   private Path folder;
@@ -268,6 +276,114 @@ public class WorkbookTest {
       assertEquals(writer.waiting(), 0);
       Run run = workbook.runs().of(1).get(0);
       assertEquals(workbook.runs().trace(run).size(), 5_001);
+    }
+  }
+
+  @Test
+  public void aFirstLayoutIsBroughtUpToDateAndLosesNothing() throws Exception {
+    try (var connection =
+        java.sql.DriverManager.getConnection("jdbc:sqlite:" + file.toAbsolutePath())) {
+      try (var statement = connection.createStatement();
+          var in = Workbook.class.getResourceAsStream("schema-1.sql")) {
+        String script = new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        for (String sql : script.split(";\\s*\\n(?=\\s*(?:CREATE|--|$))")) {
+          statement.execute(sql);
+        }
+        statement.execute("PRAGMA application_id = " + Workbook.APPLICATION_ID);
+        statement.execute("PRAGMA user_version = 1");
+        statement.execute("INSERT INTO unit (name, created_at) VALUES ('Old', 'then')");
+        statement.execute(
+            "INSERT INTO run (unit_id, kind, title, started_at, state, settings, channels) VALUES"
+                + " (1, 'ac-drain', 'Drain', '2026-05-04T16:30:00Z', 'done',"
+                + " '{\"loadWatts\":600,\"simulated\":true}', 'ac_power')");
+      }
+    }
+    try (Workbook workbook = Workbook.open(file, CLOCK)) {
+      assertEquals(workbook.units().all().get(0).name(), "Old");
+      Run run = workbook.runs().of(1).get(0);
+      assertTrue(run.settings().simulated());
+      assertEquals(workbook.instruments().all(), List.of());
+    }
+  }
+
+  @Test
+  public void typedReadingsMakeATraceAndCanBeTakenBack() {
+    try (Workbook workbook = Workbook.open(file, CLOCK)) {
+      Unit unit = workbook.units().add("U");
+      long run =
+          workbook
+              .runs()
+              .begin(
+                  unit.id(),
+                  "ac-drain",
+                  "By hand",
+                  CLOCK.instant(),
+                  RunSettings.of(RunSettings.Source.BY_HAND, Map.of()),
+                  List.of())
+              .runId();
+      TypedReadings typed = workbook.typedReadings();
+      typed.keep(run, 0, "Meter B", Channel.AC_ENERGY, 0, 1, "0");
+      typed.keep(run, 3660, "Meter B", Channel.AC_ENERGY, 609, 1, "0.609 kWh");
+      typed.keep(run, 3660, "Display", Channel.DISPLAY_CHARGE, 38, 1, "38 %");
+      long wrong = typed.keep(run, 3700, "Meter B", Channel.AC_ENERGY, 6.1, 0.1, "6.1");
+      typed.keep(run, 1800, "Meter C", Channel.AC_ENERGY, 305, 1, "305");
+      assertEquals(typed.trace(run).size(), 3);
+      typed.struck(wrong, true);
+      Trace trace = typed.trace(run);
+      assertEquals(trace.size(), 2, "one meter's totals, the struck one left out");
+      assertEquals(trace.value(Channel.AC_ENERGY, 1), 609.0);
+      assertEquals(trace.value(Channel.DISPLAY_CHARGE, 1), 38.0);
+      typed.struck(wrong, false);
+      assertEquals(typed.trace(run).size(), 3);
+    }
+  }
+
+  @Test
+  public void aRunCutShortGoesOnWhereItsReadingsEnd() {
+    long id;
+    try (Workbook workbook = Workbook.open(file, CLOCK)) {
+      Unit unit = workbook.units().add("U");
+      RunWriter writer =
+          workbook
+              .runs()
+              .begin(unit.id(), "ac-drain", "Drain", CLOCK.instant(), SETTINGS, CHANNELS);
+      id = writer.runId();
+      writer.append(1, new double[] {600, 22});
+      writer.append(2, new double[] {Double.NaN, Double.NaN});
+      writer.flush();
+    }
+    try (Workbook workbook = Workbook.open(file, CLOCK)) {
+      Run run = workbook.runs().byId(id).orElseThrow();
+      RunWriter writer = workbook.runs().resume(run);
+      writer.append(3, new double[] {601, 23});
+      writer.flush();
+      writer.end(Run.State.DONE, "Done.");
+      Run ended = workbook.runs().byId(id).orElseThrow();
+      assertEquals(workbook.runs().trace(ended).size(), 2, "an empty row is not kept");
+      assertEquals(workbook.runs().trace(ended).seconds(1), 3.0);
+      assertThrows(WorkbookException.class, () -> workbook.runs().resume(ended));
+      assertEquals(ended.settings(), SETTINGS);
+    }
+  }
+
+  @Test
+  public void photosAreKnownByTheirHash() throws Exception {
+    Path photo = Files.writeString(folder.resolve("screen.jpg"), "not really a picture");
+    try (Workbook workbook = Workbook.open(file, CLOCK)) {
+      Unit unit = workbook.units().add("U");
+      RunWriter writer =
+          workbook
+              .runs()
+              .begin(unit.id(), "ac-drain", "Drain", CLOCK.instant(), SETTINGS, CHANNELS);
+      workbook.photos().add(writer.runId(), 12, photo, "the code");
+      Photo kept = workbook.photos().of(writer.runId()).get(0);
+      assertEquals(Photos.find(kept), Photos.Found.SAME);
+      Files.writeString(photo, "another");
+      assertEquals(Photos.find(kept), Photos.Found.CHANGED);
+      Files.delete(photo);
+      assertEquals(Photos.find(kept), Photos.Found.MISSING);
+      assertThrows(
+          WorkbookException.class, () -> workbook.photos().add(writer.runId(), 12, photo, "gone"));
     }
   }
 }

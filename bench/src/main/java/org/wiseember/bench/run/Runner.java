@@ -1,6 +1,7 @@
 package org.wiseember.bench.run;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
@@ -101,12 +102,14 @@ public final class Runner {
    *
    * @param frames read before, oldest first
    * @param noticed what was noticed then
+   * @return whether a simulated bench came to the very readings that were kept
    */
-  public void catchUp(Iterable<Frame> frames, List<Notice> noticed) {
+  public boolean catchUp(Iterable<Frame> frames, List<Notice> noticed) {
+    boolean same = true;
     for (Frame frame : frames) {
       if (bench.simulated()) {
         bench.load(procedure.loadWanted());
-        bench.advance(FRAME_SECONDS);
+        same &= Arrays.equals(bench.advance(FRAME_SECONDS).values(), frame.values());
       }
       procedure.take(frame);
       watchers.forEach(w -> w.take(frame));
@@ -114,6 +117,7 @@ public final class Runner {
     }
     notices.addAll(noticed);
     resumed = true;
+    return same;
   }
 
   /** Marks this moment with a few words. */
