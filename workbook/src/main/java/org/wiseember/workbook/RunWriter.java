@@ -1,6 +1,8 @@
 package org.wiseember.workbook;
 
+import java.sql.Connection;
 import java.sql.PreparedStatement;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -81,21 +83,26 @@ public final class RunWriter {
               s.executeUpdate();
             }
           }
-          try (PreparedStatement s =
-              connection.prepareStatement(
-                  "INSERT INTO event (run_id, seconds, code, words) VALUES (?, ?, ?, ?)")) {
-            for (Event event : events) {
-              s.setLong(1, runId);
-              s.setDouble(2, event.seconds());
-              s.setString(3, event.code());
-              s.setString(4, event.words());
-              s.executeUpdate();
-            }
-          }
+          insertEvents(connection, runId, events);
         });
     seq++;
     rows.clear();
     events.clear();
+  }
+
+  static void insertEvents(Connection connection, long runId, List<Event> events)
+      throws SQLException {
+    try (PreparedStatement s =
+        connection.prepareStatement(
+            "INSERT INTO event (run_id, seconds, code, words) VALUES (?, ?, ?, ?)")) {
+      for (Event event : events) {
+        s.setLong(1, runId);
+        s.setDouble(2, event.seconds());
+        s.setString(3, event.code());
+        s.setString(4, event.words());
+        s.executeUpdate();
+      }
+    }
   }
 
   /** Closes the run; called after the last flush. */

@@ -1,7 +1,10 @@
 package org.wiseember.workbook;
 
+import java.sql.Connection;
+import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -17,6 +20,8 @@ import org.wiseember.core.trace.Trace;
 public final class Runs {
   private static final String SELECT =
       "SELECT id, unit_id, kind, title, started_at, state, ending, settings, channels FROM run ";
+
+  private static final int BLOCK_ROWS = 65_536;
 
   private final Workbook workbook;
 
@@ -78,6 +83,84 @@ public final class Runs {
               s.setString(6, channels.stream().map(Channel::key).collect(Collectors.joining(",")));
             });
     return new RunWriter(workbook, id, channels.size(), 0);
+  }
+
+  /**
+   * Adds a whole run at once, from a file or a package: all of it or nothing.
+   *
+   * @param state how it ended; a run that was going is taken as cut short
+   * @return its key
+   */
+  public long add(
+      long unitId,
+      String kind,
+      String title,
+      Instant startedAt,
+      Run.State state,
+      String ending,
+      RunSettings settings,
+      Trace trace,
+      List<Event> events) {
+    List<Channel> channels = trace.channels().stream().sorted().toList();
+    Run.State kept = state == Run.State.RUNNING ? Run.State.INTERRUPTED : state;
+    long[] id = new long[1];
+    workbook.together(
+        connection -> {
+          id[0] =
+              insert(connection, unitId, kind, title, startedAt, kept, ending, settings, channels);
+          insertSamples(connection, id[0], trace, channels);
+          RunWriter.insertEvents(connection, id[0], events);
+        });
+    return id[0];
+  }
+
+  private static long insert(
+      Connection connection,
+      long unitId,
+      String kind,
+      String title,
+      Instant startedAt,
+      Run.State state,
+      String ending,
+      RunSettings settings,
+      List<Channel> channels)
+      throws SQLException {
+    try (PreparedStatement s =
+        connection.prepareStatement(
+            "INSERT INTO run (unit_id, kind, title, started_at, state, ending, settings, channels)"
+                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
+            Statement.RETURN_GENERATED_KEYS)) {
+      s.setLong(1, unitId);
+      s.setString(2, kind);
+      s.setString(3, title);
+      s.setString(4, startedAt.toString());
+      s.setString(5, state.name().toLowerCase(Locale.ROOT));
+      s.setString(6, ending);
+      s.setString(7, settings.json());
+      s.setString(8, channels.stream().map(Channel::key).collect(Collectors.joining(",")));
+      s.executeUpdate();
+      try (ResultSet keys = s.getGeneratedKeys()) {
+        keys.next();
+        return keys.getLong(1);
+      }
+    }
+  }
+
+  private static void insertSamples(
+      Connection connection, long runId, Trace trace, List<Channel> channels) throws SQLException {
+    try (PreparedStatement s =
+        connection.prepareStatement(
+            "INSERT INTO sample_block (run_id, seq, rows, data) VALUES (?, ?, ?, ?)")) {
+      int seq = 0;
+      for (int from = 0; from < trace.size(); from += BLOCK_ROWS) {
+        int rows = Math.min(BLOCK_ROWS, trace.size() - from);
+        s.setLong(1, runId);
+        s.setInt(2, seq++);
+        s.setInt(3, rows);
+        s.setBytes(4, SampleBlock.encode(trace, channels, from, rows));
+        s.executeUpdate();
+      }
+    }
   }
 
   /**

@@ -3,6 +3,8 @@ package org.wiseember.workbook;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.util.List;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
 
 /**
  * Readings as bytes: 64-bit little-endian floats, all times first, then each channel in turn. See
@@ -21,6 +23,22 @@ final class SampleBlock {
     for (int column = 0; column <= channels; column++) {
       for (double[] row : rows) {
         bytes.putDouble(row[column]);
+      }
+    }
+    return bytes.array();
+  }
+
+  /** Encodes some rows of a trace. */
+  static byte[] encode(Trace trace, List<Channel> channels, int from, int rows) {
+    ByteBuffer bytes =
+        ByteBuffer.allocate(rows * (channels.size() + 1) * Double.BYTES)
+            .order(ByteOrder.LITTLE_ENDIAN);
+    for (int i = from; i < from + rows; i++) {
+      bytes.putDouble(trace.seconds(i));
+    }
+    for (Channel channel : channels) {
+      for (int i = from; i < from + rows; i++) {
+        bytes.putDouble(trace.value(channel, i));
       }
     }
     return bytes.array();

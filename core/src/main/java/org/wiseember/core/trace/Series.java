@@ -15,6 +15,9 @@ public final class Series {
   private final double[] seconds;
   private final double[] values;
 
+  /** Worked out when first asked for; a race would only work it out twice. */
+  private double usual = Double.NaN;
+
   /** Takes the arrays over: for the trace that has just made them. */
   Series(double[] seconds, double[] values) {
     this.seconds = seconds;
@@ -40,6 +43,13 @@ public final class Series {
 
   /** Median time between neighbouring readings, in seconds; 0 for fewer than two readings. */
   public double usualInterval() {
+    if (Double.isNaN(usual)) {
+      usual = median();
+    }
+    return usual;
+  }
+
+  private double median() {
     if (size() < 2) {
       return 0;
     }

@@ -21,8 +21,34 @@ public final class Trace {
    *     finite or runs backwards, or a reading is infinite
    */
   public Trace(double[] seconds, Map<Channel, double[]> values) {
-    this.seconds = seconds.clone();
-    this.values = new EnumMap<>(Channel.class);
+    this(copies(values), seconds.clone());
+  }
+
+  /**
+   * Takes the arrays over without copying them; for a reader that has just made them and keeps
+   * none.
+   *
+   * @throws IllegalArgumentException as the constructor does
+   */
+  public static Trace takingOver(double[] seconds, Map<Channel, double[]> values) {
+    return new Trace(enumMap(values), seconds);
+  }
+
+  private static EnumMap<Channel, double[]> enumMap(Map<Channel, double[]> values) {
+    EnumMap<Channel, double[]> map = new EnumMap<>(Channel.class);
+    map.putAll(values);
+    return map;
+  }
+
+  private static EnumMap<Channel, double[]> copies(Map<Channel, double[]> values) {
+    EnumMap<Channel, double[]> copies = new EnumMap<>(Channel.class);
+    values.forEach((channel, column) -> copies.put(channel, column.clone()));
+    return copies;
+  }
+
+  private Trace(EnumMap<Channel, double[]> values, double[] seconds) {
+    this.seconds = seconds;
+    this.values = values;
     for (int i = 0; i < seconds.length; i++) {
       if (!Double.isFinite(seconds[i])) {
         throw new IllegalArgumentException("row " + (i + 1) + " has no usable time");
@@ -41,7 +67,6 @@ public final class Trace {
               throw new IllegalArgumentException(channel.key() + " holds an infinite reading");
             }
           }
-          this.values.put(channel, column.clone());
         });
   }
 

@@ -1,5 +1,7 @@
 package org.wiseember.workbook.log;
 
+import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -46,9 +48,6 @@ record LogColumn(String heading, Channel channel, double factor, double offset, 
           Map.entry("lx>lx", new Scale(1, 0)),
           Map.entry("klx>lx", new Scale(1000, 0)));
 
-  private static final Map<String, Double> TIMES =
-      Map.of("s", 1.0, "ms", 0.001, "min", 60.0, "h", 3600.0);
-
   /** The name of a heading without its unit, lower case, words joined by underscores. */
   static String name(String heading) {
     Matcher m = HEADING.matcher(heading);
@@ -67,26 +66,27 @@ record LogColumn(String heading, Channel channel, double factor, double offset, 
     return name(heading).equals("time");
   }
 
-  /** Seconds in one unit of the time column; empty for a unit nobody knows. */
-  static Optional<Double> timeFactor(String heading) {
-    String unit = unit(heading);
-    return unit.isEmpty() ? Optional.of(1.0) : Optional.ofNullable(TIMES.get(unit));
-  }
-
   /**
-   * The column of a heading; empty when the name is not one the program knows.
+   * The column of a heading by the program's own names; empty when it is none of them.
    *
    * @throws LogUnreadable when the name is known and the unit is not one of its units
    */
   static Optional<LogColumn> of(String heading) throws LogUnreadable {
     Optional<Channel> channel = Channel.byKey(name(heading));
-    if (channel.isEmpty()) {
-      return Optional.empty();
-    }
-    String unit = unit(heading);
-    String wanted = channel.get().unit().symbol();
+    return channel.isEmpty()
+        ? Optional.empty()
+        : Optional.of(of(heading, channel.get(), unit(heading)));
+  }
+
+  /**
+   * A column for a channel in a unit; the channel's own where that is empty.
+   *
+   * @throws LogUnreadable when the unit does not turn into the channel's
+   */
+  static LogColumn of(String heading, Channel channel, String unit) throws LogUnreadable {
+    String wanted = channel.unit().symbol();
     if (unit.isEmpty()) {
-      return Optional.of(new LogColumn(heading, channel.get(), 1, 0, false));
+      return new LogColumn(heading, channel, 1, 0, false);
     }
     Scale scale = SCALES.get(unit + ">" + wanted);
     if (scale == null) {
@@ -100,7 +100,17 @@ record LogColumn(String heading, Channel channel, double factor, double offset, 
               + "; mend the heading");
     }
     boolean same = scale.factor() == 1 && scale.offset() == 0;
-    return Optional.of(
-        new LogColumn(heading, channel.get(), scale.factor(), scale.offset(), !same));
+    return new LogColumn(heading, channel, scale.factor(), scale.offset(), !same);
+  }
+
+  /** The units a channel may be written in, its own first. */
+  static List<String> units(Channel channel) {
+    String own = channel.unit().symbol();
+    return SCALES.keySet().stream()
+        .filter(k -> k.endsWith(">" + own))
+        .map(k -> k.substring(0, k.indexOf('>')))
+        .filter(u -> !List.of("C", "degC", "F", "degF").contains(u))
+        .sorted(Comparator.comparing((String u) -> !u.equals(own)).thenComparing(u -> u))
+        .toList();
   }
 }

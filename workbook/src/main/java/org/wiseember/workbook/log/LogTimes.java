@@ -1,52 +1,30 @@
 package org.wiseember.workbook.log;
 
-import java.time.DateTimeException;
-import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Series;
 
-/** Turns the time column into seconds from the first row, whether it holds seconds or stamps. */
+/** Mends the times of a log whose clock was set while it ran, and says so. */
 final class LogTimes {
+  private static final int SAMPLED = 20_001;
+  private static final double DAY = 86_400;
+
   private final List<Warning> warnings;
-  private Instant first;
-  private boolean localStamps;
+  private final boolean localStamps;
+  private final boolean timeOfDay;
 
-  LogTimes(List<Warning> warnings) {
+  /**
+   * Looks at one log.
+   *
+   * @param localStamps whether its stamps say nothing of their offset
+   * @param timeOfDay whether they have no date, so that midnight brings them back to nothing
+   */
+  LogTimes(List<Warning> warnings, boolean localStamps, boolean timeOfDay) {
     this.warnings = warnings;
-  }
-
-  /** Whether a stamp without an offset was read. */
-  boolean localStamps() {
-    return localStamps;
-  }
-
-  Optional<Instant> startedAt() {
-    return localStamps ? Optional.empty() : Optional.ofNullable(first);
-  }
-
-  /** Reads an ISO 8601 stamp as seconds since the first one. */
-  double stamp(String cell) {
-    String text = cell.strip().replace(' ', 'T');
-    Instant moment;
-    try {
-      moment = OffsetDateTime.parse(text).toInstant();
-    } catch (DateTimeException noOffset) {
-      moment = LocalDateTime.parse(text).toInstant(ZoneOffset.UTC);
-      localStamps = true;
-    }
-    if (first == null) {
-      first = moment;
-    }
-    return (moment.getEpochSecond() - first.getEpochSecond())
-        + (moment.getNano() - first.getNano()) / 1e9;
+    this.localStamps = localStamps;
+    this.timeOfDay = timeOfDay;
   }
 
   /**
@@ -58,6 +36,7 @@ final class LogTimes {
    */
   void mend(double[] seconds, int[] rowOf) throws LogUnreadable {
     double usual = usualStep(seconds);
+    double longest = Math.max(Series.GAP_SECONDS, 5 * usual);
     double shift = 0;
     double previous = Double.NEGATIVE_INFINITY;
     for (int i = 0; i < seconds.length; i++) {
@@ -67,18 +46,23 @@ final class LogTimes {
           throw new LogUnreadable(
               "row " + rowOf[i] + ": time runs backwards; mend or split the file there");
         }
-        double back = previous - now;
-        shift += back + usual;
-        warnings.add(
-            new Warning(
-                "clock_jump",
-                "The clock jumps back by "
-                    + Figures.duration(back + usual)
-                    + " at row "
-                    + rowOf[i]
-                    + ", as when summer time ends; time is counted on at the usual pace."));
+        if (timeOfDay && Math.abs(now + DAY - previous - usual) <= longest) {
+          // Midnight, nothing to tell.
+          shift += DAY;
+        } else {
+          double back = previous - now;
+          shift += back + usual;
+          warnings.add(
+              new Warning(
+                  "clock_jump",
+                  "The clock jumps back by "
+                      + Figures.duration(back + usual)
+                      + " at row "
+                      + rowOf[i]
+                      + ", as when summer time ends; time is counted on at the usual pace."));
+        }
         now = seconds[i] + shift;
-      } else if (localStamps && now - previous > Math.max(Series.GAP_SECONDS, 5 * usual)) {
+      } else if (localStamps && now - previous > longest) {
         boolean anHour = Math.abs(now - previous - 3600 - usual) <= Math.max(2, usual);
         warnings.add(
             new Warning(
@@ -95,15 +79,18 @@ final class LogTimes {
     }
   }
 
+  /** Median step forward, over an even sample of a long log. */
   private static double usualStep(double[] seconds) {
-    List<Double> steps = new ArrayList<>();
-    for (int i = 1; i < seconds.length; i++) {
+    int stride = Math.max(1, (seconds.length - 1) / SAMPLED);
+    double[] steps = new double[seconds.length / stride + 1];
+    int n = 0;
+    for (int i = 1; i < seconds.length; i += stride) {
       if (seconds[i] > seconds[i - 1]) {
-        steps.add(seconds[i] - seconds[i - 1]);
+        steps[n++] = seconds[i] - seconds[i - 1];
       }
     }
-    double[] sorted = steps.stream().mapToDouble(Double::doubleValue).toArray();
+    double[] sorted = Arrays.copyOf(steps, n);
     Arrays.sort(sorted);
-    return sorted.length == 0 ? 0 : sorted[sorted.length / 2];
+    return n == 0 ? 0 : sorted[n / 2];
   }
 }

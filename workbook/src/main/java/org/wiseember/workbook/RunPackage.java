@@ -1,0 +1,285 @@
+package org.wiseember.workbook;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.workbook.log.LogCsv;
+import org.wiseember.workbook.log.LogUnreadable;
+
+/**
+ * One run as a zip that any program can open: {@code run.json} and {@code samples.csv}, see
+ * docs/formats.md. What is read is looked for by name; nothing in an archive can name a place to
+ * write to.
+ */
+public final class RunPackage {
+  /** What run.json calls itself. */
+  public static final String FORMAT = "wise-ember-run-1";
+
+  private static final String RUN = "run.json";
+  private static final String SAMPLES = "samples.csv";
+  private static final long MOST_JSON = 16L << 20;
+  private static final int MOST_ENTRIES = 10_000;
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private RunPackage() {}
+
+  /**
+   * What a package holds.
+   *
+   * @param unitName of the unit that was tested
+   * @param labelText its label as printed
+   */
+  public record Unpacked(
+      String unitName,
+      String labelText,
+      String kind,
+      String title,
+      Instant startedAt,
+      Run.State state,
+      String ending,
+      RunSettings settings,
+      Trace trace,
+      List<Event> events,
+      List<KeptReading> typed) {}
+
+  /**
+   * Packs a run.
+   *
+   * @throws IOException when the file cannot be written; none is left half written
+   */
+  public static void write(Workbook workbook, Run run, Path file) throws IOException {
+    Path beside = file.resolveSibling(file.getFileName() + ".part");
+    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(beside));
+        ZipOutputStream zip = new ZipOutputStream(out)) {
+      zip.putNextEntry(entry(RUN, run));
+      zip.write(json(workbook, run).getBytes(StandardCharsets.UTF_8));
+      zip.closeEntry();
+      zip.putNextEntry(entry(SAMPLES, run));
+      samples(workbook.runs().trace(run), run.channels(), zip);
+      zip.closeEntry();
+    } catch (IOException e) {
+      Files.deleteIfExists(beside);
+      throw e;
+    }
+    Files.move(beside, file, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+  }
+
+  /** Entries bear the run's own time, so that packing twice gives the same bytes. */
+  private static ZipEntry entry(String name, Run run) {
+    ZipEntry entry = new ZipEntry(name);
+    entry.setTime(Math.max(run.startedAt().toEpochMilli(), 315_532_800_000L));
+    return entry;
+  }
+
+  private static String json(Workbook workbook, Run run) throws JsonProcessingException {
+    ObjectNode root = JSON.createObjectNode();
+    root.put("format", FORMAT);
+    workbook
+        .units()
+        .byId(run.unitId())
+        .ifPresent(
+            unit ->
+                root.putObject("unit").put("name", unit.name()).put("label", unit.label().text()));
+    root.put("kind", run.kind());
+    root.put("title", run.title());
+    root.put("startedAt", run.startedAt().toString());
+    root.put("state", run.state().name().toLowerCase(Locale.ROOT));
+    root.put("ending", run.ending());
+    root.set("settings", JSON.readTree(run.settings().json()));
+    ArrayNode channels = root.putArray("channels");
+    run.channels().forEach(c -> channels.add(c.key()));
+    ArrayNode events = root.putArray("events");
+    for (Event event : workbook.runs().events(run.id())) {
+      events
+          .addObject()
+          .put("seconds", event.seconds())
+          .put("code", event.code())
+          .put("words", event.words());
+    }
+    ArrayNode typed = root.putArray("typedReadings");
+    for (KeptReading reading : workbook.typedReadings().of(run.id())) {
+      typed
+          .addObject()
+          .put("seconds", reading.seconds())
+          .put("meter", reading.meter())
+          .put("channel", reading.channel().key())
+          .put("value", reading.value())
+          .put("resolution", reading.resolution())
+          .put("asTyped", reading.asTyped());
+    }
+    ArrayNode photos = root.putArray("photos");
+    for (Photo photo : workbook.photos().of(run.id())) {
+      photos
+          .addObject()
+          .put("seconds", photo.seconds())
+          .put("file", String.valueOf(Path.of(photo.path()).getFileName()))
+          .put("sha256", photo.sha256())
+          .put("words", photo.words());
+    }
+    return root.toPrettyString();
+  }
+
+  /** Numbers as the shortest text that reads back as the same double. */
+  private static void samples(Trace trace, List<Channel> channels, OutputStream out)
+      throws IOException {
+    StringBuilder text = new StringBuilder("time [s]");
+    for (Channel channel : channels) {
+      text.append(',').append(channel.key()).append(" [").append(channel.unit().symbol());
+      text.append(']');
+    }
+    text.append('\n');
+    for (int i = 0; i < trace.size(); i++) {
+      text.append(trace.seconds(i));
+      for (Channel channel : channels) {
+        double value = trace.value(channel, i);
+        text.append(',');
+        if (!Double.isNaN(value)) {
+          text.append(value);
+        }
+      }
+      text.append('\n');
+      if (text.length() > 1 << 16) {
+        out.write(text.toString().getBytes(StandardCharsets.UTF_8));
+        text.setLength(0);
+      }
+    }
+    out.write(text.toString().getBytes(StandardCharsets.UTF_8));
+  }
+
+  /**
+   * Reads a package.
+   *
+   * @throws WorkbookException in one sentence that names the file
+   */
+  public static Unpacked read(Path file) {
+    try (ZipFile zip = new ZipFile(file.toFile())) {
+      if (zip.size() > MOST_ENTRIES) {
+        throw refused(file, "it holds more than 10 000 files");
+      }
+      JsonNode root = JSON.readTree(text(zip, file));
+      if (!FORMAT.equals(root.path("format").asText())) {
+        throw refused(file, "its run.json does not call itself “" + FORMAT + "”");
+      }
+      List<Channel> channels = new ArrayList<>();
+      for (JsonNode key : root.path("channels")) {
+        channels.add(
+            Channel.byKey(key.asText())
+                .orElseThrow(() -> refused(file, "it has an unknown channel")));
+      }
+      Trace trace = channels.isEmpty() ? Trace.empty() : samples(zip, file);
+      return unpacked(root, trace, file);
+    } catch (ZipException e) {
+      throw refused(file, "it is not a zip archive");
+    } catch (JsonProcessingException e) {
+      throw refused(file, "its run.json is not JSON");
+    } catch (LogUnreadable e) {
+      throw refused(file, "its samples cannot be read: " + e.getMessage().replaceAll("\\.$", ""));
+    } catch (DateTimeException | IllegalArgumentException e) {
+      throw refused(file, "its run.json has a field that cannot be read");
+    } catch (IOException e) {
+      throw refused(file, "it cannot be read; check the file and its permissions");
+    }
+  }
+
+  private static WorkbookException refused(Path file, String why) {
+    return new WorkbookException(
+        file.getFileName() + " is not taken in: " + why + ". Nothing was changed.");
+  }
+
+  private static String text(ZipFile zip, Path file) throws IOException {
+    ZipEntry entry = zip.getEntry(RUN);
+    if (entry == null) {
+      throw refused(file, "there is no run.json in it");
+    }
+    try (InputStream in = zip.getInputStream(entry)) {
+      byte[] bytes = in.readNBytes((int) MOST_JSON + 1);
+      if (bytes.length > MOST_JSON) {
+        throw refused(file, "its run.json is larger than 16 MiB");
+      }
+      return new String(bytes, StandardCharsets.UTF_8);
+    }
+  }
+
+  /** Samples go to a temporary file of our own naming, no larger than a log may be. */
+  private static Trace samples(ZipFile zip, Path file) throws IOException, LogUnreadable {
+    ZipEntry entry = zip.getEntry(SAMPLES);
+    if (entry == null) {
+      throw refused(file, "there is no samples.csv in it");
+    }
+    Path samples = Files.createTempFile("ember-samples", ".csv");
+    try {
+      try (InputStream in = zip.getInputStream(entry);
+          OutputStream out = Files.newOutputStream(samples)) {
+        byte[] buffer = new byte[1 << 16];
+        long written = 0;
+        for (int n = in.read(buffer); n >= 0; n = in.read(buffer)) {
+          written += n;
+          if (written > LogCsv.MOST_BYTES) {
+            throw refused(file, "its samples are larger than 2 GiB");
+          }
+          out.write(buffer, 0, n);
+        }
+      }
+      return LogCsv.readWithItsTimes(samples).trace();
+    } finally {
+      Files.deleteIfExists(samples);
+    }
+  }
+
+  private static Unpacked unpacked(JsonNode root, Trace trace, Path file) {
+    List<Event> events = new ArrayList<>();
+    for (JsonNode event : root.path("events")) {
+      events.add(
+          new Event(
+              event.path("seconds").asDouble(),
+              event.path("code").asText(),
+              event.path("words").asText()));
+    }
+    List<KeptReading> typed = new ArrayList<>();
+    for (JsonNode reading : root.path("typedReadings")) {
+      Optional<Channel> channel = Channel.byKey(reading.path("channel").asText());
+      typed.add(
+          new KeptReading(
+              0,
+              reading.path("seconds").asDouble(),
+              reading.path("meter").asText(),
+              channel.orElseThrow(() -> refused(file, "a typed reading has no channel")),
+              reading.path("value").asDouble(),
+              reading.path("resolution").asDouble(),
+              reading.path("asTyped").asText()));
+    }
+    return new Unpacked(
+        root.path("unit").path("name").asText("Unpacked unit"),
+        root.path("unit").path("label").asText(""),
+        root.path("kind").asText("ac-drain"),
+        root.path("title").asText("Run"),
+        Instant.parse(root.path("startedAt").asText()),
+        Run.State.valueOf(root.path("state").asText("done").toUpperCase(Locale.ROOT)),
+        root.path("ending").asText(""),
+        RunSettings.read(root.path("settings").toString()),
+        trace,
+        events,
+        typed);
+  }
+}
