@@ -144,15 +144,15 @@ public class DeskTest {
   public void theClockAlwaysShowsTheSpeedItHas() {
     does(() -> window.desk().stage().set(StageName.BENCH));
     for (Pace pace : new Pace[] {Pace.SIX_HUNDRED, Pace.REAL, Pace.FULL}) {
-      does(() -> window.desk().setPace(pace));
+      does(() -> window.desk().bench().setPace(pace));
       window.until(
           () ->
-              window.desk().pace().get() == pace
+              window.desk().bench().pace().get() == pace
                   && window.scene().lookup("#pace-" + pace.name()) instanceof ToggleButton b
                   && b.isSelected());
     }
     does(() -> ((ToggleButton) window.scene().lookup("#pace-FULL")).fire());
-    assertEquals(window.desk().pace().get(), Pace.FULL);
+    assertEquals(window.desk().bench().pace().get(), Pace.FULL);
     assertTrue(((ToggleButton) window.scene().lookup("#pace-FULL")).isSelected());
   }
 

@@ -137,11 +137,11 @@ public class StagesTest {
       assertTrue(second.desk().readOnly());
       OpenWindow.onFx(
           () -> {
-            second.desk().startDrain();
+            second.desk().bench().startDrain();
             return null;
           });
       second.settle();
-      assertEquals(second.desk().live().get(), null);
+      assertEquals(second.desk().bench().live().get(), null);
       assertEquals(second.desk().shelf().size(), 5);
     }
   }
@@ -150,23 +150,24 @@ public class StagesTest {
   public void theBenchStopsOnlyWhenHeld() {
     OpenWindow.onFx(
         () -> {
-          window.desk().setPace(Pace.TEN);
+          window.desk().bench().setPace(Pace.TEN);
           return null;
         });
     go(StageName.BENCH);
     window.robot().clickOn(find(Button.class, "#start-drain"));
     window.until(
         () ->
-            window.desk().live().get() != null
-                && window.desk().live().get().view().get() != null
-                && window.desk().live().get().view().get().frames() > 5);
+            window.desk().bench().live().get() != null
+                && window.desk().bench().live().get().view().get() != null
+                && window.desk().bench().live().get().view().get().frames() > 5);
     Button stop = find(Button.class, "#hold-to-stop");
     window.robot().clickOn(stop);
     window.settle();
-    assertTrue(OpenWindow.onFx(() -> window.desk().live().get().going()), "a click is no hold");
+    assertTrue(
+        OpenWindow.onFx(() -> window.desk().bench().live().get().going()), "a click is no hold");
     window.robot().moveTo(stop).press(MouseButton.PRIMARY);
     try {
-      window.until(() -> !window.desk().live().get().going());
+      window.until(() -> !window.desk().bench().live().get().going());
     } finally {
       window.robot().release(MouseButton.PRIMARY);
     }
@@ -186,13 +187,13 @@ public class StagesTest {
     go(StageName.BENCH);
     OpenWindow.onFx(
         () -> {
-          window.desk().startDrain();
+          window.desk().bench().startDrain();
           return null;
         });
-    window.until(() -> window.desk().live().get() != null);
+    window.until(() -> window.desk().bench().live().get() != null);
     OpenWindow.onFx(
         () -> {
-          window.desk().startDrain();
+          window.desk().bench().startDrain();
           return null;
         });
     window.until(() -> window.desk().said().get().contains("One bench, one test"));

@@ -128,17 +128,17 @@ public class WholeJobTest {
     untilShown("AC drain at 300 W");
     tabTo("pace-SIXTY");
     robot.push(KeyCode.RIGHT);
-    window.until(() -> window.desk().pace().get() == Pace.SIX_HUNDRED);
+    window.until(() -> window.desk().bench().pace().get() == Pace.SIX_HUNDRED);
     tabTo("start-drain");
     robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().live().get() != null);
+    window.until(() -> window.desk().bench().live().get() != null);
     window.until(
         () ->
-            window.desk().live().get().view().get() != null
-                && window.desk().live().get().view().get().deliveredWattHours() > 20);
+            window.desk().bench().live().get().view().get() != null
+                && window.desk().bench().live().get().view().get().deliveredWattHours() > 20);
     robot.push(KeyCode.SPACE);
     untilShown("Mark 1");
-    window.until(() -> !window.desk().live().get().going());
+    window.until(() -> !window.desk().bench().live().get().going());
     untilShown("The output dropped out");
 
     // The verdict, and the sum behind the figure.

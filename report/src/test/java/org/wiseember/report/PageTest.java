@@ -52,7 +52,8 @@ public class PageTest {
                 TraceFigure.Line.NONE,
                 List.of(new TraceFigure.Mark(1000, "fan on")),
                 3800,
-                Double.NaN,
+                TraceFigure.Line.NONE,
+                TraceFigure.Forecast.NONE,
                 600)),
         "AC drain at 600 W",
         true);

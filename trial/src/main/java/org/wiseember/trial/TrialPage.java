@@ -109,8 +109,10 @@ public final class TrialPage {
 
   /** A drain as a chart. */
   public static TraceFigure figure(Trace trace, CapacityFinding finding, List<Event> events) {
-    Series power = trace.series(Channel.AC_POWER);
+    Series measured = trace.series(Channel.AC_POWER);
+    Series power = measured.size() > 1 ? measured : betweenTotals(trace);
     Series warmth = trace.series(Channel.CASE_TEMPERATURE);
+    Series display = trace.series(Channel.DISPLAY_CHARGE);
     List<TraceFigure.Mark> marks =
         events.stream()
             .filter(e -> e.code().equals("mark") || e.code().equals("steady"))
@@ -129,8 +131,25 @@ public final class TrialPage {
         new TraceFigure.Line(times(warmth), values(warmth)),
         marks,
         seen ? finding.endTime() : Double.NaN,
-        Double.NaN,
+        new TraceFigure.Line(times(display), values(display)),
+        TraceFigure.Forecast.NONE,
         most);
+  }
+
+  /** Where only totals were noted: the mean power between each and the next, as steps. */
+  private static Series betweenTotals(Trace trace) {
+    Series total = trace.series(Channel.AC_ENERGY);
+    double[] seconds = new double[Math.max(0, total.size() - 1) * 2];
+    double[] watts = new double[seconds.length];
+    for (int i = 1; i < total.size(); i++) {
+      double hours = (total.seconds(i) - total.seconds(i - 1)) / 3600;
+      double mean = hours > 0 ? Math.max(0, total.value(i) - total.value(i - 1)) / hours : 0;
+      seconds[2 * i - 2] = total.seconds(i - 1);
+      seconds[2 * i - 1] = total.seconds(i);
+      watts[2 * i - 2] = mean;
+      watts[2 * i - 1] = mean;
+    }
+    return Series.of(seconds, watts);
   }
 
   private static String shortened(String words) {

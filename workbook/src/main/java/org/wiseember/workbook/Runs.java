@@ -32,7 +32,9 @@ public final class Runs {
   /** The runs of a unit, oldest first. */
   public List<Run> of(long unitId) {
     return workbook.query(
-        SELECT + "WHERE unit_id = ? ORDER BY id", s -> s.setLong(1, unitId), Runs::read);
+        SELECT + "WHERE unit_id = ? AND removed = 0 ORDER BY id",
+        s -> s.setLong(1, unitId),
+        Runs::read);
   }
 
   public Optional<Run> byId(long id) {
@@ -191,6 +193,16 @@ public final class Runs {
         s -> {
           s.setString(1, ending);
           s.setLong(2, run.id());
+        });
+  }
+
+  /** Takes a run away or puts it back; its readings stay in the file. */
+  public void removed(long runId, boolean away) {
+    workbook.update(
+        "UPDATE run SET removed = ? WHERE id = ?",
+        s -> {
+          s.setInt(1, away ? 1 : 0);
+          s.setLong(2, runId);
         });
   }
 

@@ -35,3 +35,6 @@ CREATE TABLE import_mapping (
   headings TEXT PRIMARY KEY,
   mapping  TEXT NOT NULL
 );
+
+-- A run that was taken back stays in the file.
+ALTER TABLE run ADD COLUMN removed INTEGER NOT NULL DEFAULT 0;

@@ -22,14 +22,10 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.report.look.Palette;
-import org.wiseember.trial.DrainPlan;
 import org.wiseember.trial.Judgement;
-import org.wiseember.trial.RecordedDrain;
-import org.wiseember.trial.SimulatedUnits;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -56,8 +52,8 @@ public final class Desk {
   private final ObservableList<Judgement> shelf = FXCollections.observableArrayList();
   private final ObjectProperty<Judgement> chosen = new SimpleObjectProperty<>();
   private final ObjectProperty<StageName> stage = new SimpleObjectProperty<>(StageName.VERDICT);
-  private final ObjectProperty<LiveRun> live = new SimpleObjectProperty<>();
-  private final ObjectProperty<Pace> pace = new SimpleObjectProperty<>(Pace.SIXTY);
+  private final Benchwork bench;
+  private final ReadingIn readingIn;
   private final ObjectProperty<Palette> palette = new SimpleObjectProperty<>(Palette.LIGHT);
   private final DoubleProperty textScale = new SimpleDoubleProperty(1);
   private final BooleanProperty guardBand = new SimpleBooleanProperty(true);
@@ -68,6 +64,8 @@ public final class Desk {
 
   public Desk(Clock clock) {
     this.clock = clock;
+    this.bench = new Benchwork(this, clock, edits);
+    this.readingIn = new ReadingIn(this, clock, edits);
     guardBand.addListener((o, was, is) -> reload());
   }
 
@@ -85,13 +83,14 @@ public final class Desk {
     return stage;
   }
 
-  /** The run that goes or went last; null when none was started. */
-  public ObjectProperty<LiveRun> live() {
-    return live;
+  /** What goes on at the bench. */
+  public Benchwork bench() {
+    return bench;
   }
 
-  public ObjectProperty<Pace> pace() {
-    return pace;
+  /** Logs and packages that are read in. */
+  public ReadingIn readingIn() {
+    return readingIn;
   }
 
   public ObjectProperty<Palette> palette() {
@@ -161,7 +160,7 @@ public final class Desk {
 
   /** Opens a workbook in place of the one that is open; on failure that one stays. */
   public void open(Path file) {
-    if (live.get() != null && live.get().going()) {
+    if (bench.going()) {
       say("A test is running. Stop it before opening another workbook.");
       return;
     }
@@ -173,9 +172,10 @@ public final class Desk {
           if (before != null) {
             before.close();
           }
-          return new Opened(judgeAll(), next.title());
+          return new Opened(judgeAll(), next.title(), bench.read(next));
         },
         opened -> {
+          bench.instruments().setAll(opened.instruments());
           shelf.setAll(opened.all());
           chosen.set(opened.all().isEmpty() ? null : opened.all().get(0));
           title.set(opened.title().isBlank() ? String.valueOf(file.getFileName()) : opened.title());
@@ -189,7 +189,7 @@ public final class Desk {
         });
   }
 
-  private record Opened(List<Judgement> all, String title) {}
+  private record Opened(List<Judgement> all, String title, List<OnBench> instruments) {}
 
   private List<Judgement> judgeAll() {
     boolean guarded = guardBand.get();
@@ -216,7 +216,7 @@ public final class Desk {
         });
   }
 
-  private void refresh(long unitId, boolean choose) {
+  void refresh(long unitId, boolean choose) {
     boolean guarded = guardBand.get();
     background(
         () -> workbook.units().byId(unitId).map(u -> Judgement.of(workbook, u, guarded)),
@@ -277,7 +277,7 @@ public final class Desk {
       return;
     }
     long id = judgement.unit().id();
-    if (live.get() != null && live.get().going() && live.get().unitId() == id) {
+    if (bench.going() && bench.live().get().unitId() == id) {
       say("A test of this unit is running. Stop it before taking the unit off the shelf.");
       return;
     }
@@ -346,7 +346,7 @@ public final class Desk {
     say(undone.map(words -> "Undone: " + words + ".").orElse("Nothing to undo."));
   }
 
-  private boolean refuseWhenReadOnly() {
+  boolean refuseWhenReadOnly() {
     if (workbook == null) {
       say("No workbook is open. Ctrl+O opens one.");
       return true;
@@ -359,72 +359,6 @@ public final class Desk {
       return true;
     }
     return false;
-  }
-
-  /** The drain the chosen unit would get; empty when its label gives nothing to drain. */
-  public Optional<DrainPlan> drainPlan() {
-    return Optional.ofNullable(chosen.get()).flatMap(j -> DrainPlan.of(j.unit().label()));
-  }
-
-  /** Starts an AC drain of the chosen unit on the simulated bench. */
-  public void startDrain() {
-    Judgement judgement = chosen.get();
-    Optional<DrainPlan> plan = drainPlan();
-    if (judgement == null || plan.isEmpty() || refuseWhenReadOnly()) {
-      return;
-    }
-    if (live.get() != null && live.get().going()) {
-      say("A test is running already. One bench, one test.");
-      return;
-    }
-    Unit unit = judgement.unit();
-    long seed = unit.id() * 1000 + judgement.drains().size() + 1;
-    LiveRun run =
-        new LiveRun(
-            unit.id(),
-            plan.get(),
-            unit.label().ratedWattHours().orElse(Double.NaN),
-            () -> refresh(unit.id(), false));
-    Pace wanted = pace.get();
-    background(
-        () ->
-            RecordedDrain.prepare(
-                workbook,
-                unit.id(),
-                plan.get(),
-                SimulatedUnits.bench(unit.name(), unit.label(), plan.get(), seed),
-                wanted,
-                clock.instant(),
-                run::take),
-        drain -> {
-          run.attach(drain);
-          shownRun.set(drain.runId());
-          live.set(run);
-          drain.runner().pace(pace.get());
-          drain.runner().start();
-        });
-  }
-
-  /** Sets the speed of the bench clock, also while a test runs. */
-  public void setPace(Pace wanted) {
-    pace.set(wanted);
-    if (live.get() != null) {
-      live.get().drain().runner().pace(wanted);
-    }
-  }
-
-  /** Marks this moment of the running test. */
-  public void mark(String words) {
-    if (live.get() != null && live.get().going()) {
-      live.get().drain().runner().mark(words);
-    }
-  }
-
-  /** Stops the running test; its readings stay. */
-  public void stopRun() {
-    if (live.get() != null && live.get().going()) {
-      live.get().drain().runner().stop();
-    }
   }
 
   /** What was noticed in a run. */
@@ -450,11 +384,8 @@ public final class Desk {
 
   /** Stops what runs and closes the workbook. Blocks for at most a few seconds. */
   public void close() {
-    stopRun();
     try {
-      if (live.get() != null) {
-        live.get().drain().runner().awaitEnd(3, TimeUnit.SECONDS);
-      }
+      bench.close();
       work.shutdown();
       work.awaitTermination(3, TimeUnit.SECONDS);
     } catch (InterruptedException e) {

@@ -1,32 +1,43 @@
 package org.wiseember.desktop.app;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.wiseember.bench.run.RunView;
+import org.wiseember.core.capacity.ExpectedEnd;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.typed.Expected;
 import org.wiseember.trial.DrainPlan;
-import org.wiseember.trial.RecordedDrain;
+import org.wiseember.trial.RecordedRun;
+import org.wiseember.workbook.KeptReading;
 
 /** A run while it goes, as the window sees it: the newest view, at most one waiting at a time. */
 public final class LiveRun {
   private final long unitId;
   private final DrainPlan plan;
   private final double ratedWattHours;
+  private final List<Double> earlier;
   private final ReadOnlyObjectWrapper<RunView> view = new ReadOnlyObjectWrapper<>();
   private final AtomicReference<RunView> newest = new AtomicReference<>();
+  private final List<KeptReading> typed = new ArrayList<>();
   private final Runnable whenOver;
-  private RecordedDrain drain;
+  private RecordedRun run;
 
-  LiveRun(long unitId, DrainPlan plan, double ratedWattHours, Runnable whenOver) {
+  LiveRun(
+      long unitId, DrainPlan plan, double ratedWattHours, List<Double> earlier, Runnable whenOver) {
     this.unitId = unitId;
     this.plan = plan;
     this.ratedWattHours = ratedWattHours;
+    this.earlier = List.copyOf(earlier);
     this.whenOver = whenOver;
   }
 
-  void attach(RecordedDrain recorded) {
-    this.drain = recorded;
+  void attach(RecordedRun recorded, List<KeptReading> before) {
+    this.run = recorded;
+    typed.addAll(before);
   }
 
   /** Called from the run's thread. */
@@ -57,8 +68,8 @@ public final class LiveRun {
     return ratedWattHours;
   }
 
-  public RecordedDrain drain() {
-    return drain;
+  public RecordedRun run() {
+    return run;
   }
 
   /** The newest view; null before the first. */
@@ -68,5 +79,77 @@ public final class LiveRun {
 
   public boolean going() {
     return view.get() == null || !view.get().phase().over();
+  }
+
+  void typed(KeptReading reading) {
+    typed.add(reading);
+  }
+
+  void takenBack(long id) {
+    typed.removeIf(r -> r.id() == id);
+  }
+
+  /** Readings typed so far, oldest first. */
+  public List<KeptReading> typed() {
+    return List.copyOf(typed);
+  }
+
+  private double lastTyped(Channel channel) {
+    double last = Double.NaN;
+    for (KeptReading reading : typed) {
+      last = reading.channel() == channel ? reading.value() : last;
+    }
+    return last;
+  }
+
+  /** Energy so far: the trace's, or the newest typed total where nothing else reads. */
+  public double delivered() {
+    RunView now = view.get();
+    double counted = now == null ? 0 : now.deliveredWattHours();
+    double total = lastTyped(Channel.AC_ENERGY);
+    return counted > 0 || Double.isNaN(total) ? counted : total;
+  }
+
+  /** Charge on the display: what the bench reads, else what was typed last; NaN for neither. */
+  public double displayCharge() {
+    RunView now = view.get();
+    double read =
+        now == null || now.latest() == null
+            ? Double.NaN
+            : now.latest().value(Channel.DISPLAY_CHARGE);
+    return Double.isNaN(read) ? lastTyped(Channel.DISPLAY_CHARGE) : read;
+  }
+
+  /** Watts now: read, else typed, else those of the plan. */
+  public double watts() {
+    RunView now = view.get();
+    double read =
+        now == null || now.latest() == null ? Double.NaN : now.latest().value(Channel.AC_POWER);
+    double typedWatts = lastTyped(Channel.AC_POWER);
+    return read > 1 ? read : typedWatts > 1 ? typedWatts : plan.watts();
+  }
+
+  /** When it is expected to end. */
+  public ExpectedEnd expectedEnd() {
+    return ExpectedEnd.of(ratedWattHours, earlier, delivered(), displayCharge(), watts());
+  }
+
+  /** What a typed reading is held against. */
+  public Expected expected() {
+    RunView now = view.get();
+    double counted =
+        now == null || now.deliveredWattHours() == 0 ? Double.NaN : now.deliveredWattHours();
+    double elapsed = now == null || now.latest() == null ? Double.NaN : elapsed(now);
+    return Expected.nothing()
+        .elapsed(elapsed)
+        .counted(counted)
+        .rated(ratedWattHours)
+        .watts(now == null || now.latest() == null ? plan.watts() : watts())
+        .after(lastTyped(Channel.AC_ENERGY), Double.NaN, lastTyped(Channel.DISPLAY_CHARGE));
+  }
+
+  /** Since the load went on; where nobody sees that, since the run began. */
+  private static double elapsed(RunView now) {
+    return now.loadedSeconds() > 0 ? now.loadedSeconds() : now.latest().seconds();
   }
 }

@@ -61,13 +61,13 @@ final class Screenshots {
           desk.palette().set(Palette.LIGHT);
           desk.chosen().set(desk.shelf().get(1));
           desk.stage().set(StageName.BENCH);
-          desk.setPace(Pace.SIX_HUNDRED);
-          desk.startDrain();
+          desk.bench().setPace(Pace.SIX_HUNDRED);
+          desk.bench().startDrain();
         },
         () ->
-            desk.live().get() != null
-                && desk.live().get().view().get() != null
-                && desk.live().get().view().get().deliveredWattHours() > 280);
+            desk.bench().live().get() != null
+                && desk.bench().live().get().view().get() != null
+                && desk.bench().live().get().view().get().deliveredWattHours() > 280);
   }
 
   private boolean pageShown() {

@@ -1,65 +1,71 @@
 package org.wiseember.desktop.bench;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
 import org.wiseember.bench.procedure.AcDrain;
 import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.procedure.Phase;
-import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.run.RunView;
-import org.wiseember.bench.run.Thinned;
-import org.wiseember.core.notice.Notice;
+import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.desktop.app.StageName;
-import org.wiseember.desktop.evidence.EvidenceStage;
 import org.wiseember.desktop.frame.EmptyStage;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.TraceChart;
-import org.wiseember.report.chart.TraceFigure;
 import org.wiseember.trial.DrainPlan;
 import org.wiseember.trial.Judgement;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunSettings;
 
-/** A drain before it starts, while it runs, and when it has ended. */
+/** A drain before it starts, while it runs, and when it has ended; and the instruments. */
 public final class BenchStage extends StackPane {
   private final Desk desk;
   private final VBox main = new VBox();
   private final VBox side = new VBox();
   private final Adaptive adaptive;
+  private final InstrumentsPane instruments;
   private final Label title = Words.of("title", "");
   private final Label under = Words.of("quiet", "");
   private final Button start;
   private final Button markButton;
   private final HoldButton stop;
+  private final HoldButton dropped;
   private final Button toVerdict;
+  private final VBox cutShort = new VBox();
   private final Tile power = new Tile("Out of the socket", "W", "tone-ember");
   private final Tile delivered = new Tile("Delivered so far", "Wh", "tone-ember");
   private final Tile ends = new Tile("Ends in about", "", "tone-ink");
   private final Tile display = new Tile("Display says", "%", "tone-close");
-  private final ChartPane chart = new ChartPane("Power so far");
-  private final VBox noticed = new VBox();
-  private final Label clock = Words.line("clock-figure", "0:00:00");
-  private final Label clockWords = Words.of("clock-words", "");
-  private final Label samples = Words.of("clock-words", "");
+  private final SetUpPane setUp;
+  private final ChartPane chart = new ChartPane("Power, temperature and display so far");
+  private final HBox said = new HBox();
+  private final NoticedList noticed = new NoticedList();
+  private final DoNowList doNow;
+  private final TypedPanel typed;
+  private final ClockPanel clock;
   private final ChangeListener<RunView> watch = (o, was, is) -> show(is);
   private LiveRun shown;
   private int marks;
@@ -68,32 +74,34 @@ public final class BenchStage extends StackPane {
     this.desk = desk;
     main.getStyleClass().add("stage");
     side.getStyleClass().add("side");
-    noticed.setSpacing(4);
-    start = Words.button("action-main", "Start the drain", desk::startDrain);
+    instruments = new InstrumentsPane(desk, this::rebuild);
+    start = Words.button("action-main", "Start the drain", desk.bench()::startDrain);
     start.setId("start-drain");
     markButton = Words.button("action", "Mark   Space", this::mark);
-    stop = new HoldButton("Hold to stop", desk::stopRun);
+    stop = new HoldButton("Hold to stop", desk.bench()::stopRun);
     stop.setId("hold-to-stop");
+    dropped = new HoldButton("Hold: output dropped out", desk.bench()::outputDroppedOut);
+    dropped.setId("dropped-out");
+    dropped.getStyleClass().setAll("button", "action-main");
     toVerdict =
         Words.button("action-main", "See the verdict", () -> desk.stage().set(StageName.VERDICT));
     toVerdict.setId("see-verdict");
-    chart.setMinHeight(220);
-    chart.setPrefHeight(330);
+    setUp = new SetUpPane(desk, () -> getChildren().setAll(instruments));
+    doNow = new DoNowList(desk);
+    typed = new TypedPanel(desk);
+    clock = new ClockPanel(desk);
+    cutShort.setSpacing(6);
+    buildSaid();
+    chart.setMinHeight(200);
+    chart.setPrefHeight(300);
     VBox.setVgrow(chart, Priority.ALWAYS);
-    main.getChildren().addAll(head(), tiles(), chart, noticed);
-    buildSide();
+    main.getChildren().addAll(head(), cutShort, tiles(), setUp, chart, said, noticed);
+    side.getChildren().addAll(doNow, typed, clock);
     adaptive = new Adaptive(main, side, desk.textScale());
-    addEventFilter(
-        KeyEvent.KEY_PRESSED,
-        e -> {
-          if (e.getCode() == KeyCode.SPACE && going()) {
-            mark();
-            e.consume();
-          }
-        });
+    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     desk.chosen().addListener((o, was, is) -> rebuild());
-    desk.live().addListener((o, was, is) -> rebuild());
-    desk.pace().addListener((o, was, is) -> showPace());
+    desk.bench().live().addListener((o, was, is) -> rebuild());
+    desk.bench().source().addListener((o, was, is) -> rebuild());
     desk.palette().addListener((o, was, is) -> redraw());
     desk.textScale().addListener((o, was, is) -> redraw());
     sceneProperty().addListener((o, was, is) -> focusStart());
@@ -104,9 +112,18 @@ public final class BenchStage extends StackPane {
     return shown != null && shown.going();
   }
 
+  /** Space marks a moment, but not where Space means something else. */
+  private void key(KeyEvent e) {
+    boolean other = e.getTarget() instanceof TextInputControl || e.getTarget() instanceof CheckBox;
+    if (e.getCode() == KeyCode.SPACE && going() && !other) {
+      mark();
+      e.consume();
+    }
+  }
+
   private void mark() {
     marks++;
-    desk.mark("Mark " + marks);
+    desk.bench().mark("Mark " + marks);
   }
 
   private void focusStart() {
@@ -119,9 +136,39 @@ public final class BenchStage extends StackPane {
     VBox words = new VBox(title, under);
     words.setSpacing(2);
     HBox.setHgrow(words, Priority.ALWAYS);
-    HBox head = new HBox(words, start, markButton, stop, toVerdict);
+    HBox head = new HBox(words, start, markButton, dropped, stop, toVerdict);
     head.getStyleClass().add("stage-head");
     return head;
+  }
+
+  /** A line for a note or the error code on the unit, and a photo. */
+  private void buildSaid() {
+    TextField note = new TextField();
+    note.setId("note");
+    note.setPromptText("Note, or the error code the unit shows");
+    note.setAccessibleText("Note or error code");
+    note.setOnAction(
+        e -> {
+          desk.bench().note(note.getText());
+          note.clear();
+        });
+    HBox.setHgrow(note, Priority.ALWAYS);
+    Button photo = Words.button("action", "Photo", this::choosePhoto);
+    photo.setId("photo");
+    said.setSpacing(8);
+    said.getChildren().addAll(note, photo);
+  }
+
+  private void choosePhoto() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Add a photo");
+    chooser
+        .getExtensionFilters()
+        .add(new FileChooser.ExtensionFilter("Pictures", "*.jpg", "*.jpeg", "*.png", "*.heic"));
+    java.io.File file = chooser.showOpenDialog(getScene().getWindow());
+    if (file != null) {
+      desk.bench().photo(file.toPath());
+    }
   }
 
   private Node tiles() {
@@ -142,7 +189,7 @@ public final class BenchStage extends StackPane {
           }
           grid.getColumnConstraints().clear();
           for (int i = 0; i < (wide ? 4 : 2); i++) {
-            var column = new javafx.scene.layout.ColumnConstraints();
+            ColumnConstraints column = new ColumnConstraints();
             column.setPercentWidth(wide ? 25 : 50);
             grid.getColumnConstraints().add(column);
           }
@@ -153,73 +200,10 @@ public final class BenchStage extends StackPane {
     return grid;
   }
 
-  private void buildSide() {
-    side.getChildren().add(Words.of("heading", "Do now"));
-    for (DoNow step : new AcDrain(230).steps()) {
-      CheckBox box = new CheckBox(step.text());
-      box.setWrapText(true);
-      box.setMinHeight(USE_PREF_SIZE);
-      side.getChildren().add(box);
-      if (!step.caution().isEmpty()) {
-        VBox caution = new VBox(Words.of("strong", "Take care"), Words.of("care", step.caution()));
-        caution.getStyleClass().add("caution");
-        side.getChildren().add(caution);
-      }
-    }
-    VBox box = new VBox(Words.of("heading", "Bench clock"), clock, clockWords, paces(), samples);
-    box.getStyleClass().add("clock");
-    side.getChildren().add(box);
-    showPace();
-  }
-
-  private Node paces() {
-    ToggleGroup group = new ToggleGroup();
-    HBox row = new HBox();
-    row.setSpacing(4);
-    for (Pace pace : Pace.values()) {
-      ToggleButton button = new ToggleButton(pace.words());
-      button.getStyleClass().setAll("toggle-button", "pace");
-      button.setToggleGroup(group);
-      button.setId("pace-" + pace.name());
-      button.setAccessibleText("Bench clock at " + pace.words());
-      button.setMaxWidth(Double.MAX_VALUE);
-      button.setMinWidth(USE_PREF_SIZE);
-      HBox.setHgrow(button, Priority.ALWAYS);
-      button.setUserData(pace);
-      desk.pace().addListener((o, was, is) -> button.setSelected(is == pace));
-      button.setSelected(desk.pace().get() == pace);
-      row.getChildren().add(button);
-    }
-    // Arrow keys choose without an action, so the choice itself is listened to.
-    group
-        .selectedToggleProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (is == null) {
-                // Pressed again: a clock always has a speed. Changed elsewhere: the new one
-                // follows.
-                was.setSelected(was.getUserData() == desk.pace().get());
-              } else if (is.getUserData() != desk.pace().get()) {
-                desk.setPace((Pace) is.getUserData());
-              }
-            });
-    return row;
-  }
-
-  private void showPace() {
-    Pace pace = desk.pace().get();
-    clockWords.setText(
-        switch (pace) {
-          case REAL -> "as fast as real";
-          case FULL -> "as fast as this machine goes";
-          default -> "running " + Math.round(pace.factor()) + " times faster than real";
-        });
-  }
-
   private void rebuild() {
     Judgement judgement = desk.chosen().get();
-    Optional<DrainPlan> plan = desk.drainPlan();
-    LiveRun live = desk.live().get();
+    Optional<DrainPlan> plan = desk.bench().drainPlan();
+    LiveRun live = desk.bench().live().get();
     boolean mine = live != null && judgement != null && live.unitId() == judgement.unit().id();
     if (shown != null) {
       shown.view().removeListener(watch);
@@ -241,6 +225,7 @@ public final class BenchStage extends StackPane {
       shown = live;
       live.view().addListener(watch);
       title.setText(live.plan().title());
+      typed.of(live);
       show(live.view().get());
     } else {
       title.setText(plan.get().title());
@@ -250,42 +235,74 @@ public final class BenchStage extends StackPane {
 
   private void showReady(Judgement judgement, DrainPlan plan) {
     under.setText(judgement.unit().name() + ". " + plan.reason());
-    buttons(true, false, false);
+    arrange(true, false, false);
+    showCutShort(judgement);
     double rated = judgement.unit().label().ratedWattHours().orElse(Double.NaN);
-    Projection ahead = Projection.of(rated, 0, plan.watts());
+    List<Double> earlier =
+        judgement.drains().stream()
+            .filter(Judgement.Drain::complete)
+            .map(d -> d.finding().deliveredEnergy().orElseThrow().value())
+            .toList();
+    ExpectedEnd ahead = ExpectedEnd.of(rated, earlier, 0, Double.NaN, plan.watts());
     power.set("–", "not started");
-    delivered.set("–", "about " + Figures.fixed(ahead.expected(), 0) + " Wh expected");
-    ends.set(
-        Figures.fixed(ahead.secondsLeft() / 60, 0) + " min",
-        Figures.fixed(ahead.least() / 60, 0)
-            + " to "
-            + Figures.fixed(ahead.most() / 60, 0)
-            + " min once it runs");
+    delivered.set("–", "about " + Figures.fixed(ahead.total(), 0) + " Wh expected");
+    ends.set(minutes(ahead.secondsLeft()), between(ahead) + " once it runs");
     display.set("–", "read it off the unit");
-    noticed.getChildren().clear();
-    clock.setText("0:00:00");
-    samples.setText("Every reading is on disk within a second. Pull the plug if you like.");
+    clock.show(0, "Every reading is on disk within a second. Pull the plug if you like.");
+    doNow.show(
+        new AcDrain(plan.volts())
+            .steps().stream().filter(s -> s.when() == DoNow.When.BEFORE).toList(),
+        "");
     chart.show(
         () ->
             TraceChart.of(
-                new TraceFigure(
-                    new double[0],
-                    new double[0],
-                    TraceFigure.Line.NONE,
-                    List.of(),
-                    Double.NaN,
-                    ahead.secondsLeft(),
-                    plan.watts()),
-                desk.palette().get(),
-                desk.textScale().get()));
+                LiveFigure.ahead(plan, ahead), desk.palette().get(), desk.textScale().get()));
     focusStart();
   }
 
-  private void buttons(boolean ready, boolean running, boolean over) {
+  /** Runs of this unit that were cut short: go on, or close them. */
+  private void showCutShort(Judgement judgement) {
+    cutShort.getChildren().clear();
+    for (Judgement.Drain drain : judgement.drains()) {
+      Run run = drain.run();
+      if (run.state() != Run.State.INTERRUPTED) {
+        continue;
+      }
+      Label words =
+          Words.of(
+              "strong",
+              run.title()
+                  + " was cut short after "
+                  + Figures.duration(drain.trace().span())
+                  + ". Its readings are all there.");
+      HBox.setHgrow(words, Priority.ALWAYS);
+      Button goOn = Words.button("action", "Go on with it", () -> desk.bench().resume(run));
+      goOn.setId("go-on");
+      Button close = Words.button("action", "Close it", () -> desk.bench().closeInterrupted(run));
+      close.setId("close-interrupted");
+      HBox row = new HBox(words, goOn, close);
+      row.setSpacing(8);
+      row.getStyleClass().add("row");
+      cutShort.getChildren().add(row);
+    }
+    Words.shown(cutShort, !cutShort.getChildren().isEmpty());
+  }
+
+  private void arrange(boolean ready, boolean running, boolean over) {
+    boolean seen =
+        shown != null
+            && shown.run() != null
+            && shown.run().source() != RunSettings.Source.SIMULATED;
     Words.shown(start, ready);
+    Words.shown(setUp, ready);
     Words.shown(markButton, running);
     Words.shown(stop, running);
+    Words.shown(dropped, running && seen);
+    Words.shown(said, running);
+    Words.shown(typed, running);
+    Words.shown(noticed, !ready);
     Words.shown(toVerdict, over);
+    Words.shown(cutShort, ready);
   }
 
   private void redraw() {
@@ -302,111 +319,101 @@ public final class BenchStage extends StackPane {
     }
     if (view == null || view.latest() == null) {
       under.setText("Starting.");
-      buttons(false, true, false);
+      arrange(false, true, false);
       return;
     }
     boolean over = view.phase().over();
     boolean wasOver = toVerdict.isVisible();
-    buttons(false, !over, over);
+    arrange(false, !over, over);
     if (over && !wasOver && getScene() != null) {
       Focus.give(toVerdict, () -> {});
     }
     under.setText(phaseWords(view));
     tilesFrom(view);
-    clock.setText(Figures.clock(view.latest().seconds()));
-    samples.setText(
-        view.unsaved().isEmpty()
-            ? Figures.plain((double) view.frames()) + " readings a channel, all on disk."
-            : view.unsaved());
-    noticed.getChildren().clear();
-    noticed.getChildren().add(Words.of("heading", "Noticed while running"));
-    if (view.notices().isEmpty()) {
-      noticed.getChildren().add(Words.of("quiet", "Nothing yet."));
-    }
-    for (Notice notice : view.notices()) {
-      noticed.getChildren().add(EvidenceStage.row(notice.seconds(), notice.code(), notice.text()));
-    }
-    drawLive(view);
+    clock.show(
+        view.latest().seconds(), view.unsaved().isEmpty() ? savedWords(view) : view.unsaved());
+    noticed.show(view.notices());
+    showSteps(view);
+    chart.show(
+        () ->
+            TraceChart.of(
+                LiveFigure.of(shown, view), desk.palette().get(), desk.textScale().get()));
+  }
+
+  private String savedWords(RunView view) {
+    return shown.run().source() == RunSettings.Source.BY_HAND
+        ? shown.typed().size() + " typed readings, all on disk."
+        : Figures.plain((double) view.frames()) + " readings a channel, all on disk.";
+  }
+
+  private void showSteps(RunView view) {
+    boolean draining = view.phase() == Phase.SETTLING || view.phase() == Phase.MEASURING;
+    double watts = view.latest().value(Channel.AC_POWER);
+    boolean ask = shown.run().loadByHand() && draining && !(watts > 1) && view.loadedSeconds() == 0;
+    boolean off = shown.run().loadByHand() && view.phase() == Phase.WINDING_DOWN;
+    doNow.show(
+        shown.run().procedure().steps().stream()
+            .filter(s -> s.when() != DoNow.When.BEFORE)
+            .toList(),
+        ask ? "Switch the load on." : off ? "Switch the load off." : "");
   }
 
   private String phaseWords(RunView view) {
-    String ending = shown.drain() == null ? "" : shown.drain().procedure().ending().orElse("");
+    String ending = shown.run().procedure().ending().orElse("");
+    String shows = view.unitShows().isEmpty() ? "" : " The unit shows " + view.unitShows() + ".";
+    boolean byHand = shown.run().source() == RunSettings.Source.BY_HAND;
     return view.phase().words()
-        + (ending.isEmpty() ? ". Ends by itself when the output drops out." : ". " + ending);
+        + (!ending.isEmpty()
+            ? ". " + ending
+            : byHand
+                ? ". Say so when the output drops out, and type the last total."
+                : ". Ends by itself when the output drops out.")
+        + shows;
   }
 
   private void tilesFrom(RunView view) {
     double watts = view.latest().value(Channel.AC_POWER);
+    double volts = view.latest().value(Channel.AC_VOLTAGE);
     power.set(
         Figures.fixed(watts, 1),
-        Figures.fixed(view.latest().value(Channel.AC_VOLTAGE), 1)
-            + " V, "
-            + Figures.fixed(view.latest().value(Channel.AC_CURRENT), 2)
-            + " A, "
-            + Figures.fixed(view.latest().value(Channel.FREQUENCY), 2)
-            + " Hz");
+        Double.isNaN(volts)
+            ? "not read by the program"
+            : Figures.fixed(volts, 1)
+                + " V, "
+                + Figures.fixed(view.latest().value(Channel.AC_CURRENT), 2)
+                + " A, "
+                + Figures.fixed(view.latest().value(Channel.FREQUENCY), 2)
+                + " Hz");
     double rated = shown.ratedWattHours();
+    double energy = shown.delivered();
     delivered.set(
-        Figures.fixed(view.deliveredWattHours(), 1),
-        Figures.fixed(100 * view.deliveredWattHours() / rated, 0)
+        Figures.fixed(energy, 1),
+        Figures.fixed(100 * energy / rated, 0)
             + " % of label, "
-            + Figures.clock(view.loadedSeconds())
+            + Figures.clock(
+                view.loadedSeconds() > 0 ? view.loadedSeconds() : view.latest().seconds())
             + " in");
+    ExpectedEnd end = shown.expectedEnd();
     if (view.phase() == Phase.MEASURING || view.phase() == Phase.SETTLING) {
-      Projection p = Projection.of(rated, view.deliveredWattHours(), Math.max(1, watts));
-      ends.set(
-          Figures.fixed(p.secondsLeft() / 60, 0) + " min",
-          Figures.fixed(p.least() / 60, 0)
-              + " to "
-              + Figures.fixed(p.most() / 60, 0)
-              + " min, if as usual");
+      ends.set(minutes(end.secondsLeft()), between(end));
     } else {
-      ends.set(
-          view.phase().over() ? "ended" : "0 min",
-          view.phase().words().toLowerCase(java.util.Locale.ROOT));
+      ends.set(view.phase().over() ? "ended" : "–", view.phase().words().toLowerCase(Locale.ROOT));
     }
-    double charge = view.latest().value(Channel.DISPLAY_CHARGE);
-    double counted = 100 - 100 * view.deliveredWattHours() / (0.85 * rated);
+    double charge = shown.displayCharge();
+    double counted = 100 - 100 * energy / end.total();
     display.set(
         Figures.fixed(charge, 0),
         "energy says about " + Figures.fixed(Math.max(0, counted), 0) + " %");
   }
 
-  private void drawLive(RunView view) {
-    Thinned line = view.power();
-    double[] seconds = new double[line.size() * 2];
-    double[] watts = new double[line.size() * 2];
-    for (int i = 0; i < line.size(); i++) {
-      seconds[2 * i] = line.seconds()[i];
-      seconds[2 * i + 1] = line.seconds()[i];
-      watts[2 * i] = line.low()[i];
-      watts[2 * i + 1] = line.high()[i];
-    }
-    boolean draining = view.phase() == Phase.MEASURING || view.phase() == Phase.SETTLING;
-    double end =
-        draining
-            ? view.latest().seconds()
-                + Projection.of(
-                        shown.ratedWattHours(),
-                        view.deliveredWattHours(),
-                        Math.max(1, view.latest().value(Channel.AC_POWER)))
-                    .secondsLeft()
-            : Double.NaN;
-    TraceFigure figure =
-        new TraceFigure(
-            seconds,
-            watts,
-            new TraceFigure.Line(view.celsius().seconds(), view.celsius().high()),
-            view.notices().stream()
-                .filter(n -> n.code().equals("mark") || n.code().equals("steady"))
-                .map(
-                    n ->
-                        new TraceFigure.Mark(
-                            n.seconds(), n.code().equals("mark") ? n.text() : "steady"))
-                .toList(),
-            Double.NaN,
-            end,
-            shown.plan().watts());
-    chart.show(() -> TraceChart.of(figure, desk.palette().get(), desk.textScale().get()));
+  private static String minutes(double seconds) {
+    return Figures.fixed(seconds / 60, 0) + " min";
+  }
+
+  private static String between(ExpectedEnd end) {
+    return Figures.fixed(end.soonest() / 60, 0)
+        + " to "
+        + Figures.fixed(end.latest() / 60, 0)
+        + " min";
   }
 }

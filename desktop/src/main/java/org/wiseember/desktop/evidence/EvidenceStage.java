@@ -99,7 +99,12 @@ public final class EvidenceStage extends StackPane {
 
   private Node head(Judgement judgement) {
     Run run = shown.run();
-    String where = run.settings().simulated() ? " on the simulated bench" : "";
+    String where =
+        switch (run.settings().source()) {
+          case SIMULATED -> " on the simulated bench";
+          case BY_HAND -> ", typed by hand";
+          case FILE, INSTRUMENTS -> "";
+        };
     VBox words =
         new VBox(
             Words.of("title", run.title()),
@@ -112,7 +117,14 @@ public final class EvidenceStage extends StackPane {
                     + ". "
                     + stateWords(run)));
     words.setSpacing(2);
-    return words;
+    HBox.setHgrow(words, Priority.ALWAYS);
+    var pack =
+        Words.button(
+            "action", "Pack this run", () -> desk.readingIn().pack(run, judgement.unit().name()));
+    pack.setId("pack-run");
+    HBox head = new HBox(words, pack);
+    head.getStyleClass().add("stage-head");
+    return head;
   }
 
   private static String stateWords(Run run) {
@@ -194,9 +206,9 @@ public final class EvidenceStage extends StackPane {
     dot.getStyleClass()
         .add(
             switch (code) {
-              case "mark" -> "dot-mark";
-              case "hot", "unsteady", "load-paused" -> "dot-warn";
-              default -> "dot-notice";
+              case "mark", "note", "photo", "typed", "ticked", "error-code" -> "dot-mark";
+              case "steady", "cut-off", "back", "resumed" -> "dot-notice";
+              default -> "dot-warn";
             });
     Label text = Words.of("notice-text", words);
     HBox.setHgrow(text, Priority.ALWAYS);

@@ -24,9 +24,9 @@ final class Actions {
   private Actions() {}
 
   /** What has all the typed words in it, best first. */
-  static List<Found> find(Desk desk, Runnable openFile, String typed) {
+  static List<Found> find(Desk desk, Runnable openFile, Runnable openLog, String typed) {
     String[] words = typed.toLowerCase(Locale.ROOT).strip().split("\\s+");
-    return all(desk, openFile).stream()
+    return all(desk, openFile, openLog).stream()
         .filter(
             f -> {
               String text = (f.words() + " " + f.kind()).toLowerCase(Locale.ROOT);
@@ -41,7 +41,7 @@ final class Actions {
         .toList();
   }
 
-  private static List<Found> all(Desk desk, Runnable openFile) {
+  private static List<Found> all(Desk desk, Runnable openFile, Runnable openLog) {
     List<Found> all = new ArrayList<>();
     for (Judgement judgement : desk.shelf()) {
       all.add(new Found(judgement.unit().name(), "unit", () -> desk.chosen().set(judgement)));
@@ -52,6 +52,7 @@ final class Actions {
     all.add(new Found("Add a unit", "action", desk::addUnit));
     all.add(new Found("Take the unit off the shelf", "action", desk::removeChosen));
     all.add(new Found("Open a workbook", "action", openFile));
+    all.add(new Found("Read in a log or a packed run", "action", openLog));
     all.add(new Found("Light or dark", "action", desk::switchPalette));
     all.add(new Found("Larger text", "action", () -> desk.changeText(1)));
     all.add(new Found("Smaller text", "action", () -> desk.changeText(-1)));

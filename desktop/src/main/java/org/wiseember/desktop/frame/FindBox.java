@@ -14,15 +14,17 @@ import org.wiseember.desktop.look.Words;
 final class FindBox extends VBox {
   private final Desk desk;
   private final Runnable openFile;
+  private final Runnable openLog;
   private final Runnable close;
   private final TextField field = new TextField();
   private final VBox rows = new VBox();
   private List<Actions.Found> found = List.of();
   private int at;
 
-  FindBox(Desk desk, Runnable openFile, Runnable close) {
+  FindBox(Desk desk, Runnable openFile, Runnable openLog, Runnable close) {
     this.desk = desk;
     this.openFile = openFile;
+    this.openLog = openLog;
     this.close = close;
     getStyleClass().add("find");
     setMaxSize(460, Region.USE_PREF_SIZE);
@@ -61,7 +63,7 @@ final class FindBox extends VBox {
   }
 
   private void refill() {
-    found = Actions.find(desk, openFile, field.getText());
+    found = Actions.find(desk, openFile, openLog, field.getText());
     at = 0;
     rows.getChildren().clear();
     for (Actions.Found f : found) {

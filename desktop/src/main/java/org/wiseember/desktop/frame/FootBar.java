@@ -1,43 +1,85 @@
 package org.wiseember.desktop.frame;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
+import javafx.scene.shape.Circle;
+import org.wiseember.bench.instrument.Health;
+import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.core.trace.Frame;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.RunSettings;
 
-/** The foot: what every meter reads, and how the bench and the workbook are. */
+/** The foot: what every meter reads and how it does, and how the bench and the workbook are. */
 public final class FootBar extends HBox {
-  private record Meter(String name, List<Channel> channels, int decimals) {}
-
-  private static final List<Meter> METERS =
-      List.of(
-          new Meter("AC meter", List.of(Channel.AC_POWER, Channel.AC_VOLTAGE), 1),
-          new Meter("Case", List.of(Channel.CASE_TEMPERATURE), 1),
-          new Meter("Room", List.of(Channel.ROOM_TEMPERATURE), 1),
-          new Meter("Display", List.of(Channel.DISPLAY_CHARGE), 0));
+  private static final int MOST_FIGURES = 2;
 
   private final Desk desk;
-  private final List<Label> figures =
-      METERS.stream().map(m -> Words.line("foot-figure", "–")).toList();
+  private final HBox meters = new HBox();
+  private final List<Meter> shown = new ArrayList<>();
   private final Label state = Words.line("foot-state", "");
   private final ChangeListener<RunView> watch = (o, was, is) -> show(is);
+
+  /** One instrument in the foot. */
+  private static final class Meter extends HBox {
+    private final Instrument instrument;
+    private final Circle dot = new Circle(4);
+    private final Label figure = Words.line("foot-figure", "–");
+
+    Meter(Instrument instrument) {
+      this.instrument = instrument;
+      setSpacing(6);
+      getStyleClass().add("foot-meter");
+      getChildren().addAll(dot, Words.line("foot-name", instrument.name()), figure);
+      health(new Health(Health.State.CONNECTING, ""));
+    }
+
+    void health(Health health) {
+      dot.getStyleClass()
+          .setAll(
+              switch (health.state()) {
+                case ALIVE -> "health-alive";
+                case BY_HAND -> "health-hand";
+                case CONNECTING -> "health-waiting";
+                case LOST -> "health-lost";
+              });
+      String words =
+          instrument.name()
+              + switch (health.state()) {
+                case ALIVE -> " answers";
+                case BY_HAND -> " is read by hand";
+                case CONNECTING -> " is not reached yet";
+                case LOST -> " is lost: " + health.words();
+              };
+      setAccessibleText(words);
+      Tooltip.install(this, new Tooltip(words));
+      if (health.state() == Health.State.LOST) {
+        figure.setText("lost");
+      }
+    }
+  }
 
   public FootBar(Desk desk) {
     this.desk = desk;
     getStyleClass().add("foot");
-    for (int i = 0; i < METERS.size(); i++) {
-      HBox meter = new HBox(Words.line("foot-name", METERS.get(i).name()), figures.get(i));
-      meter.setSpacing(6);
-      getChildren().add(meter);
-    }
+    meters.getStyleClass().add("foot-meters");
+    // In a narrow window the last meters give way, not the state of the bench.
+    meters.setMinWidth(0);
+    var clip = new javafx.scene.shape.Rectangle();
+    clip.widthProperty().bind(meters.widthProperty());
+    clip.heightProperty().bind(meters.heightProperty());
+    meters.setClip(clip);
+    HBox.setHgrow(meters, javafx.scene.layout.Priority.ALWAYS);
     Button text = Words.button("foot-button", "Text 100 %", () -> desk.changeText(step()));
     text.setId("text-size");
     text.textProperty()
@@ -45,8 +87,9 @@ public final class FootBar extends HBox {
     Button look = Words.button("foot-button", "Dark", desk::switchPalette);
     look.setId("look");
     look.textProperty().bind(desk.palette().map(p -> p.dark() ? "Light" : "Dark"));
-    getChildren().addAll(Words.spring(), text, look, state);
-    desk.live()
+    getChildren().addAll(meters, text, look, state);
+    desk.bench()
+        .live()
         .addListener(
             (o, was, is) -> {
               if (was != null) {
@@ -54,12 +97,33 @@ public final class FootBar extends HBox {
               }
               if (is != null) {
                 is.view().addListener(watch);
+                build(is.run().instruments());
               }
               showState();
             });
-    desk.pace().addListener((o, was, is) -> showState());
+    desk.bench().pace().addListener((o, was, is) -> showState());
+    desk.bench().source().addListener((o, was, is) -> showState());
     desk.shelf().addListener((javafx.beans.Observable o) -> showState());
+    meters.widthProperty().addListener((o, was, is) -> fit());
     showState();
+  }
+
+  private void build(List<Instrument> instruments) {
+    shown.clear();
+    for (Instrument instrument : instruments) {
+      shown.add(new Meter(instrument));
+    }
+    meters.getChildren().setAll(shown);
+  }
+
+  /** Shows as many meters as there is room for. */
+  private void fit() {
+    double left = meters.getWidth();
+    for (Meter meter : shown) {
+      double width = meter.prefWidth(-1) + meters.getSpacing();
+      left -= width;
+      meter.setVisible(left >= -meters.getSpacing());
+    }
   }
 
   private int step() {
@@ -70,23 +134,56 @@ public final class FootBar extends HBox {
     if (view == null || view.latest() == null) {
       return;
     }
-    Frame frame = view.latest();
-    for (int i = 0; i < METERS.size(); i++) {
-      StringBuilder text = new StringBuilder();
-      for (Channel channel : METERS.get(i).channels()) {
-        text.append(text.isEmpty() ? "" : "  ")
-            .append(Figures.fixed(frame.value(channel), METERS.get(i).decimals()))
-            .append(' ')
-            .append(channel.unit().symbol());
+    for (int i = 0; i < shown.size(); i++) {
+      Meter meter = shown.get(i);
+      meter.figure.setText(figures(meter.instrument, view));
+      if (i < view.health().size()) {
+        meter.health(view.health().get(i));
       }
-      figures.get(i).setText(text.toString());
     }
+    fit();
     showState();
   }
 
+  private String figures(Instrument instrument, RunView view) {
+    StringBuilder text = new StringBuilder();
+    int n = 0;
+    for (Channel channel : instrument.channels()) {
+      double value = view.latest().value(channel);
+      if (Double.isNaN(value)) {
+        value = typed(channel).orElse(Double.NaN);
+      }
+      if (n < MOST_FIGURES && (!Double.isNaN(value) || n == 0)) {
+        int decimals =
+            channel == Channel.DISPLAY_CHARGE || channel == Channel.DISPLAY_POWER ? 0 : 1;
+        text.append(n == 0 ? "" : "  ")
+            .append(Figures.fixed(value, decimals))
+            .append(' ')
+            .append(channel.unit().symbol());
+        n++;
+      }
+    }
+    return text.toString();
+  }
+
+  private Optional<Double> typed(Channel channel) {
+    LiveRun run = desk.bench().live().get();
+    return run.typed().stream()
+        .filter(r -> r.channel() == channel)
+        .reduce((a, b) -> b)
+        .map(KeptReading::value);
+  }
+
   private void showState() {
-    LiveRun run = desk.live().get();
-    String bench = "Simulated bench, " + desk.pace().get().words();
+    LiveRun run = desk.bench().live().get();
+    RunSettings.Source source =
+        run != null && run.going() ? run.run().source() : desk.bench().source().get();
+    String bench =
+        switch (source) {
+          case SIMULATED -> "Simulated bench, " + desk.bench().pace().get().words();
+          case INSTRUMENTS -> "My instruments";
+          case BY_HAND, FILE -> "Read by hand";
+        };
     String saved;
     if (desk.workbook().isEmpty()) {
       saved = "no workbook";

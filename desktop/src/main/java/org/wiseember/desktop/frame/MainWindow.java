@@ -1,7 +1,9 @@
 package org.wiseember.desktop.frame;
 
 import java.io.File;
+import java.nio.file.Path;
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import javafx.geometry.Pos;
@@ -10,6 +12,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
@@ -20,6 +23,7 @@ import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.bench.BenchStage;
 import org.wiseember.desktop.evidence.EvidenceStage;
 import org.wiseember.desktop.label.LabelStage;
+import org.wiseember.desktop.log.LogPane;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.report.ReportStage;
@@ -36,6 +40,7 @@ public final class MainWindow extends StackPane {
   private final Map<StageName, Function<Desk, Node>> makers = new EnumMap<>(StageName.class);
   private final ShelfView shelf;
   private final FindBox find;
+  private final LogPane logPane;
   private final HBox said = new HBox();
 
   public MainWindow(Desk desk) {
@@ -76,7 +81,7 @@ public final class MainWindow extends StackPane {
 
     shelf = new ShelfView(desk);
     buildSaid();
-    find = new FindBox(desk, this::chooseFile, this::closeFind);
+    find = new FindBox(desk, this::chooseFile, this::chooseLog, this::closeFind);
     Words.shown(find, false);
     StackPane.setAlignment(find, Pos.TOP_CENTER);
 
@@ -87,7 +92,10 @@ public final class MainWindow extends StackPane {
     frame.setBottom(new FootBar(desk));
     getChildren().addAll(frame, find);
 
+    logPane = new LogPane(desk);
+    acceptFiles();
     desk.stage().addListener((o, was, is) -> show());
+    desk.readingIn().draft().addListener((o, was, is) -> show());
     desk.palette().addListener((o, was, is) -> applyLook());
     desk.textScale().addListener((o, was, is) -> applyLook());
     widthProperty().addListener((o, was, is) -> sizeShelf());
@@ -121,7 +129,54 @@ public final class MainWindow extends StackPane {
     shelf.setMaxWidth(width);
   }
 
+  /** Files that are dropped on the window: logs, packages, pictures of a running test. */
+  private void acceptFiles() {
+    setOnDragOver(
+        e -> {
+          if (e.getDragboard().hasFiles()) {
+            e.acceptTransferModes(TransferMode.COPY);
+          }
+          e.consume();
+        });
+    setOnDragDropped(
+        e -> {
+          e.getDragboard().getFiles().forEach(f -> take(f.toPath()));
+          e.setDropCompleted(true);
+          e.consume();
+        });
+  }
+
+  private void take(Path file) {
+    String name = String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT);
+    if (name.endsWith(".ember")) {
+      desk.open(file);
+    } else if (name.matches(".*\\.(jpe?g|png|heic)")) {
+      desk.bench().photo(file);
+    } else {
+      desk.readingIn().take(file);
+    }
+  }
+
+  private void chooseLog() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Read in a log or a packed run");
+    chooser
+        .getExtensionFilters()
+        .addAll(
+            new FileChooser.ExtensionFilter(
+                "Logs and packed runs", "*.csv", "*.txt", "*.tsv", "*.zip"),
+            new FileChooser.ExtensionFilter("All files", "*"));
+    File file = chooser.showOpenDialog(getScene().getWindow());
+    if (file != null) {
+      desk.readingIn().take(file.toPath());
+    }
+  }
+
   private void show() {
+    if (desk.readingIn().draft().get() != null) {
+      place.getChildren().setAll(logPane);
+      return;
+    }
     StageName stage = desk.stage().get();
     Node view = made.computeIfAbsent(stage, s -> makers.get(s).apply(desk));
     place.getChildren().setAll(view);

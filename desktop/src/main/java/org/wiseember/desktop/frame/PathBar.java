@@ -67,7 +67,7 @@ public final class PathBar extends StackPane {
     row.layoutBoundsProperty().addListener((o, was, is) -> behind.requestLayout());
     desk.stage().addListener((o, was, is) -> update());
     desk.chosen().addListener((o, was, is) -> update());
-    desk.live().addListener((o, was, is) -> update());
+    desk.bench().live().addListener((o, was, is) -> update());
     update();
   }
 

@@ -5,13 +5,16 @@ import java.awt.Color;
 import java.awt.Stroke;
 import java.text.DecimalFormat;
 import org.jfree.chart.JFreeChart;
+import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.NumberTickUnit;
 import org.jfree.chart.plot.DatasetRenderingOrder;
+import org.jfree.chart.plot.IntervalMarker;
 import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYAreaRenderer;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
+import org.jfree.chart.ui.Layer;
 import org.jfree.chart.ui.RectangleAnchor;
 import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
@@ -70,14 +73,8 @@ public final class TraceChart {
     plot.setRenderer(0, area());
     plot.setDataset(1, dataset("power", watts, unit));
     plot.setRenderer(1, line(awt(palette.ember()), LINE));
-    if (figure.warmth().seconds().length > 1) {
-      TraceFigure.Line warmth =
-          TraceFigure.thin(figure.warmth().seconds(), figure.warmth().values(), POINTS);
-      plot.setDataset(2, dataset("case", warmth, unit));
-      plot.setRenderer(2, line(awt(palette.kept()), LINE));
-      plot.setRangeAxis(1, warmthAxis());
-      plot.mapDatasetToRangeAxis(2, 1);
-    }
+    addRight(plot, unit, 2, "case", figure.warmth(), palette.kept());
+    addRight(plot, unit, 3, "display", figure.display(), palette.close());
     addMarks(plot, unit);
     JFreeChart chart = new JFreeChart(null, JFreeChart.DEFAULT_TITLE_FONT, plot, false);
     chart.setBackgroundPaint(awt(palette.sheet()));
@@ -85,10 +82,39 @@ public final class TraceChart {
     return chart;
   }
 
+  /** A line against the right-hand axis, its name at its end. */
+  private void addRight(
+      XYPlot plot,
+      TimeUnitOfAxis unit,
+      int index,
+      String name,
+      TraceFigure.Line whole,
+      String colour) {
+    if (whole.seconds().length < 2) {
+      return;
+    }
+    TraceFigure.Line thin = TraceFigure.thin(whole.seconds(), whole.values(), POINTS);
+    plot.setDataset(index, dataset(name, thin, unit));
+    XYLineAndShapeRenderer renderer = line(awt(colour), LINE);
+    int last = thin.values().length - 1;
+    if (!Double.isNaN(figure.forecast().end())) {
+      XYTextAnnotation words =
+          new XYTextAnnotation(
+              " " + name, thin.seconds()[last] / unit.seconds, thin.values()[last]);
+      words.setFont(Face.FIGURE.awt(text));
+      words.setPaint(awt(colour));
+      words.setTextAnchor(TextAnchor.CENTER_LEFT);
+      renderer.addAnnotation(words);
+    }
+    plot.setRenderer(index, renderer);
+    plot.setRangeAxis(1, rightAxis());
+    plot.mapDatasetToRangeAxis(index, 1);
+  }
+
   private double span() {
     double end = figure.seconds().length == 0 ? 0 : figure.seconds()[figure.seconds().length - 1];
-    if (!Double.isNaN(figure.projectedEnd())) {
-      end = Math.max(end, figure.projectedEnd() * 1.05);
+    if (figure.forecast().known()) {
+      end = Math.max(end, figure.forecast().latest() * 1.03);
     }
     return Math.max(60, end * 1.02);
   }
@@ -117,15 +143,19 @@ public final class TraceChart {
     return axis;
   }
 
-  private NumberAxis warmthAxis() {
-    NumberAxis axis = new NumberAxis("case, °C");
-    style(axis, palette.kept());
-    double most = 40;
+  /** Degrees and percent share it: both lie between 0 and about 100. */
+  private NumberAxis rightAxis() {
+    boolean warmth = figure.warmth().seconds().length > 1;
+    boolean display = figure.display().seconds().length > 1;
+    NumberAxis axis =
+        new NumberAxis(
+            warmth && display ? "case, °C, and display, %" : warmth ? "case, °C" : "display, %");
+    style(axis, warmth && display ? palette.quiet() : warmth ? palette.kept() : palette.close());
+    double most = display ? 100 : 40;
     for (double c : figure.warmth().values()) {
       most = Math.max(most, c);
     }
-    double top = Math.ceil(most / 20) * 20 + 20;
-    axis.setRange(0, top);
+    axis.setRange(0, display ? Math.ceil(most / 20) * 20 : Math.ceil(most / 20) * 20 + 20);
     axis.setTickUnit(new NumberTickUnit(20));
     return axis;
   }
@@ -198,8 +228,14 @@ public final class TraceChart {
           figure.cutoff() < span * 0.5);
       plot.addDomainMarker(marker);
     }
-    if (!Double.isNaN(figure.projectedEnd())) {
-      ValueMarker marker = marker(figure.projectedEnd() / unit.seconds, palette.ember(), DASHES);
+    TraceFigure.Forecast forecast = figure.forecast();
+    if (forecast.known()) {
+      IntervalMarker fair =
+          new IntervalMarker(forecast.soonest() / unit.seconds, forecast.latest() / unit.seconds);
+      fair.setPaint(awt(palette.emberWash()));
+      fair.setAlpha(0.6f);
+      plot.addDomainMarker(fair, Layer.BACKGROUND);
+      ValueMarker marker = marker(forecast.end() / unit.seconds, palette.ember(), DASHES);
       label(marker, "expected end", palette.emberInk(), false);
       plot.addDomainMarker(marker);
     }

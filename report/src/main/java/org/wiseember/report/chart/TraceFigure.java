@@ -10,7 +10,8 @@ import java.util.List;
  * @param warmth case temperature on its own times; empty for none
  * @param marks moments with a word
  * @param cutoff time of the cut-off, s; NaN when it was not reached
- * @param projectedEnd while running: when it is expected to end, s; NaN for none
+ * @param display charge on the display on its own times, %; empty for none
+ * @param forecast while running: when it is expected to end
  * @param most watts the axis reaches at least
  */
 public record TraceFigure(
@@ -19,11 +20,27 @@ public record TraceFigure(
     Line warmth,
     List<Mark> marks,
     double cutoff,
-    double projectedEnd,
+    Line display,
+    Forecast forecast,
     double most) {
   /** A line of its own. */
   public record Line(double[] seconds, double[] values) {
     public static final Line NONE = new Line(new double[0], new double[0]);
+  }
+
+  /**
+   * When a run is expected to end.
+   *
+   * @param end expected, s on the run's clock; NaN for none
+   * @param soonest of a fair interval
+   * @param latest of it
+   */
+  public record Forecast(double end, double soonest, double latest) {
+    public static final Forecast NONE = new Forecast(Double.NaN, Double.NaN, Double.NaN);
+
+    boolean known() {
+      return !Double.isNaN(end);
+    }
   }
 
   /** A moment with a word. */

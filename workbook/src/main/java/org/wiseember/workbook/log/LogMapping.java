@@ -83,6 +83,20 @@ public record LogMapping(
         others);
   }
 
+  /** The same mapping with the date in a column of its own. */
+  public LogMapping withDate(int column) {
+    List<Use> others = new ArrayList<>(uses);
+    others.removeIf(u -> u.column() == column);
+    return new LogMapping(
+        headingRow,
+        separator,
+        decimalComma,
+        timeColumn == column ? -1 : timeColumn,
+        column,
+        timeForm,
+        others);
+  }
+
   /** Whether it can be used: there is a time and something to read. */
   public boolean whole() {
     return timeColumn >= 0 && !uses.isEmpty();

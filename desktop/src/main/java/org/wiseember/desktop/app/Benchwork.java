@@ -1,0 +1,501 @@
+package org.wiseember.desktop.app;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import java.util.regex.Pattern;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import javafx.collections.ObservableSet;
+import org.wiseember.bench.connect.ConnectedBench;
+import org.wiseember.bench.instrument.DescriptionJson;
+import org.wiseember.bench.instrument.DescriptionUnreadable;
+import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.bench.instrument.Way;
+import org.wiseember.bench.procedure.DoNow;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.bench.run.RunView;
+import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.core.typed.TypedReading;
+import org.wiseember.trial.BenchSetup;
+import org.wiseember.trial.DrainPlan;
+import org.wiseember.trial.Judgement;
+import org.wiseember.trial.RecordedRun;
+import org.wiseember.workbook.Instruments;
+import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.Photo;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+
+/** What goes on at the bench: the instruments, the run that goes, what a person says of it. */
+public final class Benchwork {
+  private static final Pattern ERROR_CODE = Pattern.compile("(?i)[a-z]{1,4}[- ]?\\d{1,4}");
+
+  private final Desk desk;
+  private final Clock clock;
+  private final Edits edits;
+  private final ObjectProperty<LiveRun> live = new SimpleObjectProperty<>();
+  private final ObjectProperty<Pace> pace = new SimpleObjectProperty<>(Pace.SIXTY);
+  private final ObjectProperty<RunSettings.Source> source =
+      new SimpleObjectProperty<>(RunSettings.Source.SIMULATED);
+  private final ObservableSet<Fault> faults =
+      FXCollections.observableSet(EnumSet.noneOf(Fault.class));
+  private final ObservableSet<String> ticked = FXCollections.observableSet();
+  private final ObservableList<OnBench> instruments = FXCollections.observableArrayList();
+
+  Benchwork(Desk desk, Clock clock, Edits edits) {
+    this.desk = desk;
+    this.clock = clock;
+    this.edits = edits;
+  }
+
+  /** The run that goes or went last; null when none was started. */
+  public ObjectProperty<LiveRun> live() {
+    return live;
+  }
+
+  public boolean going() {
+    return live.get() != null && live.get().going();
+  }
+
+  public ObjectProperty<Pace> pace() {
+    return pace;
+  }
+
+  /** Where the readings of the next run come from. */
+  public ObjectProperty<RunSettings.Source> source() {
+    return source;
+  }
+
+  /** Faults of the simulated bench to practise on. */
+  public ObservableSet<Fault> faults() {
+    return faults;
+  }
+
+  /** Steps a person has ticked off for the next run, or in the one that goes. */
+  public ObservableSet<String> ticked() {
+    return ticked;
+  }
+
+  /** The tester's own instruments. */
+  public ObservableList<OnBench> instruments() {
+    return instruments;
+  }
+
+  List<OnBench> read(Workbook workbook) {
+    List<OnBench> all = new ArrayList<>();
+    for (Instruments.Kept kept : workbook.instruments().all()) {
+      try {
+        all.add(new OnBench(kept.id(), DescriptionJson.read(kept.description())));
+      } catch (DescriptionUnreadable e) {
+        desk.say("An instrument in the workbook cannot be used. " + e.getMessage());
+      }
+    }
+    return all;
+  }
+
+  /** The drain the chosen unit would get; empty when its label gives nothing to drain. */
+  public Optional<DrainPlan> drainPlan() {
+    return Optional.ofNullable(desk.chosen().get()).flatMap(j -> DrainPlan.of(j.unit().label()));
+  }
+
+  private List<InstrumentDescription> descriptions() {
+    return instruments.stream().map(OnBench::description).toList();
+  }
+
+  /** Starts an AC drain of the chosen unit. */
+  public void startDrain() {
+    Judgement judgement = desk.chosen().get();
+    Optional<DrainPlan> plan = drainPlan();
+    if (judgement == null || plan.isEmpty() || desk.refuseWhenReadOnly() || busy()) {
+      return;
+    }
+    RunSettings.Source wanted = source.get();
+    boolean asked = descriptions().stream().anyMatch(d -> d.way().asked());
+    if (wanted == RunSettings.Source.INSTRUMENTS && !asked) {
+      desk.say(
+          "No instrument that can be asked is on your bench. Add one, or choose readings by hand.");
+      return;
+    }
+    Unit unit = judgement.unit();
+    LiveRun next = liveRun(judgement, plan.get());
+    Pace speed = pace.get();
+    Set<Fault> practise = Set.copyOf(faults);
+    List<InstrumentDescription> mine = descriptions();
+    long seed = unit.id() * 1000 + judgement.drains().size() + 1;
+    desk.background(
+        () ->
+            RecordedRun.drain(
+                desk.workbook().orElseThrow(),
+                unit,
+                plan.get(),
+                switch (wanted) {
+                  case INSTRUMENTS -> BenchSetup.instruments(mine, plan.get(), 0, 1);
+                  case BY_HAND -> BenchSetup.byHand(byHand(mine), plan.get(), 0);
+                  default ->
+                      BenchSetup.simulated(unit.name(), unit.label(), plan.get(), seed, practise);
+                },
+                speed,
+                clock.instant(),
+                next::take),
+        run -> {
+          begin(next, run, List.of());
+          sayWhatWasNotTicked(run);
+          if (wanted == RunSettings.Source.BY_HAND) {
+            keep(next, TypedKind.TOTAL, 0, 1, "zeroed before the start", meterOf(next), 0);
+          }
+        });
+  }
+
+  /** What is typed or read off a file; what the program asks has no place in a run by hand. */
+  private static List<InstrumentDescription> byHand(List<InstrumentDescription> all) {
+    return all.stream().filter(d -> d.way() == Way.TYPED).toList();
+  }
+
+  private boolean busy() {
+    if (going()) {
+      desk.say("A test is running already. One bench, one test.");
+    }
+    return going();
+  }
+
+  private LiveRun liveRun(Judgement judgement, DrainPlan plan) {
+    List<Double> earlier =
+        judgement.drains().stream()
+            .filter(Judgement.Drain::complete)
+            .map(d -> d.finding().deliveredEnergy().orElseThrow().value())
+            .toList();
+    long unitId = judgement.unit().id();
+    return new LiveRun(
+        unitId,
+        plan,
+        judgement.unit().label().ratedWattHours().orElse(Double.NaN),
+        earlier,
+        () -> desk.refresh(unitId, false));
+  }
+
+  private void begin(LiveRun next, RecordedRun run, List<KeptReading> typed) {
+    next.attach(run, typed);
+    desk.shownRun().set(run.runId());
+    live.set(next);
+    run.runner().pace(pace.get());
+    run.runner().start();
+  }
+
+  private void sayWhatWasNotTicked(RecordedRun run) {
+    List<String> open =
+        run.procedure().steps().stream()
+            .filter(s -> s.when() == DoNow.When.BEFORE)
+            .map(DoNow::text)
+            .filter(t -> !ticked.contains(t))
+            .toList();
+    if (!open.isEmpty()) {
+      run.runner()
+          .remark("not-ticked", "Started without ticking: " + String.join("; ", open) + ".");
+    }
+  }
+
+  /** Takes up a run that was cut short. */
+  public void resume(Run run) {
+    Judgement judgement = desk.chosen().get();
+    if (judgement == null || desk.refuseWhenReadOnly() || busy()) {
+      return;
+    }
+    LiveRun next =
+        liveRun(judgement, new DrainPlan(run.settings().loadWatts(), run.settings().volts(), ""));
+    List<InstrumentDescription> mine = descriptions();
+    Pace speed = pace.get();
+    desk.background(
+        () -> {
+          Workbook workbook = desk.workbook().orElseThrow();
+          RecordedRun resumed =
+              RecordedRun.resume(
+                  workbook, judgement.unit(), run, mine, speed, clock.instant(), next::take);
+          return new Resumed(resumed, workbook.typedReadings().of(run.id()));
+        },
+        resumed -> begin(next, resumed.run(), resumed.typed()));
+  }
+
+  private record Resumed(RecordedRun run, List<KeptReading> typed) {}
+
+  /** Closes a run that was cut short, for good. */
+  public void closeInterrupted(Run run) {
+    if (desk.refuseWhenReadOnly()) {
+      return;
+    }
+    desk.background(
+        () -> {
+          desk.workbook()
+              .orElseThrow()
+              .runs()
+              .close(run, "Cut short, and closed by hand afterwards.");
+          return run.unitId();
+        },
+        unit -> desk.refresh(unit, false));
+  }
+
+  /** Sets the speed of the bench clock, also while a test runs. */
+  public void setPace(Pace wanted) {
+    pace.set(wanted);
+    if (live.get() != null) {
+      live.get().run().runner().pace(wanted);
+    }
+  }
+
+  /** Marks this moment of the running test. */
+  public void mark(String words) {
+    remark("mark", words);
+  }
+
+  private void remark(String code, String words) {
+    if (going()) {
+      live.get().run().runner().remark(code, words);
+    }
+  }
+
+  /** Keeps a note; one that looks like an error code is kept as such. */
+  public void note(String words) {
+    String clean = words.strip();
+    if (clean.isEmpty()) {
+      return;
+    }
+    boolean code = ERROR_CODE.matcher(clean).matches();
+    remark(code ? "error-code" : "note", code ? "The unit shows " + clean + "." : clean);
+  }
+
+  /** Ticks a step off while a run goes, or before one. */
+  public void tick(String step, boolean done) {
+    if (done && ticked.add(step)) {
+      remark("ticked", "Done: " + step + ".");
+    } else if (!done) {
+      ticked.remove(step);
+    }
+  }
+
+  /** Stops the running test; its readings stay. */
+  public void stopRun() {
+    if (going()) {
+      live.get().run().runner().stop();
+    }
+  }
+
+  /** Ends the running test because a person saw its end. */
+  public void outputDroppedOut() {
+    if (going()) {
+      live.get().run().runner().finish("The output dropped out, seen by hand.");
+    }
+  }
+
+  /** Keeps typed readings of one moment. */
+  public void keepTyped(List<TypedReading> readings) {
+    LiveRun run = live.get();
+    if (run == null || run.view().get() == null || desk.refuseWhenReadOnly()) {
+      return;
+    }
+    RunView view = run.view().get();
+    double now = view.latest() == null ? 0 : view.latest().seconds();
+    double loadSince = now - view.loadedSeconds();
+    double at =
+        readings.stream()
+            .filter(r -> r.kind() == TypedKind.CLOCK)
+            .findFirst()
+            .map(r -> view.loadedSeconds() > 0 ? loadSince + r.value() : r.value())
+            .orElse(now);
+    String meter = meterOf(run);
+    for (TypedReading reading : readings) {
+      if (reading.kind().channel().isPresent()) {
+        String by = reading.kind() == TypedKind.DISPLAY ? "Display" : meter;
+        keep(run, reading.kind(), reading.value(), reading.resolution(), reading.asTyped(), by, at);
+        remark(
+            "typed",
+            "Typed: "
+                + (reading.kind() == TypedKind.DISPLAY ? "display " : by + " ")
+                + reading.words()
+                + (Math.abs(at - now) > 2 ? " at " + Figures.clock(at) : "")
+                + ".");
+      }
+    }
+  }
+
+  private void keep(
+      LiveRun run,
+      TypedKind kind,
+      double value,
+      double resolution,
+      String asTyped,
+      String meter,
+      double at) {
+    long runId = run.run().runId();
+    Channel channel = kind.channel().orElseThrow();
+    desk.background(
+        () ->
+            desk.workbook()
+                .orElseThrow()
+                .typedReadings()
+                .keep(runId, at, meter, channel, value, resolution, asTyped),
+        id -> {
+          run.typed(new KeptReading(id, at, meter, channel, value, resolution, asTyped));
+          edits.did("Typed reading kept", () -> strike(run, id, true));
+          if (!run.going()) {
+            desk.refresh(run.unitId(), false);
+          }
+        });
+  }
+
+  private void strike(LiveRun run, long id, boolean away) {
+    desk.background(
+        () -> {
+          desk.workbook().orElseThrow().typedReadings().struck(id, away);
+          return id;
+        },
+        done -> {
+          run.takenBack(id);
+          desk.refresh(run.unitId(), false);
+        });
+  }
+
+  /** Whose total is typed: the first typed meter on the bench that has one. */
+  public String meterOf(LiveRun run) {
+    return instruments.stream()
+        .map(OnBench::description)
+        .filter(d -> d.way() == Way.TYPED)
+        .filter(d -> d.channels().stream().anyMatch(c -> c.channel() == Channel.AC_ENERGY))
+        .map(InstrumentDescription::name)
+        .findFirst()
+        .orElse(run.run().source() == RunSettings.Source.BY_HAND ? "Meter" : "Meter C");
+  }
+
+  /** Adds a photo of this moment. */
+  public void photo(Path file) {
+    if (!going()) {
+      desk.say("A photo belongs to a running test. Start one first.");
+      return;
+    }
+    LiveRun run = live.get();
+    RunView view = run.view().get();
+    double now = view == null || view.latest() == null ? 0 : view.latest().seconds();
+    desk.background(
+        () -> desk.workbook().orElseThrow().photos().add(run.run().runId(), now, file, ""),
+        (Photo photo) -> remark("photo", "Photo: " + file.getFileName() + "."));
+  }
+
+  /** Puts an instrument on the bench; undo takes it off. */
+  public void addInstrument(InstrumentDescription description, Consumer<OnBench> then) {
+    if (desk.refuseWhenReadOnly()) {
+      return;
+    }
+    desk.background(
+        () -> desk.workbook().orElseThrow().instruments().add(DescriptionJson.write(description)),
+        id -> {
+          OnBench added = new OnBench(id, description);
+          instruments.add(added);
+          edits.did(description.name() + " put on the bench", () -> away(id, true));
+          then.accept(added);
+        });
+  }
+
+  /** Changes an instrument; undo changes it back. */
+  public void changeInstrument(long id, InstrumentDescription description) {
+    OnBench before = find(id).orElse(null);
+    if (before == null || before.description().equals(description) || desk.refuseWhenReadOnly()) {
+      return;
+    }
+    edits.did(description.name() + " changed", () -> changeQuietly(id, before.description()));
+    changeQuietly(id, description);
+  }
+
+  private void changeQuietly(long id, InstrumentDescription description) {
+    desk.background(
+        () -> {
+          desk.workbook()
+              .orElseThrow()
+              .instruments()
+              .change(id, DescriptionJson.write(description));
+          return id;
+        },
+        done ->
+            find(id)
+                .ifPresent(
+                    old ->
+                        instruments.set(instruments.indexOf(old), new OnBench(id, description))));
+  }
+
+  /** Takes an instrument off the bench; undo puts it back. */
+  public void removeInstrument(long id) {
+    find(id)
+        .ifPresent(
+            gone -> {
+              edits.did(gone.description().name() + " taken off the bench", () -> away(id, false));
+              away(id, true);
+              desk.say(gone.description().name() + " is off the bench. Ctrl+Z puts it back.");
+            });
+  }
+
+  private void away(long id, boolean away) {
+    desk.background(
+        () -> {
+          Workbook workbook = desk.workbook().orElseThrow();
+          workbook.instruments().removed(id, away);
+          return read(workbook);
+        },
+        instruments::setAll);
+  }
+
+  private Optional<OnBench> find(long id) {
+    return instruments.stream().filter(i -> i.id() == id).findFirst();
+  }
+
+  /** Asks an instrument once and tells what it said, in a thread of its own. */
+  public void tryOut(InstrumentDescription description, Consumer<String> then) {
+    Thread thread =
+        new Thread(
+            () -> {
+              String said;
+              try (ConnectedBench bench = new ConnectedBench(List.of(description), 0, 1)) {
+                Frame frame = bench.advance(1);
+                for (int i = 0; i < 2 && !bench.health().get(0).alive(); i++) {
+                  frame = bench.advance(1);
+                }
+                said =
+                    bench.health().get(0).alive()
+                        ? "It says " + readings(frame) + "."
+                        : description.name() + ": " + bench.health().get(0).words();
+              }
+              String words = said;
+              javafx.application.Platform.runLater(() -> then.accept(words));
+            },
+            "try out");
+    thread.setDaemon(true);
+    thread.start();
+  }
+
+  private static String readings(Frame frame) {
+    List<String> words = new ArrayList<>();
+    for (Channel channel : frame.channels()) {
+      words.add(Figures.plain(frame.value(channel), channel.unit()));
+    }
+    return String.join(", ", words);
+  }
+
+  /** Stops what runs and waits a little for it. */
+  void close() throws InterruptedException {
+    stopRun();
+    if (live.get() != null) {
+      live.get().run().runner().awaitEnd(3, TimeUnit.SECONDS);
+    }
+  }
+}

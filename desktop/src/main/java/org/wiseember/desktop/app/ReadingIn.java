@@ -1,0 +1,285 @@
+package org.wiseember.desktop.app;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.application.Platform;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleDoubleProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import org.wiseember.bench.procedure.AcDrain;
+import org.wiseember.core.because.Warning;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.trial.Judgement;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunPackage;
+import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.log.Log;
+import org.wiseember.workbook.log.LogCsv;
+import org.wiseember.workbook.log.LogMapping;
+import org.wiseember.workbook.log.LogPreview;
+import org.wiseember.workbook.log.LogUnreadable;
+
+/** Takes logs of other programs in as runs, and whole runs as packages out and in. */
+public final class ReadingIn {
+  private final Desk desk;
+  private final Clock clock;
+  private final Edits edits;
+  private final ObjectProperty<LogDraft> draft = new SimpleObjectProperty<>();
+  private final DoubleProperty progress = new SimpleDoubleProperty(-1);
+  private final BooleanProperty stopWanted = new SimpleBooleanProperty();
+  private volatile boolean stop;
+
+  ReadingIn(Desk desk, Clock clock, Edits edits) {
+    this.desk = desk;
+    this.clock = clock;
+    this.edits = edits;
+    stopWanted.addListener((o, was, is) -> stop = is);
+  }
+
+  /** The log whose columns are being looked at; null while there is none. */
+  public ObjectProperty<LogDraft> draft() {
+    return draft;
+  }
+
+  /** How far reading in is, 0 to 1; below 0 while nothing is read. */
+  public DoubleProperty progress() {
+    return progress;
+  }
+
+  /** Takes a file that was dropped or chosen: a log, a package. */
+  public void take(Path file) {
+    String name = String.valueOf(file.getFileName()).toLowerCase(java.util.Locale.ROOT);
+    if (name.endsWith(".zip")) {
+      unpack(file);
+    } else {
+      look(file);
+    }
+  }
+
+  private void look(Path file) {
+    if (desk.chosen().get() == null) {
+      desk.say("A log belongs to a unit. Add the unit first, then read its log in.");
+      return;
+    }
+    desk.background(
+        () -> {
+          try {
+            LogPreview preview = LogPreview.of(file);
+            Optional<LogMapping> known =
+                desk.workbook()
+                    .flatMap(w -> w.importMapping(preview.signature()))
+                    .flatMap(LogMapping::read)
+                    .filter(m -> m.headingRow() == preview.mapping().headingRow());
+            return new LogDraft(file, preview, known.orElse(preview.mapping()), known.isPresent());
+          } catch (LogUnreadable e) {
+            desk.say(e.getMessage());
+            return null;
+          }
+        },
+        draft::set);
+  }
+
+  /** Lets the file be. */
+  public void forget() {
+    if (progress.get() >= 0) {
+      stopWanted.set(true);
+    } else {
+      draft.set(null);
+    }
+  }
+
+  /**
+   * Reads the log in as a drain of the chosen unit, remembers the mapping, shows the run.
+   *
+   * @param accuracy of its power meter, ± % of reading; empty where nobody knows
+   */
+  public void readIn(LogMapping mapping, String title, Optional<Double> accuracy) {
+    LogDraft from = draft.get();
+    Judgement judgement = desk.chosen().get();
+    if (from == null || judgement == null || desk.refuseWhenReadOnly() || progress.get() >= 0) {
+      return;
+    }
+    Unit unit = judgement.unit();
+    stopWanted.set(false);
+    stop = false;
+    progress.set(0);
+    AtomicReference<Double> share = new AtomicReference<>();
+    Thread thread =
+        new Thread(
+            () -> {
+              try {
+                Log log =
+                    LogCsv.read(
+                        from.file(),
+                        mapping,
+                        done -> {
+                          if (share.getAndSet(done) == null) {
+                            Platform.runLater(() -> progress.set(share.getAndSet(null)));
+                          }
+                          return !stop;
+                        });
+                Platform.runLater(() -> add(unit, from, mapping, title, accuracy, log));
+              } catch (LogUnreadable e) {
+                Platform.runLater(() -> over(e.getMessage()));
+              } catch (CancellationException e) {
+                Platform.runLater(() -> over("Stopped; nothing was read in."));
+              } catch (OutOfMemoryError e) {
+                Platform.runLater(
+                    () -> over("The log is too large for this machine's memory; split it."));
+              }
+            },
+            "reading in");
+    thread.setDaemon(true);
+    thread.start();
+  }
+
+  private void over(String sentence) {
+    progress.set(-1);
+    desk.say(sentence);
+  }
+
+  private void add(
+      Unit unit,
+      LogDraft from,
+      LogMapping mapping,
+      String title,
+      Optional<Double> accuracy,
+      Log log) {
+    Map<Channel, MeterClass> classes =
+        accuracy.map(a -> Map.of(Channel.AC_POWER, MeterClass.ofReading(a, 0, 0))).orElse(Map.of());
+    RunSettings settings = RunSettings.of(RunSettings.Source.FILE, classes);
+    List<Event> said =
+        log.warnings().stream().map((Warning w) -> new Event(0, w.code(), w.message())).toList();
+    desk.background(
+        () -> {
+          try {
+            Workbook workbook = desk.workbook().orElseThrow();
+            long id =
+                workbook
+                    .runs()
+                    .add(
+                        unit.id(),
+                        AcDrain.KIND,
+                        title,
+                        log.startedAt().orElse(clock.instant()),
+                        Run.State.DONE,
+                        "Read in from " + from.file().getFileName() + ".",
+                        settings,
+                        log.trace(),
+                        said);
+            workbook.importMapping(from.preview().signature(), mapping.json());
+            return id;
+          } finally {
+            Platform.runLater(() -> progress.set(-1));
+          }
+        },
+        id -> {
+          draft.set(null);
+          show(unit.id(), id);
+          desk.say(
+              log.trace().size()
+                  + " rows read in from "
+                  + from.file().getFileName()
+                  + ". Ctrl+Z takes the run away again.");
+        });
+  }
+
+  private void show(long unitId, long runId) {
+    edits.did("Run read in", () -> away(unitId, runId));
+    desk.shownRun().set(runId);
+    desk.refresh(unitId, true);
+    desk.stage().set(StageName.EVIDENCE);
+  }
+
+  private void away(long unitId, long runId) {
+    desk.background(
+        () -> {
+          desk.workbook().orElseThrow().runs().removed(runId, true);
+          return unitId;
+        },
+        id -> desk.refresh(id, false));
+  }
+
+  /** Packs a run into a zip beside the workbook. */
+  public void pack(Run run, String unitName) {
+    desk.background(
+        () -> {
+          Workbook workbook = desk.workbook().orElseThrow();
+          String safe = unitName.replaceAll("[^\\p{L}\\p{N} ._-]", "_");
+          Path file =
+              workbook.file().toAbsolutePath().resolveSibling(safe + ", run " + run.id() + ".zip");
+          try {
+            RunPackage.write(workbook, run, file);
+            return "Packed as " + file + ".";
+          } catch (IOException e) {
+            return file + " cannot be written. Check the folder and the space on the disk.";
+          }
+        },
+        desk::say);
+  }
+
+  private void unpack(Path file) {
+    if (desk.refuseWhenReadOnly()) {
+      return;
+    }
+    desk.background(
+        () -> {
+          Workbook workbook = desk.workbook().orElseThrow();
+          RunPackage.Unpacked in = RunPackage.read(file);
+          Unit unit =
+              workbook.units().all().stream()
+                  .filter(u -> u.name().equals(in.unitName()))
+                  .findFirst()
+                  .orElseGet(
+                      () -> {
+                        Unit fresh = workbook.units().add(in.unitName());
+                        workbook.units().label(fresh.id(), in.labelText(), List.of());
+                        return fresh;
+                      });
+          long run =
+              workbook
+                  .runs()
+                  .add(
+                      unit.id(),
+                      in.kind(),
+                      in.title(),
+                      in.startedAt(),
+                      in.state(),
+                      in.ending(),
+                      in.settings(),
+                      in.trace(),
+                      in.events());
+          for (KeptReading r : in.typed()) {
+            workbook
+                .typedReadings()
+                .keep(
+                    run,
+                    r.seconds(),
+                    r.meter(),
+                    r.channel(),
+                    r.value(),
+                    r.resolution(),
+                    r.asTyped());
+          }
+          return new long[] {unit.id(), run};
+        },
+        ids -> {
+          show(ids[0], ids[1]);
+          desk.say("The run in " + file.getFileName() + " is taken in. Ctrl+Z takes it away.");
+        });
+  }
+}

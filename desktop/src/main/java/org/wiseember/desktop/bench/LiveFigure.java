@@ -1,0 +1,80 @@
+package org.wiseember.desktop.bench;
+
+import java.util.List;
+import org.wiseember.bench.procedure.Phase;
+import org.wiseember.bench.run.RunView;
+import org.wiseember.bench.run.Thinned;
+import org.wiseember.core.capacity.ExpectedEnd;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.desktop.app.LiveRun;
+import org.wiseember.report.chart.TraceFigure;
+import org.wiseember.trial.DrainPlan;
+import org.wiseember.workbook.KeptReading;
+
+/** What the live chart shows of a run. */
+final class LiveFigure {
+  private LiveFigure() {}
+
+  /** Before the start: the empty chart with the expected end. */
+  static TraceFigure ahead(DrainPlan plan, ExpectedEnd end) {
+    return new TraceFigure(
+        new double[0],
+        new double[0],
+        TraceFigure.Line.NONE,
+        List.of(),
+        Double.NaN,
+        TraceFigure.Line.NONE,
+        new TraceFigure.Forecast(end.secondsLeft(), end.soonest(), end.latest()),
+        plan.watts());
+  }
+
+  static TraceFigure of(LiveRun run, RunView view) {
+    Thinned line = view.power();
+    double[] seconds = new double[line.size() * 2];
+    double[] watts = new double[line.size() * 2];
+    for (int i = 0; i < line.size(); i++) {
+      seconds[2 * i] = line.seconds()[i];
+      seconds[2 * i + 1] = line.seconds()[i];
+      watts[2 * i] = line.low()[i];
+      watts[2 * i + 1] = line.high()[i];
+    }
+    return new TraceFigure(
+        seconds,
+        watts,
+        new TraceFigure.Line(view.celsius().seconds(), view.celsius().high()),
+        marks(view),
+        Double.NaN,
+        display(run, view),
+        forecast(run, view),
+        run.plan().watts());
+  }
+
+  private static List<TraceFigure.Mark> marks(RunView view) {
+    return view.notices().stream()
+        .filter(n -> n.code().equals("mark") || n.code().equals("steady"))
+        .map(n -> new TraceFigure.Mark(n.seconds(), n.code().equals("mark") ? n.text() : "steady"))
+        .toList();
+  }
+
+  /** What the bench reads off the display, else what was typed. */
+  private static TraceFigure.Line display(LiveRun run, RunView view) {
+    if (view.display().size() > 0) {
+      return new TraceFigure.Line(view.display().seconds(), view.display().low());
+    }
+    List<KeptReading> typed =
+        run.typed().stream().filter(r -> r.channel() == Channel.DISPLAY_CHARGE).toList();
+    return new TraceFigure.Line(
+        typed.stream().mapToDouble(KeptReading::seconds).toArray(),
+        typed.stream().mapToDouble(KeptReading::value).toArray());
+  }
+
+  private static TraceFigure.Forecast forecast(LiveRun run, RunView view) {
+    if (view.phase() != Phase.MEASURING && view.phase() != Phase.SETTLING) {
+      return TraceFigure.Forecast.NONE;
+    }
+    ExpectedEnd end = run.expectedEnd();
+    double now = view.latest().seconds();
+    return new TraceFigure.Forecast(
+        now + end.secondsLeft(), now + end.soonest(), now + end.latest());
+  }
+}

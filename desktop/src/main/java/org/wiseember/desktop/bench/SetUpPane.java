@@ -1,0 +1,159 @@
+package org.wiseember.desktop.bench;
+
+import java.util.List;
+import javafx.collections.ListChangeListener;
+import javafx.collections.SetChangeListener;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Toggle;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import org.wiseember.bench.simulated.Fault;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.app.OnBench;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.workbook.RunSettings;
+
+/** Before a run: where its readings come from, and what goes with that. */
+final class SetUpPane extends VBox {
+  private record Choice(RunSettings.Source source, String words) {}
+
+  private static final List<Choice> CHOICES =
+      List.of(
+          new Choice(RunSettings.Source.SIMULATED, "Simulated bench"),
+          new Choice(RunSettings.Source.INSTRUMENTS, "My instruments"),
+          new Choice(RunSettings.Source.BY_HAND, "By hand"));
+
+  private final Desk desk;
+  private final VBox about = new VBox();
+  private final Runnable toInstruments;
+
+  /**
+   * Makes the pane.
+   *
+   * @param toInstruments shows the list of instruments
+   */
+  SetUpPane(Desk desk, Runnable toInstruments) {
+    this.desk = desk;
+    this.toInstruments = toInstruments;
+    getStyleClass().add("sheet");
+    about.setSpacing(6);
+    getChildren().addAll(choices(), about);
+    desk.bench().source().addListener((o, was, is) -> show());
+    desk.bench().instruments().addListener((ListChangeListener<OnBench>) c -> show());
+    show();
+  }
+
+  private Node choices() {
+    ToggleGroup group = new ToggleGroup();
+    FlowPane row = new FlowPane(6, 6);
+    row.getChildren().add(Words.line("strong", "Readings come from"));
+    for (Choice choice : CHOICES) {
+      ToggleButton button = new ToggleButton(choice.words());
+      button.getStyleClass().setAll("toggle-button", "choice");
+      button.setId("source-" + choice.source());
+      button.setMinWidth(USE_PREF_SIZE);
+      button.setUserData(choice.source());
+      button.setToggleGroup(group);
+      button.setSelected(desk.bench().source().get() == choice.source());
+      desk.bench().source().addListener((o, was, is) -> button.setSelected(is == choice.source()));
+      row.getChildren().add(button);
+    }
+    group
+        .selectedToggleProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is == null) {
+                was.setSelected(was.getUserData() == desk.bench().source().get());
+              } else {
+                choose(is);
+              }
+            });
+    return row;
+  }
+
+  private void choose(Toggle toggle) {
+    desk.bench().source().set((RunSettings.Source) toggle.getUserData());
+  }
+
+  private void show() {
+    about.getChildren().clear();
+    switch (desk.bench().source().get()) {
+      case INSTRUMENTS -> showInstruments();
+      case BY_HAND ->
+          about
+              .getChildren()
+              .addAll(
+                  Words.of(
+                      "quiet",
+                      "Set the meter's total to zero, switch the load on together with the start"
+                          + " here, and type what you read: total, clock, display. The totals alone"
+                          + " make the verdict."),
+                  meters());
+      default -> showFaults();
+    }
+  }
+
+  private void showFaults() {
+    FlowPane row = new FlowPane(16, 6);
+    row.getChildren().add(Words.line("quiet", "Practise on a fault:"));
+    for (Fault fault : Fault.values()) {
+      CheckBox box = new CheckBox(fault.title());
+      box.setMinWidth(USE_PREF_SIZE);
+      box.setId("fault-" + fault);
+      box.setTooltip(new Tooltip(fault.words()));
+      box.setAccessibleHelp(fault.words());
+      box.setSelected(desk.bench().faults().contains(fault));
+      box.selectedProperty()
+          .addListener(
+              (o, was, is) -> {
+                if (is) {
+                  desk.bench().faults().add(fault);
+                } else {
+                  desk.bench().faults().remove(fault);
+                }
+              });
+      desk.bench()
+          .faults()
+          .addListener(
+              (SetChangeListener<Fault>)
+                  c -> box.setSelected(desk.bench().faults().contains(fault)));
+      row.getChildren().add(box);
+    }
+    about.getChildren().add(row);
+  }
+
+  private void showInstruments() {
+    List<OnBench> all = desk.bench().instruments();
+    about
+        .getChildren()
+        .addAll(
+            Words.of(
+                "quiet",
+                all.stream().anyMatch(i -> i.description().way().asked())
+                    ? "They are asked once a second. One that is lost leaves a gap and is tried"
+                        + " again by itself."
+                    : "None of them can be asked yet. Add a meter that speaks SCPI or Modbus."),
+            meters());
+  }
+
+  private Node meters() {
+    FlowPane row = new FlowPane(18, 6);
+    for (OnBench instrument : desk.bench().instruments()) {
+      row.getChildren()
+          .add(
+              Words.line(
+                  "figure",
+                  instrument.description().name()
+                      + ", "
+                      + instrument.description().way().words().toLowerCase(java.util.Locale.ROOT)));
+    }
+    var button = Words.button("action", "Instruments", toInstruments);
+    button.setId("to-instruments");
+    row.getChildren().add(button);
+    return row;
+  }
+}

@@ -1,0 +1,159 @@
+package org.wiseember.desktop.bench;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.wiseember.core.typed.Expected;
+import org.wiseember.core.typed.Slip;
+import org.wiseember.core.typed.TypedAnswer;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.core.typed.TypedReader;
+import org.wiseember.core.typed.TypedReading;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.app.LiveRun;
+import org.wiseember.desktop.look.Words;
+
+/**
+ * Fields for what a person reads off. What is typed is said back while it is typed, what does not
+ * fit is said beside it, and Enter keeps it.
+ */
+final class TypedPanel extends VBox {
+  private static final List<TypedKind> KINDS =
+      List.of(TypedKind.DISPLAY, TypedKind.TOTAL, TypedKind.CLOCK, TypedKind.POWER);
+
+  private final Desk desk;
+  private final Map<TypedKind, TextField> fields = new EnumMap<>(TypedKind.class);
+  private final Label totalName = Words.of("quiet", "Meter total");
+  private final Label echo = Words.of("quiet", "");
+  private final VBox slips = new VBox();
+  private final Button keep;
+
+  TypedPanel(Desk desk) {
+    this.desk = desk;
+    setSpacing(7);
+    GridPane grid = new GridPane();
+    grid.setHgap(8);
+    grid.setVgap(5);
+    ColumnConstraints names = new ColumnConstraints();
+    names.setPercentWidth(45);
+    ColumnConstraints values = new ColumnConstraints();
+    values.setPercentWidth(55);
+    values.setHgrow(Priority.ALWAYS);
+    grid.getColumnConstraints().addAll(names, values);
+    for (TypedKind kind : KINDS) {
+      TextField field = new TextField();
+      field.getStyleClass().add("typed-field");
+      field.setId("typed-" + kind);
+      field.setAccessibleText(kind.words());
+      field.setPromptText(example(kind));
+      field.textProperty().addListener((o, was, is) -> sayBack());
+      field.setOnKeyPressed(
+          e -> {
+            if (e.getCode() == KeyCode.ENTER) {
+              keepAll();
+              e.consume();
+            }
+          });
+      fields.put(kind, field);
+      Label name = kind == TypedKind.TOTAL ? totalName : Words.of("quiet", kind.words());
+      name.setLabelFor(field);
+      grid.addRow(grid.getRowCount(), name, field);
+    }
+    keep = Words.button("action", "Keep reading   Enter", this::keepAll);
+    keep.setId("keep-reading");
+    keep.setMaxWidth(Double.MAX_VALUE);
+    slips.setSpacing(6);
+    getChildren().addAll(Words.of("heading", "Type a reading"), grid, echo, slips, keep);
+    sayBack();
+  }
+
+  private static String example(TypedKind kind) {
+    return switch (kind) {
+      case DISPLAY -> "38 %";
+      case TOTAL -> "0.609 kWh";
+      case CLOCK -> "1:01";
+      default -> "598 W";
+    };
+  }
+
+  /** Names the meter whose total is typed. */
+  void of(LiveRun run) {
+    totalName.setText(desk.bench().meterOf(run) + " total");
+  }
+
+  private Expected expected() {
+    LiveRun run = desk.bench().live().get();
+    return run == null ? Expected.nothing() : run.expected();
+  }
+
+  private List<TypedAnswer> answers() {
+    Expected expected = expected();
+    List<TypedAnswer> answers = new ArrayList<>();
+    fields.forEach(
+        (kind, field) -> {
+          if (!field.getText().isBlank()) {
+            answers.add(TypedReader.read(kind, field.getText(), expected));
+          }
+        });
+    return answers;
+  }
+
+  private void sayBack() {
+    List<TypedAnswer> answers = answers();
+    keep.setDisable(answers.stream().allMatch(a -> a.reading().isEmpty()));
+    slips.getChildren().clear();
+    if (answers.isEmpty()) {
+      echo.setText("Any notation will do; it is said back here.");
+      return;
+    }
+    echo.setText(String.join(" ", answers.stream().map(TypedAnswer::echo).toList()));
+    for (TypedAnswer answer : answers) {
+      answer.slips().forEach(this::show);
+    }
+  }
+
+  private void show(Slip slip) {
+    VBox box = new VBox(Words.of("care", slip.words()));
+    box.getStyleClass().add("caution");
+    slip.meant()
+        .ifPresent(
+            meant -> {
+              Button take =
+                  Words.button(
+                      "action",
+                      "Take " + meant.words(),
+                      () -> fields.get(meant.kind()).setText(meant.words()));
+              take.setId("take-meant");
+              box.getChildren().add(take);
+            });
+    box.setSpacing(6);
+    slips.getChildren().add(box);
+  }
+
+  private void keepAll() {
+    List<TypedReading> readings = new ArrayList<>();
+    for (TypedAnswer answer : answers()) {
+      answer.reading().ifPresent(readings::add);
+    }
+    boolean all = readings.size() == answers().size();
+    if (readings.isEmpty() || !all) {
+      return;
+    }
+    desk.bench().keepTyped(readings);
+    fields.values().forEach(TextField::clear);
+    echo.setText(
+        "Kept: "
+            + String.join(", ", readings.stream().map(TypedReading::words).toList())
+            + ". Ctrl+Z takes it back.");
+    fields.get(KINDS.get(0)).requestFocus();
+  }
+}

@@ -1,0 +1,284 @@
+package org.wiseember.desktop.log;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.app.LogDraft;
+import org.wiseember.desktop.look.Focus;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.workbook.log.LogMapping;
+import org.wiseember.workbook.log.LogUnits;
+import org.wiseember.workbook.log.TimeForm;
+
+/** The columns of a log, how each is taken, its first rows, and the button that reads it in. */
+public final class LogPane extends VBox {
+  private static final String NOT_USED = "not used";
+  private static final String TIME = "time";
+  private static final String DATE = "date";
+
+  private final Desk desk;
+  private final VBox table = new VBox();
+  private final Label notes = Words.of("quiet", "");
+  private final TextField title = new TextField();
+  private final TextField accuracy = new TextField();
+  private final ProgressBar progress = new ProgressBar(0);
+  private final Label done = Words.line("figure-quiet", "");
+  private final Button readIn;
+  private final Button stop;
+  private LogDraft draft;
+  private LogMapping mapping;
+
+  public LogPane(Desk desk) {
+    this.desk = desk;
+    getStyleClass().add("stage");
+    title.setId("log-title");
+    title.setAccessibleText("Name of the run");
+    accuracy.setId("log-accuracy");
+    accuracy.setAccessibleText("The power meter's accuracy, plus or minus percent");
+    accuracy.setPromptText("± %");
+    accuracy.setPrefColumnCount(5);
+    progress.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(progress, Priority.ALWAYS);
+    readIn = Words.button("action-main", "Read it in", this::readIn);
+    readIn.setId("read-in");
+    stop = Words.button("action", "Leave it", () -> desk.readingIn().forget());
+    stop.setId("leave-log");
+    desk.readingIn().draft().addListener((o, was, is) -> take(is));
+    desk.readingIn().progress().addListener((o, was, is) -> showProgress(is.doubleValue()));
+    take(desk.readingIn().draft().get());
+    showProgress(desk.readingIn().progress().get());
+  }
+
+  private void take(LogDraft next) {
+    draft = next;
+    getChildren().clear();
+    if (next == null) {
+      return;
+    }
+    mapping = next.mapping();
+    String file = String.valueOf(next.file().getFileName());
+    title.setText("AC drain from " + shortened(file));
+    getChildren().addAll(head(file), form(), table, notes, running());
+    build();
+    Focus.give(readIn, () -> {});
+  }
+
+  private static String shortened(String name) {
+    return name.length() > 40 ? name.substring(0, 39) + "…" : name;
+  }
+
+  private Node head(String file) {
+    String unit =
+        desk.chosen().get() == null ? "" : " For " + desk.chosen().get().unit().name() + ".";
+    VBox words =
+        new VBox(
+            Words.of("title", "Read in a log"),
+            Words.of(
+                "quiet",
+                file
+                    + "."
+                    + unit
+                    + (draft.remembered()
+                        ? " Its columns are taken as last time."
+                        : " How its columns are probably meant is chosen; change what is wrong.")));
+    words.setSpacing(2);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    HBox head = new HBox(words, stop, readIn);
+    head.getStyleClass().add("stage-head");
+    return head;
+  }
+
+  private Node form() {
+    Label name = Words.line("quiet", "Name of the run");
+    name.setLabelFor(title);
+    title.setPrefColumnCount(24);
+    Label meterClass = Words.line("quiet", "Its power meter is good to ± %");
+    meterClass.setLabelFor(accuracy);
+    FlowPane row = new FlowPane(10, 8, name, title, meterClass, accuracy);
+    row.getChildren().add(Words.of("quiet", "± 2 % is assumed without it."));
+    return row;
+  }
+
+  private Node running() {
+    HBox row = new HBox(progress, done);
+    row.setSpacing(10);
+    row.visibleProperty().bind(desk.readingIn().progress().greaterThanOrEqualTo(0));
+    row.managedProperty().bind(row.visibleProperty());
+    return row;
+  }
+
+  private void showProgress(double share) {
+    boolean running = share >= 0;
+    progress.setProgress(Math.max(0, share));
+    done.setText(running ? Math.round(100 * share) + " %" : "");
+    stop.setText(running ? "Stop" : "Leave it");
+    readIn.setDisable(running || mapping == null || !mapping.whole());
+  }
+
+  private void build() {
+    GridPane grid = new GridPane();
+    grid.getStyleClass().add("log-table");
+    List<String> headings = draft.preview().headings();
+    for (int c = 0; c < headings.size(); c++) {
+      Label heading = Words.line("strong", headings.get(c).strip());
+      heading.getStyleClass().add("log-cell");
+      grid.add(heading, c, 0);
+      VBox choice = new VBox(use(c), unit(c));
+      choice.setSpacing(4);
+      choice.getStyleClass().add("log-cell");
+      grid.add(choice, c, 1);
+      for (int r = 0; r < draft.preview().rows().size(); r++) {
+        List<String> row = draft.preview().rows().get(r);
+        Label cell = Words.line("figure", c < row.size() ? shortened(row.get(c)) : "");
+        cell.getStyleClass().add("log-cell");
+        if (!used(c)) {
+          cell.getStyleClass().add("log-unused");
+        }
+        grid.add(cell, c, r + 2);
+      }
+    }
+    ScrollPane scroll = new ScrollPane(grid);
+    scroll.setFitToHeight(true);
+    scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.getStyleClass().add("side-scroll");
+    table.getChildren().setAll(scroll);
+    notes.setText(words());
+    readIn.setDisable(!mapping.whole());
+  }
+
+  private String words() {
+    List<String> words = new ArrayList<>();
+    if (mapping.headingRow() > 1) {
+      words.add("Headings are in row " + mapping.headingRow() + "; what stands above is left.");
+    }
+    words.add(
+        switch (mapping.separator()) {
+          case ';' -> "Columns are parted by semicolons.";
+          case '\t' -> "Columns are parted by tabs.";
+          case '|' -> "Columns are parted by bars.";
+          default -> "Columns are parted by commas.";
+        });
+    if (mapping.decimalComma()) {
+      words.add("Decimal commas are read.");
+    }
+    if (!mapping.whole()) {
+      words.add(
+          mapping.timeColumn() < 0
+              ? "Say which column is the time."
+              : "Say what at least one column is.");
+    }
+    return String.join(" ", words);
+  }
+
+  private boolean used(int column) {
+    return column == mapping.timeColumn()
+        || column == mapping.dateColumn()
+        || mapping.use(column).isPresent();
+  }
+
+  private Node use(int column) {
+    ComboBox<String> box = new ComboBox<>();
+    box.setId("use-" + column);
+    box.setAccessibleText("What column " + draft.preview().headings().get(column) + " is");
+    box.getItems().addAll(NOT_USED, TIME, DATE);
+    for (Channel channel : Channel.values()) {
+      box.getItems().add(channel.words());
+    }
+    box.setValue(
+        column == mapping.timeColumn()
+            ? TIME
+            : column == mapping.dateColumn()
+                ? DATE
+                : mapping.use(column).map(u -> u.channel().words()).orElse(NOT_USED));
+    box.setOnAction(e -> changeUse(column, box.getValue()));
+    return box;
+  }
+
+  private void changeUse(int column, String words) {
+    mapping =
+        switch (words) {
+          case NOT_USED -> mapping.with(column, Optional.empty());
+          case TIME -> mapping.withTime(column, mapping.timeForm());
+          case DATE -> mapping.withDate(column);
+          default -> {
+            Channel channel =
+                List.of(Channel.values()).stream()
+                    .filter(c -> c.words().equals(words))
+                    .findFirst()
+                    .orElseThrow();
+            yield mapping.with(
+                column, Optional.of(new LogMapping.Use(column, channel, channel.unit().symbol())));
+          }
+        };
+    build();
+  }
+
+  private Node unit(int column) {
+    ComboBox<String> box = new ComboBox<>();
+    box.setId("unit-" + column);
+    box.setAccessibleText("Unit of column " + draft.preview().headings().get(column));
+    if (column == mapping.timeColumn()) {
+      for (TimeForm form : TimeForm.values()) {
+        box.getItems().add(form.words());
+      }
+      box.setValue(mapping.timeForm().words());
+      box.setOnAction(
+          e -> {
+            mapping =
+                mapping.withTime(
+                    column, TimeForm.values()[box.getSelectionModel().getSelectedIndex()]);
+            build();
+          });
+      return box;
+    }
+    Optional<LogMapping.Use> use = mapping.use(column);
+    if (use.isEmpty()) {
+      Words.shown(box, false);
+      return box;
+    }
+    box.getItems().setAll(LogUnits.of(use.get().channel()));
+    box.setValue(use.get().unit());
+    box.setOnAction(
+        e -> {
+          mapping =
+              mapping.with(
+                  column,
+                  Optional.of(new LogMapping.Use(column, use.get().channel(), box.getValue())));
+          build();
+        });
+    return box;
+  }
+
+  private void readIn() {
+    Optional<Double> percent = Optional.empty();
+    String text = accuracy.getText().replace("±", "").replace("%", "").replace(',', '.').strip();
+    if (!text.isEmpty()) {
+      try {
+        percent = Optional.of(Double.parseDouble(text));
+      } catch (NumberFormatException e) {
+        desk.say("The accuracy is a percentage, such as 1. Leave it empty when nobody knows.");
+        return;
+      }
+      if (!(percent.get() >= 0 && percent.get() <= 100)) {
+        desk.say("The accuracy is between 0 and 100 %.");
+        return;
+      }
+    }
+    String name = title.getText().isBlank() ? "AC drain from a log" : title.getText().strip();
+    desk.readingIn().readIn(mapping, name, percent);
+  }
+}
