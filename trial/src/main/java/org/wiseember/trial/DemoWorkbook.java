@@ -1,19 +1,29 @@
 package org.wiseember.trial;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDateTime;
 import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.wiseember.bench.instrument.Bench;
+import org.wiseember.bench.instrument.DescriptionJson;
+import org.wiseember.bench.instrument.StartingPoints;
 import org.wiseember.bench.procedure.AcDrain;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.notice.Notice;
+import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
+import org.wiseember.core.trace.Trace;
 import org.wiseember.workbook.Event;
+import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunWriter;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -27,6 +37,9 @@ public final class DemoWorkbook {
   private static final Instant FIRST_EVENING = Instant.parse("2026-05-04T16:30:00Z");
 
   private static final double STARTED_ONLY_SECONDS = 1500;
+
+  private static final List<String> DEMO_INSTRUMENTS =
+      List.of("Plug meter", "AC meter over SCPI", "Thermometer over SCPI");
 
   private record DemoUnit(String name, String label) {}
 
@@ -111,10 +124,43 @@ public final class DemoWorkbook {
     try (Workbook workbook = Workbook.open(file, Clock.fixed(FIRST_EVENING, ZoneOffset.UTC))) {
       workbook.title("Lantern Quay lending pool");
       List<Unit> units = UNITS.stream().map(u -> add(workbook, u)).toList();
+      StartingPoints.all().stream()
+          .filter(d -> DEMO_INSTRUMENTS.contains(d.name()))
+          .forEach(d -> workbook.instruments().add(DescriptionJson.write(d)));
       drain(workbook, units.get(0), 0, 11);
       drain(workbook, units.get(1), 1, 12);
       startOnly(workbook, units.get(2), 2, 13);
     }
+  }
+
+  /**
+   * Writes a log as a meter of its own ways would, with semicolons, decimal commas and kWh: the
+   * first drain of the demo.
+   */
+  public static void writeMeterLog(Workbook demo, Path file) throws IOException {
+    Run run = demo.runs().of(demo.units().all().get(0).id()).get(0);
+    Trace trace = demo.runs().trace(run);
+    StringBuilder text = new StringBuilder("Stall meter export\nNumber;0017\n\n");
+    text.append("Timestamp;Voltage (V);Power (W);Energy (kWh);Probe (°F);cos phi\n");
+    LocalDateTime from = LocalDateTime.ofInstant(run.startedAt(), ZoneOffset.UTC);
+    for (int i = 0; i < trace.size(); i += 5) {
+      LocalDateTime at = from.plusSeconds((long) trace.seconds(i));
+      text.append(DAY_FIRST.format(at));
+      column(text, trace.value(Channel.AC_VOLTAGE, i), 1);
+      column(text, trace.value(Channel.AC_POWER, i), 1);
+      column(text, trace.value(Channel.AC_ENERGY, i) / 1000, 4);
+      column(text, trace.value(Channel.CASE_TEMPERATURE, i) * 1.8 + 32, 1);
+      column(text, 1, 2);
+      text.append('\n');
+    }
+    Files.writeString(file, text);
+  }
+
+  private static final DateTimeFormatter DAY_FIRST =
+      DateTimeFormatter.ofPattern("d.M.yyyy HH:mm:ss", Locale.ROOT);
+
+  private static void column(StringBuilder text, double value, int decimals) {
+    text.append(';').append(String.format(Locale.GERMANY, "%." + decimals + "f", value));
   }
 
   private static Unit add(Workbook workbook, DemoUnit demo) {

@@ -303,17 +303,17 @@ public final class Benchwork {
   /** Keeps typed readings of one moment. */
   public void keepTyped(List<TypedReading> readings) {
     LiveRun run = live.get();
-    if (run == null || run.view().get() == null || desk.refuseWhenReadOnly()) {
+    if (run == null || desk.refuseWhenReadOnly()) {
       return;
     }
     RunView view = run.view().get();
-    double now = view.latest() == null ? 0 : view.latest().seconds();
-    double loadSince = now - view.loadedSeconds();
+    double now = view == null || view.latest() == null ? 0 : view.latest().seconds();
+    double loaded = view == null ? 0 : view.loadedSeconds();
     double at =
         readings.stream()
             .filter(r -> r.kind() == TypedKind.CLOCK)
             .findFirst()
-            .map(r -> view.loadedSeconds() > 0 ? loadSince + r.value() : r.value())
+            .map(r -> loaded > 0 ? now - loaded + r.value() : r.value())
             .orElse(now);
     String meter = meterOf(run);
     for (TypedReading reading : readings) {

@@ -16,6 +16,9 @@ import org.wiseember.workbook.KeptReading;
 
 /** A run while it goes, as the window sees it: the newest view, at most one waiting at a time. */
 public final class LiveRun {
+  /** After this long the mean is better than a moment's reading, h. */
+  private static final double SETTLED_HOURS = 0.05;
+
   private final long unitId;
   private final DrainPlan plan;
   private final double ratedWattHours;
@@ -120,9 +123,13 @@ public final class LiveRun {
     return Double.isNaN(read) ? lastTyped(Channel.DISPLAY_CHARGE) : read;
   }
 
-  /** Watts now: read, else typed, else those of the plan. */
+  /** Mean watts under load, pauses in it; else those typed; else those of the plan. */
   public double watts() {
     RunView now = view.get();
+    double hours = now == null ? 0 : now.loadedSeconds() / 3600;
+    if (hours > SETTLED_HOURS && now.deliveredWattHours() > 0) {
+      return now.deliveredWattHours() / hours;
+    }
     double read =
         now == null || now.latest() == null ? Double.NaN : now.latest().value(Channel.AC_POWER);
     double typedWatts = lastTyped(Channel.AC_POWER);

@@ -90,7 +90,12 @@ public final class ReadingIn {
             return null;
           }
         },
-        draft::set);
+        found -> {
+          if (found != null) {
+            desk.stage().set(StageName.BENCH);
+          }
+          draft.set(found);
+        });
   }
 
   /** Lets the file be. */

@@ -10,11 +10,18 @@ import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 import javafx.animation.PauseTransition;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
+import org.wiseember.bench.procedure.AcDrain;
+import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.run.Pace;
+import org.wiseember.bench.simulated.Fault;
 import org.wiseember.report.look.Palette;
+import org.wiseember.trial.DemoWorkbook;
+import org.wiseember.workbook.RunSettings;
 
 /** Pictures of the main views, from whatever workbook is open. */
 final class Screenshots {
@@ -56,18 +63,63 @@ final class Screenshots {
         },
         () -> true);
     add(
-        "bench",
+        "log",
         () -> {
           desk.palette().set(Palette.LIGHT);
-          desk.chosen().set(desk.shelf().get(1));
+          takeMeterLog();
+        },
+        () -> desk.readingIn().draft().get() != null);
+    add(
+        "instruments",
+        () -> {
+          desk.readingIn().forget();
           desk.stage().set(StageName.BENCH);
+          desk.bench().source().set(RunSettings.Source.INSTRUMENTS);
+        },
+        () -> fired("#to-instruments"));
+    add(
+        "bench",
+        () -> {
+          desk.bench().source().set(RunSettings.Source.SIMULATED);
+          desk.bench().faults().add(Fault.LOOSE_LEAD);
+          desk.chosen().set(desk.shelf().get(1));
+          new AcDrain(230)
+              .steps().stream()
+                  .filter(s -> s.when() == DoNow.When.BEFORE)
+                  .forEach(s -> desk.bench().tick(s.text(), true));
           desk.bench().setPace(Pace.SIX_HUNDRED);
           desk.bench().startDrain();
         },
         () ->
             desk.bench().live().get() != null
                 && desk.bench().live().get().view().get() != null
-                && desk.bench().live().get().view().get().deliveredWattHours() > 280);
+                && desk.bench().live().get().delivered() > 280
+                && typed());
+  }
+
+  private void takeMeterLog() {
+    desk.background(
+        () -> {
+          Path file = Files.createTempDirectory("lantern-quay").resolve("stall-meter.csv");
+          DemoWorkbook.writeMeterLog(desk.workbook().orElseThrow(), file);
+          return file;
+        },
+        desk.readingIn()::take);
+  }
+
+  private boolean fired(String id) {
+    if (scene.lookup(id) instanceof Button button) {
+      button.fire();
+      return true;
+    }
+    return false;
+  }
+
+  private boolean typed() {
+    if (scene.lookup("#typed-TOTAL") instanceof TextField total && total.getText().isEmpty()) {
+      total.setText(Math.round(desk.bench().live().get().delivered()) + " kWh");
+    }
+    return true;
   }
 
   private boolean pageShown() {

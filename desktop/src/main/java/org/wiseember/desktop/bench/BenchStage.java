@@ -92,7 +92,7 @@ public final class BenchStage extends StackPane {
     clock = new ClockPanel(desk);
     cutShort.setSpacing(6);
     buildSaid();
-    chart.setMinHeight(200);
+    chart.setMinHeight(260);
     chart.setPrefHeight(300);
     VBox.setVgrow(chart, Priority.ALWAYS);
     main.getChildren().addAll(head(), cutShort, tiles(), setUp, chart, said, noticed);

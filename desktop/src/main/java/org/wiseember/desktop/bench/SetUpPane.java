@@ -5,10 +5,10 @@ import javafx.collections.ListChangeListener;
 import javafx.collections.SetChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.Toggle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.simulated.Fault;
@@ -98,13 +98,14 @@ final class SetUpPane extends VBox {
   }
 
   private void showFaults() {
+    Label words = Words.of("quiet", faultWords());
+    Words.shown(words, !words.getText().isEmpty());
     FlowPane row = new FlowPane(16, 6);
     row.getChildren().add(Words.line("quiet", "Practise on a fault:"));
     for (Fault fault : Fault.values()) {
       CheckBox box = new CheckBox(fault.title());
       box.setMinWidth(USE_PREF_SIZE);
       box.setId("fault-" + fault);
-      box.setTooltip(new Tooltip(fault.words()));
       box.setAccessibleHelp(fault.words());
       box.setSelected(desk.bench().faults().contains(fault));
       box.selectedProperty()
@@ -115,6 +116,8 @@ final class SetUpPane extends VBox {
                 } else {
                   desk.bench().faults().remove(fault);
                 }
+                words.setText(faultWords());
+                Words.shown(words, !words.getText().isEmpty());
               });
       desk.bench()
           .faults()
@@ -123,7 +126,11 @@ final class SetUpPane extends VBox {
                   c -> box.setSelected(desk.bench().faults().contains(fault)));
       row.getChildren().add(box);
     }
-    about.getChildren().add(row);
+    about.getChildren().addAll(row, words);
+  }
+
+  private String faultWords() {
+    return String.join(" ", desk.bench().faults().stream().sorted().map(Fault::words).toList());
   }
 
   private void showInstruments() {

@@ -78,10 +78,10 @@ final class TypedPanel extends VBox {
 
   private static String example(TypedKind kind) {
     return switch (kind) {
-      case DISPLAY -> "38 %";
-      case TOTAL -> "0.609 kWh";
-      case CLOCK -> "1:01";
-      default -> "598 W";
+      case DISPLAY -> "as 38 %";
+      case TOTAL -> "as 0.609 kWh";
+      case CLOCK -> "as 1:01";
+      default -> "as 598 W";
     };
   }
 
@@ -96,15 +96,28 @@ final class TypedPanel extends VBox {
   }
 
   private List<TypedAnswer> answers() {
-    Expected expected = expected();
+    Expected expected = atTypedClock(expected());
     List<TypedAnswer> answers = new ArrayList<>();
     fields.forEach(
         (kind, field) -> {
           if (!field.getText().isBlank()) {
-            answers.add(TypedReader.read(kind, field.getText(), expected));
+            boolean clock = kind == TypedKind.CLOCK;
+            answers.add(TypedReader.read(kind, field.getText(), clock ? expected() : expected));
           }
         });
     return answers;
+  }
+
+  /** Where nothing counts, a typed clock says how much could have been delivered by then. */
+  private Expected atTypedClock(Expected expected) {
+    String clock = fields.get(TypedKind.CLOCK).getText();
+    if (clock.isBlank() || !Double.isNaN(expected.countedWattHours())) {
+      return expected;
+    }
+    return TypedReader.read(TypedKind.CLOCK, clock, Expected.nothing())
+        .reading()
+        .map(r -> expected.elapsed(r.value()))
+        .orElse(expected);
   }
 
   private void sayBack() {

@@ -6,7 +6,6 @@ import java.util.Optional;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.shape.Circle;
 import org.wiseember.bench.instrument.Health;
@@ -62,7 +61,6 @@ public final class FootBar extends HBox {
                 case LOST -> " is lost: " + health.words();
               };
       setAccessibleText(words);
-      Tooltip.install(this, new Tooltip(words));
       if (health.state() == Health.State.LOST) {
         figure.setText("lost");
       }

@@ -152,7 +152,9 @@ public final class LogPane extends VBox {
       }
     }
     ScrollPane scroll = new ScrollPane(grid);
-    scroll.setFitToHeight(true);
+    // As high as its rows, with room for the bar that scrolls sideways.
+    scroll.minHeightProperty().bind(grid.heightProperty().add(20));
+    scroll.prefHeightProperty().bind(grid.heightProperty().add(20));
     scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.getStyleClass().add("side-scroll");
     table.getChildren().setAll(scroll);
@@ -193,6 +195,7 @@ public final class LogPane extends VBox {
   private Node use(int column) {
     ComboBox<String> box = new ComboBox<>();
     box.setId("use-" + column);
+    box.getStyleClass().add("log-choice");
     box.setAccessibleText("What column " + draft.preview().headings().get(column) + " is");
     box.getItems().addAll(NOT_USED, TIME, DATE);
     for (Channel channel : Channel.values()) {
@@ -230,6 +233,7 @@ public final class LogPane extends VBox {
   private Node unit(int column) {
     ComboBox<String> box = new ComboBox<>();
     box.setId("unit-" + column);
+    box.getStyleClass().add("log-choice");
     box.setAccessibleText("Unit of column " + draft.preview().headings().get(column));
     if (column == mapping.timeColumn()) {
       for (TimeForm form : TimeForm.values()) {

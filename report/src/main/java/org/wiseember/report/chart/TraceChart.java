@@ -155,7 +155,9 @@ public final class TraceChart {
     for (double c : figure.warmth().values()) {
       most = Math.max(most, c);
     }
-    axis.setRange(0, display ? Math.ceil(most / 20) * 20 : Math.ceil(most / 20) * 20 + 20);
+    // A little room above, so that a full display does not run through the words up there.
+    double whole = Math.ceil(most / 20) * 20;
+    axis.setRange(0, display ? whole + 14 : whole + 20);
     axis.setTickUnit(new NumberTickUnit(20));
     return axis;
   }
@@ -234,6 +236,7 @@ public final class TraceChart {
           new IntervalMarker(forecast.soonest() / unit.seconds, forecast.latest() / unit.seconds);
       fair.setPaint(awt(palette.emberWash()));
       fair.setAlpha(0.6f);
+      fair.setOutlinePaint(null);
       plot.addDomainMarker(fair, Layer.BACKGROUND);
       ValueMarker marker = marker(forecast.end() / unit.seconds, palette.ember(), DASHES);
       label(marker, "expected end", palette.emberInk(), false);

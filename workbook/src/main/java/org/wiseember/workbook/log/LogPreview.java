@@ -16,7 +16,7 @@ import java.util.List;
  */
 public record LogPreview(List<String> headings, List<List<String>> rows, LogMapping mapping) {
   private static final int LINES = 60;
-  private static final int ROWS = 6;
+  private static final int ROWS = 12;
   private static final int LONGEST_LINE = 20_000;
   private static final int MOST_COLUMNS = 200;
 

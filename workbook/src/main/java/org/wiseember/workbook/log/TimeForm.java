@@ -16,10 +16,10 @@ public enum TimeForm {
   MILLISECONDS("milliseconds", 0.001),
   MINUTES("minutes", 60),
   HOURS("hours", 3600),
-  ISO("date and time, 2026-05-04T18:30:00", 0),
-  DAY_FIRST("date and time, 4.5.2026 18:30:00", 0),
-  MONTH_FIRST("date and time, 5/4/2026 6:30:00 PM", 0),
-  CLOCK("time of day or elapsed, 18:30:00", 0);
+  ISO("2026-05-04T18:30:00", 0),
+  DAY_FIRST("4.5.2026 18:30:00", 0),
+  MONTH_FIRST("5/4/2026 6:30:00 PM", 0),
+  CLOCK("18:30:00", 0);
 
   private static final Pattern DATED =
       Pattern.compile(

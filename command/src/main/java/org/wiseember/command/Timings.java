@@ -1,0 +1,214 @@
+package org.wiseember.command;
+
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.SplittableRandom;
+import java.util.concurrent.Callable;
+import java.util.concurrent.atomic.AtomicLong;
+import org.wiseember.bench.procedure.AcDrain;
+import org.wiseember.bench.procedure.Watching;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.bench.simulated.Chemistry;
+import org.wiseember.bench.simulated.Fridge;
+import org.wiseember.bench.simulated.SimulatedBench;
+import org.wiseember.bench.simulated.UnitDesign;
+import org.wiseember.core.capacity.CapacityMethod;
+import org.wiseember.core.capacity.UsableCapacity;
+import org.wiseember.trial.BenchSetup;
+import org.wiseember.trial.RecordedRun;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.log.Log;
+import org.wiseember.workbook.log.LogCsv;
+import org.wiseember.workbook.log.LogPreview;
+import org.wiseember.workbook.log.Progress;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+/** How fast this machine does the long work; the figures in docs/speed.md come from here. */
+@Command(
+    name = "timings",
+    description = "Times a 48 h campaign and the reading in of a long log on this machine.",
+    mixinStandardHelpOptions = true)
+final class Timings implements Callable<Integer> {
+  private static final double CAMPAIGN_SECONDS = 48 * 3600.0;
+
+  @Spec private CommandSpec spec;
+
+  @Option(
+      names = "--rows",
+      defaultValue = "1000000",
+      description = "Rows of the log. ${DEFAULT-VALUE}")
+  private int rows;
+
+  @Option(names = "--repeats", defaultValue = "5", description = "${DEFAULT-VALUE}")
+  private int repeats;
+
+  @Override
+  public Integer call() throws Exception {
+    Path folder = Files.createTempDirectory("ember-timings");
+    PrintWriter out = spec.commandLine().getOut();
+    campaign(folder, out);
+    readIn(folder, out);
+    return 0;
+  }
+
+  /** Two days of a cycling fridge through the real runner and recorder, each second kept. */
+  private void campaign(Path folder, PrintWriter out) throws IOException {
+    for (int i = 0; i < Math.min(3, repeats); i++) {
+      Path file = folder.resolve("campaign-" + i + ".ember");
+      try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
+        Unit unit = workbook.units().add("Quernfold Q1100");
+        SimulatedBench bench =
+            new SimulatedBench(
+                UnitDesign.typical(Chemistry.LFP, 8000, 1200, 230, 1),
+                new Fridge(90, 230, 250),
+                1,
+                1);
+        BenchSetup setup =
+            new BenchSetup(bench, RunSettings.of(RunSettings.Source.SIMULATED, java.util.Map.of()));
+        AtomicLong most = new AtomicLong();
+
+        System.gc();
+        long before = used();
+        long started = System.nanoTime();
+        RecordedRun run =
+            RecordedRun.prepare(
+                workbook,
+                unit,
+                new Watching(CAMPAIGN_SECONDS),
+                "Fridge over two days",
+                setup,
+                Pace.FULL,
+                Instant.EPOCH,
+                view -> {
+                  long now = used() - before;
+
+                  most.accumulateAndGet(now, Math::max);
+                });
+        run.runner().runToEnd();
+        double seconds = (System.nanoTime() - started) / 1e9;
+        System.gc();
+        long after = used() - before;
+        Run kept = workbook.runs().byId(run.runId()).orElseThrow();
+        int readings = workbook.runs().trace(kept).size();
+        out.printf(
+            Locale.ROOT,
+            "48 h campaign: %.2f s for %d frames of %d channels; heap grew by %.1f MB once"
+                + " collected, %.0f MB at most between collections; file %.1f MB%n",
+            seconds,
+            readings,
+            kept.channels().size(),
+            after / 1e6,
+            most.get() / 1e6,
+            Files.size(file) / 1e6);
+        out.flush();
+      }
+    }
+  }
+
+  private static long used() {
+    Runtime runtime = Runtime.getRuntime();
+    return runtime.totalMemory() - runtime.freeMemory();
+  }
+
+  /** Side by side: only reading with FastCSV, and the whole import with its finding. */
+  private void readIn(Path folder, PrintWriter out) throws Exception {
+    Path log = folder.resolve("log.csv");
+    write(log);
+    out.printf(
+        Locale.ROOT, "log of %d rows and 6 channels, %.0f MB%n", rows, Files.size(log) / 1e6);
+    double[] bare = new double[repeats];
+    double[] whole = new double[repeats];
+    for (int i = 0; i < repeats; i++) {
+      bare[i] = bare(log);
+      whole[i] = whole(log, folder.resolve("import-" + i + ".ember"));
+      out.printf(
+          Locale.ROOT,
+          "bare FastCSV %.2f s, read in %.2f s, ratio %.2f%n",
+          bare[i],
+          whole[i],
+          whole[i] / bare[i]);
+      out.flush();
+    }
+    java.util.Arrays.sort(bare);
+    java.util.Arrays.sort(whole);
+    out.printf(
+        Locale.ROOT,
+        "medians: bare %.2f s, read in %.2f s, ratio %.2f%n",
+        bare[repeats / 2],
+        whole[repeats / 2],
+        whole[repeats / 2] / bare[repeats / 2]);
+  }
+
+  private void write(Path log) throws IOException {
+    SplittableRandom random = new SplittableRandom(1);
+    try (var writer = Files.newBufferedWriter(log)) {
+      writer.write(
+          "time [s],ac_power [W],ac_voltage [V],ac_current [A],frequency [Hz],"
+              + "case_temperature [°C],display_charge [%]\n");
+      for (int i = 0; i < rows; i++) {
+        double watts = i > 10 && i < rows - 100 ? 598 + random.nextDouble() : 0;
+        writer.write(
+            String.format(
+                Locale.ROOT,
+                "%d,%.2f,%.1f,%.3f,%.2f,%.1f,%d%n",
+                i,
+                watts,
+                228 + random.nextDouble(),
+                watts / 228,
+                50 + 0.01 * random.nextDouble(),
+                22 + 20.0 * i / rows,
+                100 - (int) (100L * i / rows)));
+      }
+    }
+  }
+
+  private static double bare(Path log) throws IOException {
+    long started = System.nanoTime();
+    long cells = 0;
+    try (CsvReader<CsvRecord> reader = CsvReader.builder().ofCsvRecord(log)) {
+      for (CsvRecord record : reader) {
+        cells += record.getFieldCount();
+      }
+    }
+    if (cells == 0) {
+      throw new IOException("the log is empty");
+    }
+    return (System.nanoTime() - started) / 1e9;
+  }
+
+  private static double whole(Path log, Path file) throws Exception {
+    try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
+      Unit unit = workbook.units().add("Quernfold Q1100");
+      long started = System.nanoTime();
+      Log read = LogCsv.read(log, LogPreview.of(log).mapping(), Progress.NONE);
+      UsableCapacity.of(read.trace(), CapacityMethod.assumed(1e6));
+      workbook
+          .runs()
+          .add(
+              unit.id(),
+              AcDrain.KIND,
+              "Read in",
+              Instant.EPOCH,
+              Run.State.DONE,
+              "",
+              RunSettings.of(RunSettings.Source.FILE, java.util.Map.of()),
+              read.trace(),
+              List.of());
+      return (System.nanoTime() - started) / 1e9;
+    }
+  }
+}

@@ -1,0 +1,346 @@
+package org.wiseember.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.testfx.api.FxRobot;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.desktop.app.StageName;
+import org.wiseember.trial.DemoWorkbook;
+import org.wiseember.trial.Judgement;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.Workbook;
+
+/** Whole jobs at the bench, in a real window: by hand, with faults, with files, cut short. */
+public class BenchworkTest {
+  private Path folder;
+  private Path file;
+  private OpenWindow window;
+  private FxRobot robot;
+
+  @BeforeMethod
+  public void openTheDemo() throws Exception {
+    folder = Files.createTempDirectory("ember-benchwork");
+    file = folder.resolve("demo.ember");
+    DemoWorkbook.create(file);
+    window = OpenWindow.on(file);
+    robot = window.robot();
+    window.until(() -> window.desk().chosen().get() != null);
+  }
+
+  @AfterMethod(alwaysRun = true)
+  public void closeIt() {
+    window.close();
+  }
+
+  private boolean shows(String words) {
+    return window.scene().getRoot().lookupAll(".label").stream()
+        .anyMatch(n -> n instanceof Label l && l.isVisible() && l.getText().contains(words));
+  }
+
+  private void untilShown(String words) {
+    window.until(() -> shows(words));
+  }
+
+  private Node node(String id) {
+    window.until(() -> window.scene().lookup("#" + id) != null);
+    return OpenWindow.onFx(() -> window.scene().lookup("#" + id));
+  }
+
+  private void click(String id) {
+    Node node = node(id);
+    window.settle();
+    robot.clickOn(node);
+    window.settle();
+  }
+
+  private void type(String id, String text) {
+    Node node = node(id);
+    OpenWindow.onFx(
+        () -> {
+          node.requestFocus();
+          return null;
+        });
+    window.until(() -> window.scene().getFocusOwner() == node);
+    robot.write(text);
+    window.settle();
+  }
+
+  private void choose(int unit) {
+    OpenWindow.onFx(
+        () -> {
+          window.desk().chosen().set(window.desk().shelf().get(unit));
+          return null;
+        });
+  }
+
+  private Judgement.Drain newest(int unit) {
+    List<Judgement.Drain> drains = window.desk().shelf().get(unit).drains();
+    return drains.get(drains.size() - 1);
+  }
+
+  /** A whole drain with nothing but typed readings, and its verdict. */
+  @Test
+  public void aDrainTypedByHandGetsAFigure() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    click("source-BY_HAND");
+    click("start-drain");
+    window.until(() -> window.desk().bench().live().get() != null);
+    window.until(() -> window.desk().bench().live().get().typed().size() == 1);
+    untilShown("Switch the load on.");
+
+    // kWh typed for Wh is said at once, and what was meant is one click away.
+    type("typed-CLOCK", "1:01:00");
+    type("typed-TOTAL", "609 kWh");
+    untilShown("Did you mean 609");
+    click("take-meant");
+    window.until(
+        () -> ((TextField) window.scene().lookup("#typed-TOTAL")).getText().equals("609 Wh"));
+    type("typed-DISPLAY", "38 %");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> window.desk().bench().live().get().typed().size() == 3);
+    untilShown("Typed: Plug meter 609 Wh at 1:01:00.");
+
+    // The last total, then its end by hand.
+    type("typed-CLOCK", "1:32:24");
+    type("typed-TOTAL", "0.921 kWh");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> window.desk().bench().live().get().typed().size() == 4);
+    type("note", "E02");
+    robot.push(KeyCode.ENTER);
+    untilShown("The unit shows E02.");
+    Node end = node("dropped-out");
+    robot.moveTo(end).press(javafx.scene.input.MouseButton.PRIMARY);
+    window.until(() -> !window.desk().bench().going());
+    robot.release(javafx.scene.input.MouseButton.PRIMARY);
+    window.until(() -> newest(0).run().state() == Run.State.DONE);
+    window.until(() -> newest(0).complete());
+    Estimate energy = newest(0).finding().deliveredEnergy().orElseThrow();
+    assertEquals(energy.value(), 921.0);
+    assertTrue(energy.u95() > 5 && energy.u95() < 20, energy.toString());
+    assertEquals(newest(0).finding().duration().orElseThrow().value(), 5544, 1);
+  }
+
+  @Test
+  public void aTypedReadingIsTakenBackByUndo() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    click("source-BY_HAND");
+    click("start-drain");
+    window.until(
+        () ->
+            window.desk().bench().live().get() != null
+                && window.desk().bench().live().get().typed().size() == 1);
+    type("typed-TOTAL", "12 Wh");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> window.desk().bench().live().get().typed().size() == 2);
+    OpenWindow.onFx(
+        () -> {
+          window.desk().undo();
+          return null;
+        });
+    window.until(() -> window.desk().bench().live().get().typed().size() == 1);
+    long run = window.desk().bench().live().get().run().runId();
+    assertEquals(window.desk().workbook().orElseThrow().typedReadings().of(run).size(), 1);
+  }
+
+  @Test
+  public void aPracticeFaultIsNoticedInTheWindow() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    choose(1);
+    click("fault-THERMOSTAT");
+    click("pace-" + Pace.FULL.name());
+    click("start-drain");
+    untilShown("The load cycles with the output alive");
+    window.until(() -> !window.desk().bench().going());
+    untilShown("The output dropped out");
+  }
+
+  /** A run the lights went out on: go on with it where it stood. */
+  @Test
+  public void aRunCutShortGoesOn() {
+    choose(2);
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    untilShown("was cut short after");
+    click("pace-" + Pace.FULL.name());
+    click("go-on");
+    window.until(() -> window.desk().bench().live().get() != null);
+    untilShown("Taken up again where it stood.");
+    window.until(() -> !window.desk().bench().going());
+    window.until(() -> newest(2).complete());
+    assertEquals(window.desk().shelf().get(2).drains().size(), 1);
+  }
+
+  @Test
+  public void aRunCutShortIsClosedForGood() {
+    choose(2);
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    click("close-interrupted");
+    window.until(() -> newest(2).run().state() == Run.State.STOPPED);
+    window.until(() -> !shows("was cut short after"));
+  }
+
+  /** A log of another program: looked at, mended, read in, taken away again. */
+  @Test
+  public void aLogIsReadInAndTakenAway() throws Exception {
+    Path log = folder.resolve("meter.csv");
+    try (Workbook demo = Workbook.open(file, Clock.systemUTC())) {
+      DemoWorkbook.writeMeterLog(demo, log);
+    }
+    int before = window.desk().shelf().get(0).drains().size();
+    OpenWindow.onFx(
+        () -> {
+          window.desk().readingIn().take(log);
+          return null;
+        });
+    untilShown("Read in a log");
+    untilShown("Decimal commas are read.");
+    ComboBox<?> power = (ComboBox<?>) node("use-2");
+    assertEquals(power.getValue(), Channel.AC_POWER.words());
+    type("log-accuracy", "1");
+    click("read-in");
+    window.until(() -> window.desk().stage().get() == StageName.EVIDENCE);
+    window.until(() -> window.desk().shelf().get(0).drains().size() == before + 1);
+    Judgement.Drain drain = newest(0);
+    double first =
+        window
+            .desk()
+            .shelf()
+            .get(0)
+            .drains()
+            .get(0)
+            .finding()
+            .deliveredEnergy()
+            .orElseThrow()
+            .value();
+    assertEquals(drain.finding().deliveredEnergy().orElseThrow().value(), first, 0.01 * first);
+    untilShown("rows read in");
+
+    // The same kind of file again: taken as last time.
+    OpenWindow.onFx(
+        () -> {
+          window.desk().readingIn().take(log);
+          return null;
+        });
+    untilShown("Its columns are taken as last time.");
+    click("leave-log");
+    window.until(() -> window.desk().readingIn().draft().get() == null);
+    OpenWindow.onFx(
+        () -> {
+          window.desk().undo();
+          return null;
+        });
+    window.until(() -> window.desk().shelf().get(0).drains().size() == before);
+  }
+
+  @Test
+  public void aRunIsPackedAndTakenInElsewhere() throws Exception {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
+    click("pack-run");
+    untilShown("Packed as ");
+    Path zip;
+    try (var list = Files.list(folder)) {
+      zip = list.filter(p -> p.toString().endsWith(".zip")).findFirst().orElseThrow();
+    }
+    int before = window.desk().shelf().get(0).drains().size();
+    OpenWindow.onFx(
+        () -> {
+          window.desk().readingIn().take(zip);
+          return null;
+        });
+    window.until(() -> window.desk().shelf().get(0).drains().size() == before + 1);
+    assertEquals(
+        newest(0).finding().deliveredEnergy(),
+        window.desk().shelf().get(0).drains().get(0).finding().deliveredEnergy());
+  }
+
+  @Test
+  public void instrumentsAreChangedCheckedAndTakenOff() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    click("source-INSTRUMENTS");
+    click("to-instruments");
+    untilShown("Every figure is as sure as the meter behind it.");
+    click("add-Energy-meter-over-Modbus");
+    window.until(() -> window.desk().bench().instruments().size() == 4);
+    OpenWindow.onFx(
+        () -> {
+          ((TextField) window.scene().lookup("#class-second_ac_power")).clear();
+          return null;
+        });
+    type("class-second_ac_power", "0.5 % + 3 digits");
+    robot.push(KeyCode.ENTER);
+    window.until(
+        () ->
+            window
+                .desk()
+                .bench()
+                .instruments()
+                .get(3)
+                .description()
+                .channels()
+                .get(0)
+                .accuracy()
+                .orElseThrow()
+                .words()
+                .equals("0.5 % + 3 digits"));
+    type("check-shown", "590");
+    type("check-better", "600");
+    click("apply-check");
+    untilShown("is corrected by 1.69 %");
+    window.until(
+        () ->
+            window
+                .desk()
+                .bench()
+                .instruments()
+                .get(3)
+                .description()
+                .channels()
+                .get(0)
+                .correction()
+                .isPresent());
+    click("remove-instrument");
+    window.until(() -> window.desk().bench().instruments().size() == 3);
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    window.until(() -> window.desk().bench().instruments().size() == 4);
+    assertFalse(window.desk().said().get().isEmpty());
+  }
+
+  /** An instrument that is not there: said, never a stall, never a sample. */
+  @Test
+  public void aLostInstrumentIsSaidInTheFoot() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    click("source-INSTRUMENTS");
+    click("start-drain");
+    window.until(() -> window.desk().bench().live().get() != null);
+    untilShown("lost");
+    window.until(
+        () ->
+            window.desk().bench().live().get().view().get() != null
+                && window.desk().bench().live().get().view().get().notices().stream()
+                    .anyMatch(n -> n.code().equals("lost")));
+    long run = window.desk().bench().live().get().run().runId();
+    Workbook workbook = window.desk().workbook().orElseThrow();
+    assertEquals(workbook.runs().trace(workbook.runs().byId(run).orElseThrow()).size(), 0);
+    OpenWindow.onFx(
+        () -> {
+          window.desk().bench().stopRun();
+          return null;
+        });
+    window.until(() -> !window.desk().bench().going());
+  }
+}
