@@ -13,6 +13,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import org.testfx.api.FxRobot;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
@@ -125,9 +126,12 @@ public class BenchworkTest {
     robot.push(KeyCode.ENTER);
     untilShown("The unit shows E02.");
     Node end = node("dropped-out");
-    robot.moveTo(end).press(javafx.scene.input.MouseButton.PRIMARY);
-    window.until(() -> !window.desk().bench().going());
-    robot.release(javafx.scene.input.MouseButton.PRIMARY);
+    robot.moveTo(end).press(MouseButton.PRIMARY);
+    try {
+      window.until(() -> !window.desk().bench().going());
+    } finally {
+      robot.release(MouseButton.PRIMARY);
+    }
     window.until(() -> newest(0).run().state() == Run.State.DONE);
     window.until(() -> newest(0).complete());
     Estimate energy = newest(0).finding().deliveredEnergy().orElseThrow();

@@ -237,7 +237,7 @@ public final class Runs {
     for (int i = 0; i < run.channels().size(); i++) {
       values.put(run.channels().get(i), columns[i + 1]);
     }
-    return new Trace(columns[0], values);
+    return Trace.takingOver(columns[0], values);
   }
 
   /** What was noticed and marked, in order of time. */

@@ -2,6 +2,7 @@ package org.wiseember.workbook;
 
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.DoubleBuffer;
 import java.util.List;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
@@ -33,13 +34,10 @@ final class SampleBlock {
     ByteBuffer bytes =
         ByteBuffer.allocate(rows * (channels.size() + 1) * Double.BYTES)
             .order(ByteOrder.LITTLE_ENDIAN);
-    for (int i = from; i < from + rows; i++) {
-      bytes.putDouble(trace.seconds(i));
-    }
+    DoubleBuffer doubles = bytes.asDoubleBuffer();
+    trace.putSeconds(from, rows, doubles);
     for (Channel channel : channels) {
-      for (int i = from; i < from + rows; i++) {
-        bytes.putDouble(trace.value(channel, i));
-      }
+      trace.putValues(channel, from, rows, doubles);
     }
     return bytes.array();
   }
@@ -50,10 +48,9 @@ final class SampleBlock {
       throw new WorkbookException("A block of readings has the wrong length; the file is damaged.");
     }
     ByteBuffer bytes = ByteBuffer.wrap(data).order(ByteOrder.LITTLE_ENDIAN);
+    DoubleBuffer doubles = bytes.asDoubleBuffer();
     for (double[] column : columns) {
-      for (int i = 0; i < rows; i++) {
-        column[at + i] = bytes.getDouble();
-      }
+      doubles.get(column, at, rows);
     }
   }
 }

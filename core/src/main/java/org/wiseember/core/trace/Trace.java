@@ -1,5 +1,6 @@
 package org.wiseember.core.trace;
 
+import java.nio.DoubleBuffer;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
@@ -114,6 +115,16 @@ public final class Trace {
   public double value(Channel channel, int row) {
     double[] column = values.get(channel);
     return column == null ? Double.NaN : column[row];
+  }
+
+  /** Puts some of the times into a buffer. */
+  public void putSeconds(int from, int count, DoubleBuffer into) {
+    into.put(seconds, from, count);
+  }
+
+  /** Puts some readings of a recorded channel into a buffer. */
+  public void putValues(Channel channel, int from, int count, DoubleBuffer into) {
+    into.put(values.get(channel), from, count);
   }
 
   /** One channel with its missing readings left out. */

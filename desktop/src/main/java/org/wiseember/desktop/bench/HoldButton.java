@@ -42,6 +42,13 @@ final class HoldButton extends Button {
             e.consume();
           }
         });
-    focusedProperty().addListener((o, was, is) -> hold.stop());
+    // Pressing gives it the focus; only losing that lets go.
+    focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                hold.stop();
+              }
+            });
   }
 }

@@ -32,6 +32,7 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
   private boolean commaSeen;
   private boolean localStamps;
   private LogUnreadable failure;
+  private boolean quotes;
 
   LogBody(LogMapping mapping, List<String> headings, int headingLine, List<LogColumn> columns) {
     this.headingLine = headingLine;
@@ -61,6 +62,7 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
   @Override
   protected void handleField(int index, char[] buf, int offset, int len, boolean quoted) {
     fields++;
+    quotes |= quoted;
     int from = offset;
     int to = offset + len;
     while (from < to && buf[from] <= ' ') {
@@ -201,13 +203,52 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
     return true;
   }
 
+  /** Makes room beforehand for about so many rows. */
+  void expect(int rows) {
+    if (rows > seconds.length) {
+      resize(rows);
+    }
+  }
+
   private void grow() {
-    int more = seconds.length * 2;
+    resize(seconds.length * 2);
+  }
+
+  private void resize(int more) {
     seconds = Arrays.copyOf(seconds, more);
     rowOf = Arrays.copyOf(rowOf, more);
     for (int c = 0; c < values.length; c++) {
       values[c] = Arrays.copyOf(values[c], more);
     }
+  }
+
+  /** Whether any cell stood in quotes. */
+  boolean quotes() {
+    return quotes;
+  }
+
+  /** Takes the rows of the part that follows this one. */
+  void append(LogBody next) {
+    int skip = next.size > 0 && endsAs(next) ? 1 : 0;
+    int more = next.size - skip;
+    expect(size + more);
+    System.arraycopy(next.seconds, skip, seconds, size, more);
+    System.arraycopy(next.rowOf, skip, rowOf, size, more);
+    for (int c = 0; c < values.length; c++) {
+      System.arraycopy(next.values[c], skip, values[c], size, more);
+    }
+    size += more;
+    repeated += next.repeated + skip;
+    commaSeen |= next.commaSeen;
+    localStamps |= next.localStamps;
+  }
+
+  private boolean endsAs(LogBody next) {
+    boolean same = seconds[size - 1] == next.seconds[0];
+    for (int c = 0; c < values.length && same; c++) {
+      same = Double.compare(values[c][size - 1], next.values[c][0]) == 0;
+    }
+    return same;
   }
 
   /** The first thing that is wrong; null while all is well. */

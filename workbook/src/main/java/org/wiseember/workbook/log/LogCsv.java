@@ -5,6 +5,7 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.FieldMismatchStrategy;
 import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.CharacterCodingException;
 import java.nio.file.Path;
@@ -16,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.CompletableFuture;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
@@ -36,6 +38,9 @@ public final class LogCsv {
   public static final int MOST_ROWS = 12_000_000;
 
   private static final int ROWS_BETWEEN_LOOKS = 20_000;
+
+  /** Smaller files are read before a second thread has begun. */
+  private static final long WORTH_HALVING = 4L << 20;
 
   private final List<Warning> warnings = new ArrayList<>();
   private final Progress progress;
@@ -118,7 +123,19 @@ public final class LogCsv {
           given == null
               ? LogHeadings.mapping(headings, separator, firstStamp(lines), warnings)
               : checked(given, headings);
-      return readRows(text, lines, line, headings, mapping);
+      List<LogColumn> columns = new ArrayList<>();
+      for (LogMapping.Use use : mapping.uses()) {
+        columns.add(LogColumn.of(headings.get(use.column()), use.channel(), use.unit()));
+      }
+      LogBody body = new LogBody(mapping, headings, line, columns);
+      if (file.size() >= WORTH_HALVING && !file.wide()) {
+        Optional<LogBody> halves = inHalves(file, line, headings, mapping, columns);
+        if (halves.isPresent()) {
+          return made(halves.get(), mapping, columns);
+        }
+      }
+      rows(text, lines, mapping, body, new Watch(1));
+      return made(body, mapping, columns);
     }
   }
 
@@ -143,18 +160,80 @@ public final class LogCsv {
     return mapping;
   }
 
-  private Log readRows(
-      LogFile.Text text,
-      BufferedReader lines,
+  /**
+   * Reads the two halves of a large file side by side. Where cells stand in quotes a line's end may
+   * be inside one, and where anything is wrong its row must be counted from the top: then there is
+   * no result, and the file is read in one piece.
+   */
+  private Optional<LogBody> inHalves(
+      LogFile file,
       int headingLine,
       List<String> headings,
-      LogMapping mapping)
-      throws LogUnreadable {
-    List<LogColumn> columns = new ArrayList<>();
-    for (LogMapping.Use use : mapping.uses()) {
-      columns.add(LogColumn.of(headings.get(use.column()), use.channel(), use.unit()));
+      LogMapping mapping,
+      List<LogColumn> columns)
+      throws IOException {
+    long middle = file.lineFrom(file.size() / 2);
+    if (middle >= file.size()) {
+      return Optional.empty();
     }
-    LogBody body = new LogBody(mapping, headings, headingLine, columns);
+    Watch watch = new Watch(2);
+    LogBody second = new LogBody(mapping, headings, 0, columns);
+    CompletableFuture<Boolean> other =
+        CompletableFuture.supplyAsync(
+            () -> {
+              try (LogFile.Text text = file.open(middle, file.size())) {
+                return rows(text, text.reader(), mapping, second, watch);
+              } catch (IOException | LogUnreadable | RuntimeException e) {
+                return false;
+              }
+            });
+    LogBody first = new LogBody(mapping, headings, headingLine, columns);
+    boolean good;
+    try (LogFile.Text text = file.open(0, middle);
+        BufferedReader lines = new BufferedReader(text.reader(), 1 << 16)) {
+      for (int i = 0; i < headingLine; i++) {
+        lines.readLine();
+      }
+      good = rows(text, lines, mapping, first, watch);
+    } catch (LogUnreadable | RuntimeException e) {
+      good = false;
+    }
+    good &= other.join();
+    if (watch.ended()) {
+      throw new CancellationException();
+    }
+    if (!good || first.quotes() || second.quotes() || first.size() == 0) {
+      return Optional.empty();
+    }
+    first.append(second);
+    return Optional.of(first);
+  }
+
+  /** Tells the progress of one or two readers that work side by side. */
+  private final class Watch {
+    private final int readers;
+    private volatile boolean ended;
+
+    Watch(int readers) {
+      this.readers = readers;
+    }
+
+    /** Only the reader that asks tells; the other is about as far. */
+    boolean goOn(LogFile.Text text, boolean tells) {
+      if (tells && !progress.at(text.share() * (readers == 1 ? 1 : 0.999))) {
+        ended = true;
+      }
+      return !ended;
+    }
+
+    boolean ended() {
+      return ended;
+    }
+  }
+
+  private boolean rows(
+      LogFile.Text text, Reader lines, LogMapping mapping, LogBody body, Watch watch)
+      throws LogUnreadable {
     CsvReader<LogBody> reader =
         CsvReader.builder()
             .fieldSeparator(mapping.separator())
@@ -163,6 +242,7 @@ public final class LogCsv {
             .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
             .allowUnclosedQuote(false)
             .build(body, lines);
+    boolean tells = lines instanceof BufferedReader;
     int looked = 0;
     for (Iterator<LogBody> rows = reader.iterator(); rows.hasNext(); ) {
       rows.next();
@@ -171,18 +251,21 @@ public final class LogCsv {
       }
       if (body.size() - looked >= ROWS_BETWEEN_LOOKS) {
         looked = body.size();
-        if (!progress.at(text.share())) {
+        if (looked == ROWS_BETWEEN_LOOKS) {
+          body.expect((int) Math.min(MOST_ROWS, looked / Math.max(1e-6, text.share()) * 1.05));
+        }
+        if (!watch.goOn(text, tells)) {
           throw new CancellationException();
         }
       }
     }
-    if (body.size() == 0) {
-      throw new LogUnreadable("there is a heading and no rows; choose the log the meter wrote");
-    }
-    return made(body, mapping, columns);
+    return true;
   }
 
   private Log made(LogBody body, LogMapping mapping, List<LogColumn> columns) throws LogUnreadable {
+    if (body.size() == 0) {
+      throw new LogUnreadable("there is a heading and no rows; choose the log the meter wrote");
+    }
     if (body.commaSeen()) {
       warnings.add(new Warning("decimal_comma", "Decimal commas are read as decimal points."));
     }

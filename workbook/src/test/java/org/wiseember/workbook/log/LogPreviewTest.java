@@ -228,4 +228,36 @@ public class LogPreviewTest {
     }
     assertEquals(Decimal.parse("0,609".toCharArray(), 0, 5, ','), 0.609);
   }
+
+  /** A large file is read in two halves; the result is that of reading it in one piece. */
+  @Test
+  public void halvesMakeTheSameWhole() throws Exception {
+    StringBuilder plain = new StringBuilder("time [s],ac_power [W],note\n");
+    StringBuilder quoted = new StringBuilder("time [s],ac_power [W],note\n");
+    for (int i = 0; i < 150_000; i++) {
+      String power = i % 1000 == 7 ? "" : Double.toString(600 + i % 17 * 0.1);
+      plain.append(i).append(',').append(power).append(",nothing to tell about this row at all\n");
+      // The same with line ends inside quotes: this cannot be read in halves.
+      quoted.append(i).append(',').append(power).append(",\"nothing to tell\nat all, of this\"\n");
+    }
+    // The row at the very middle is there twice.
+    int middle = plain.indexOf("\n", plain.length() / 2) + 1;
+    String twice = plain.substring(middle, plain.indexOf("\n", middle) + 1);
+    Path one = file(plain.insert(middle, twice).toString(), StandardCharsets.UTF_8);
+    assertTrue(Files.size(one) > 5 << 20, "large enough to be halved");
+    Trace halves = LogCsv.read(one).trace();
+    Trace whole = LogCsv.read(file(quoted.toString(), StandardCharsets.UTF_8)).trace();
+    assertEquals(halves.size(), 150_000);
+    assertEquals(whole.size(), 150_000);
+    for (int i = 0; i < halves.size(); i++) {
+      assertEquals(halves.seconds(i), whole.seconds(i));
+      assertEquals(halves.value(Channel.AC_POWER, i), whole.value(Channel.AC_POWER, i));
+    }
+    // What is wrong far down is still named by its row of the file.
+    String wrong = plain.toString().replace("149000,", "149000,x");
+    LogUnreadable told =
+        org.testng.Assert.expectThrows(
+            LogUnreadable.class, () -> LogCsv.read(file(wrong, StandardCharsets.UTF_8)));
+    assertTrue(told.getMessage().contains("row 149003"), told.getMessage());
+  }
 }

@@ -1,0 +1,107 @@
+package org.wiseember.bench.instrument;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.uncertainty.Correction;
+import org.wiseember.core.uncertainty.MeterClass;
+
+public class DescriptionJsonTest {
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private static JsonSchema schema() throws IOException {
+    Path file = Path.of("..", "docs", "schemas", "instrument.schema.json");
+    return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+        .getSchema(Files.readString(file));
+  }
+
+  @Test
+  public void whatShipsReadsBackTheSameAndKeepsTheSchema() throws Exception {
+    assertTrue(StartingPoints.all().size() >= 5);
+    for (InstrumentDescription description : StartingPoints.all()) {
+      String json = DescriptionJson.write(description);
+      assertEquals(DescriptionJson.read(json), description);
+      assertEquals(schema().validate(JSON.readTree(json)).toString(), "[]", description.name());
+    }
+  }
+
+  @Test
+  public void checksAndRegistersSurvive() throws Exception {
+    ChannelSource source =
+        new ChannelSource(
+            Channel.SECOND_AC_POWER,
+            "",
+            1,
+            Optional.of(new Register(Register.Table.HOLDING, 7, Register.Type.INT32, true, 0.001)),
+            Optional.of(new MeterClass(0.5, 0.1, 2000, 0.1, 3)),
+            Optional.of(Correction.ofOnePoint(590, 600, MeterClass.ofReading(0.2, 1, 0.1))));
+    InstrumentDescription description =
+        new InstrumentDescription(
+            "Quay meter", Way.MODBUS_RTU, "/dev/ttyUSB0:19200", 9, 2.5, List.of(source), "", "");
+    String json = DescriptionJson.write(description);
+    assertEquals(DescriptionJson.read(json), description);
+    assertEquals(schema().validate(JSON.readTree(json)).toString(), "[]");
+    assertEquals(
+        description.instrument().accuracy().get(Channel.SECOND_AC_POWER).percentOfReading(),
+        0.2,
+        "checked against a better meter it is as good as that");
+  }
+
+  @DataProvider
+  Object[][] wrong() {
+    String head = "{\"format\":\"wise-ember-instrument-1\",\"name\":\"M\",";
+    String one = "\"channels\":[{\"channel\":\"ac_power\"}]}";
+    return new Object[][] {
+      {"not json", "not JSON"},
+      {"{}", "does not call itself"},
+      {head + "\"way\":\"telepathy\"," + one, "“way” is “telepathy”"},
+      {head + "\"way\":\"typed\",\"channels\":[]}", "lists what the instrument gives"},
+      {
+        head + "\"way\":\"typed\",\"channels\":[{\"channel\":\"colour\"}]}", "“colour” is not known"
+      },
+      {head + "\"way\":\"scpi-tcp\"," + one, "needs a “query”"},
+      {head + "\"way\":\"modbus-tcp\"," + one, "needs a “register”"},
+      {
+        head
+            + "\"way\":\"modbus-tcp\",\"channels\":[{\"channel\":\"ac_power\",\"register\":"
+            + "{\"address\":70000}}]}",
+        "between 0 and 65535"
+      },
+      {head + "\"way\":\"typed\",\"everySeconds\":-1," + one, "every 0.1 to 3600 s"},
+      {
+        head
+            + "\"way\":\"typed\",\"channels\":[{\"channel\":\"ac_power\"},"
+            + "{\"channel\":\"ac_power\"}]}",
+        "is there twice"
+      },
+      {
+        head
+            + "\"way\":\"typed\",\"channels\":[{\"channel\":\"ac_power\",\"accuracy\":"
+            + "{\"percentOfReading\":-4}}]}",
+        "cannot be negative"
+      },
+      {"[".repeat(300_000), "too long"},
+    };
+  }
+
+  @Test(dataProvider = "wrong")
+  public void whatCannotBeUsedIsOneSentence(String json, String words) {
+    DescriptionUnreadable told =
+        expectThrows(DescriptionUnreadable.class, () -> DescriptionJson.read(json));
+    assertTrue(told.getMessage().contains(words), told.getMessage());
+    assertTrue(told.getMessage().endsWith("."), told.getMessage());
+  }
+}

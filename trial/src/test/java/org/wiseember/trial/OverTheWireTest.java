@@ -1,0 +1,145 @@
+package org.wiseember.trial;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
+import org.testng.annotations.Test;
+import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.bench.instrument.StartingPoints;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.bench.simulated.Chemistry;
+import org.wiseember.bench.simulated.Heater;
+import org.wiseember.bench.simulated.SimulatedUnit;
+import org.wiseember.bench.simulated.UnitDesign;
+import org.wiseember.bench.standin.StandInBench;
+import org.wiseember.bench.standin.StandInServers;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+
+/**
+ * Whole drains over sockets: stand-ins serve a unit, our drivers read it by the descriptions that
+ * ship, the runner records it, and the finding is held against what the unit truly gave.
+ */
+public class OverTheWireTest {
+  private static final double SPEED = 100;
+
+  private static SimulatedUnit unit() {
+    return new SimulatedUnit(
+        UnitDesign.typical(Chemistry.LFP, 25, 400, 230, 1), Heater.of(250, 230), 1, 22);
+  }
+
+  private static InstrumentDescription meter(int port) {
+    return StartingPoints.all().stream()
+        .filter(d -> d.name().equals("AC meter over SCPI"))
+        .findFirst()
+        .orElseThrow()
+        .at("127.0.0.1:" + port);
+  }
+
+  private record Outcome(Run run, Trace trace, List<Event> events, Judgement judgement) {}
+
+  /** Drains a unit whose meter is at a port; what is done meanwhile may pull the plug. */
+  private static Outcome drain(int port, java.util.function.DoubleConsumer meanwhile)
+      throws IOException {
+    Path file = Files.createTempDirectory("ember-wire").resolve("wire.ember");
+    try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
+      Unit added = workbook.units().add("Brackley Stall 25");
+      workbook.units().label(added.id(), "25 Wh LFP\n230 V, 400 W", List.of());
+      Unit labelled = workbook.units().byId(added.id()).orElseThrow();
+      DrainPlan plan = new DrainPlan(250, 230, "");
+      BenchSetup setup = BenchSetup.instruments(List.of(meter(port)), plan, 0, SPEED);
+      RecordedRun run =
+          RecordedRun.drain(
+              workbook,
+              labelled,
+              plan,
+              setup,
+              Pace.FULL,
+              Instant.EPOCH,
+              view -> meanwhile.accept(view.deliveredWattHours()));
+      run.runner().runToEnd();
+      Run kept = workbook.runs().byId(run.runId()).orElseThrow();
+      assertEquals(kept.settings().source(), RunSettings.Source.INSTRUMENTS);
+      return new Outcome(
+          kept,
+          workbook.runs().trace(kept),
+          workbook.runs().events(kept.id()),
+          Judgement.of(workbook, labelled, true));
+    }
+  }
+
+  @Test(timeOut = 120_000)
+  public void aDrainOverScpiGivesWhatTheUnitGave() throws IOException {
+    SimulatedUnit unit = unit();
+    StandInBench bench = new StandInBench(unit, SPEED, System::nanoTime, 3);
+    try (StandInServers servers = new StandInServers(bench, 0, -1)) {
+      Outcome outcome = drain(servers.ports().get("AC meter"), wattHours -> {});
+      assertEquals(outcome.run().state(), Run.State.DONE, outcome.run().ending());
+      Estimate energy =
+          outcome.judgement().drains().get(0).finding().deliveredEnergy().orElseThrow();
+      double truth = unit.account().delivered();
+      // The bench clock of the program and that of the stand-in run side by side, not in step.
+      assertEquals(energy.value(), truth, 2 * energy.u95() + 0.01 * truth, energy.toString());
+      assertTrue(truth > 15, "a real drain: " + truth);
+    }
+  }
+
+  /** The plug is pulled half way and put back: a gap, said, and the drain goes on. */
+  @Test(timeOut = 120_000)
+  public void aPulledPlugIsAGapAndTheDrainGoesOn() throws IOException {
+    int port;
+    try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+      port = free.getLocalPort();
+    }
+    StandInBench bench = new StandInBench(unit(), SPEED, System::nanoTime, 3);
+    List<StandInServers> open = new ArrayList<>(List.of(new StandInServers(bench, port, -1)));
+    AtomicReference<Long> pulled = new AtomicReference<>();
+    try {
+      Outcome outcome =
+          drain(
+              port,
+              wattHours -> {
+                try {
+                  if (wattHours > 8 && pulled.get() == null) {
+                    pulled.set(System.nanoTime());
+                    open.remove(0).close();
+                  } else if (open.isEmpty() && System.nanoTime() - pulled.get() > 400_000_000L) {
+                    open.add(new StandInServers(bench, port, -1));
+                  }
+                } catch (IOException e) {
+                  throw new IllegalStateException(e);
+                }
+              });
+      List<String> codes = outcome.events().stream().map(Event::code).toList();
+      assertTrue(codes.contains("lost") && codes.contains("back"), codes.toString());
+      double longest = 0;
+      Trace trace = outcome.trace();
+      for (int i = 1; i < trace.size(); i++) {
+        longest = Math.max(longest, trace.seconds(i) - trace.seconds(i - 1));
+        assertTrue(
+            !(trace.value(Channel.AC_POWER, i) > 300), "no sample is invented above the load");
+      }
+      assertTrue(longest > 30, "the gap is there: " + longest + " s");
+    } finally {
+      for (StandInServers servers : open) {
+        servers.close();
+      }
+    }
+  }
+}
