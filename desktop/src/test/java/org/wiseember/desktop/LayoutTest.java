@@ -9,14 +9,19 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import javafx.scene.control.Button;
+import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.bench.simulated.Fault;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.report.look.Palette;
 import org.wiseember.trial.DemoWorkbook;
+import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 
@@ -27,6 +32,7 @@ public class LayoutTest {
   private static final int[][] SIZES = {{1100, 700}, {1280, 800}, {1920, 1200}};
 
   private Path folder;
+  private Path log;
   private OpenWindow full;
   private OpenWindow empty;
 
@@ -51,7 +57,23 @@ public class LayoutTest {
                   + "Capacity -5 Wh\n",
               List.of());
     }
+    log = folder.resolve("a log with quite a long name from the meter at the far stall.csv");
+    try (Workbook workbook = Workbook.open(demo, Clock.systemUTC())) {
+      DemoWorkbook.writeMeterLog(workbook, log);
+    }
     full = OpenWindow.on(demo);
+    full.until(() -> full.desk().chosen().get() != null);
+    OpenWindow.onFx(
+        () -> {
+          full.desk().bench().setPace(Pace.TEN);
+          full.desk().bench().faults().addAll(List.of(Fault.values()));
+          full.desk().bench().startDrain();
+          return null;
+        });
+    full.until(
+        () ->
+            full.desk().bench().live().get() != null
+                && full.desk().bench().live().get().view().get() != null);
     empty = OpenWindow.on(folder.resolve("empty.ember"));
   }
 
@@ -119,6 +141,75 @@ public class LayoutTest {
         problems.add(stage.words() + ": " + problem);
       }
     }
+    if (window == full) {
+      checkBench(problems);
+    }
     assertTrue(problems.isEmpty(), String.join("\n", problems));
+  }
+
+  /** What a stage alone does not show: a running test, its instruments, a log to be read in. */
+  private void checkBench(Set<String> problems) {
+    OpenWindow.onFx(
+        () -> {
+          full.desk().chosen().set(full.desk().shelf().get(0));
+          full.desk().stage().set(StageName.BENCH);
+          ((TextField) full.scene().lookup("#typed-TOTAL")).setText("609 kWh");
+          return null;
+        });
+    problemsOf("Running bench", problems);
+    OpenWindow.onFx(
+        () -> {
+          full.desk().chosen().set(full.desk().shelf().get(2));
+          return null;
+        });
+    problemsOf("Bench with a run cut short", problems);
+    for (RunSettings.Source source : RunSettings.Source.values()) {
+      OpenWindow.onFx(
+          () -> {
+            full.desk().bench().source().set(source);
+            return null;
+          });
+      problemsOf("Set-up, " + source, problems);
+      if (source == RunSettings.Source.INSTRUMENTS) {
+        OpenWindow.onFx(
+            () -> {
+              ((Button) full.scene().lookup("#to-instruments")).fire();
+              return null;
+            });
+        problemsOf("Instruments", problems);
+        OpenWindow.onFx(
+            () -> {
+              ((Button) full.scene().lookup("#back-to-bench")).fire();
+              return null;
+            });
+      }
+    }
+    OpenWindow.onFx(
+        () -> {
+          full.desk().bench().source().set(RunSettings.Source.SIMULATED);
+          full.desk().chosen().set(full.desk().shelf().get(0));
+          full.desk().readingIn().take(log);
+          return null;
+        });
+    full.until(() -> full.desk().readingIn().draft().get() != null);
+    problemsOf("Log", problems);
+    OpenWindow.onFx(
+        () -> {
+          full.desk().readingIn().forget();
+          return null;
+        });
+  }
+
+  private void problemsOf(String page, Set<String> problems) {
+    full.settle();
+    for (String problem :
+        OpenWindow.onFx(
+            () -> {
+              full.scene().getRoot().applyCss();
+              full.scene().getRoot().layout();
+              return LayoutCheck.problems(full.scene());
+            })) {
+      problems.add(page + ": " + problem);
+    }
   }
 }

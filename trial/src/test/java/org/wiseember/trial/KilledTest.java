@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.LongStream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.core.trace.Trace;
@@ -24,7 +25,10 @@ public class KilledTest {
 
   @DataProvider
   Object[][] seeds() {
-    return new Object[][] {{1L}, {2L}, {3L}};
+    // A soak of fifty is asked for with -Dember.soak=50; docs/speed.md tells how.
+    return LongStream.rangeClosed(1, Integer.getInteger("ember.soak", 3))
+        .mapToObj(seed -> new Object[] {seed})
+        .toArray(Object[][]::new);
   }
 
   /** Killed at a random moment of a drain, all but the last second is on disk, and it is marked. */

@@ -4,6 +4,9 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -107,6 +110,24 @@ public class RunPackageTest {
     byte[] first = Files.readAllBytes(zip);
     RunPackage.write(workbook, run, zip);
     assertEquals(Files.readAllBytes(zip), first, "packing twice gives the same bytes");
+  }
+
+  @Test
+  public void runJsonKeepsItsPublishedSchema() throws Exception {
+    Run run = someRun();
+    workbook.photos().add(run.id(), 5, Files.writeString(folder.resolve("p.jpg"), "p"), "the code");
+    Path zip = folder.resolve("run.zip");
+    RunPackage.write(workbook, run, zip);
+    try (ZipFile in = new ZipFile(zip.toFile())) {
+      var schema =
+          JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+              .getSchema(Files.readString(Path.of("..", "docs", "schemas", "run.schema.json")));
+      var json = new ObjectMapper().readTree(in.getInputStream(in.getEntry("run.json")));
+      assertEquals(schema.validate(json).toString(), "[]");
+      assertEquals(json.path("photos").size(), 1);
+      assertEquals(
+          schema.validate(new ObjectMapper().readTree("{\"format\":\"other\"}")).isEmpty(), false);
+    }
   }
 
   /** Cells of samples.csv are numbers or empty: no formula can stand in one. */

@@ -8,16 +8,16 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.LogDraft;
+import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.workbook.log.LogMapping;
@@ -25,12 +25,16 @@ import org.wiseember.workbook.log.LogUnits;
 import org.wiseember.workbook.log.TimeForm;
 
 /** The columns of a log, how each is taken, its first rows, and the button that reads it in. */
-public final class LogPane extends VBox {
+public final class LogPane extends StackPane {
   private static final String NOT_USED = "not used";
   private static final String TIME = "time";
   private static final String DATE = "date";
 
+  /** How many figures of a column are shown. */
+  private static final int FIGURES = 4;
+
   private final Desk desk;
+  private final VBox page = new VBox();
   private final VBox table = new VBox();
   private final Label notes = Words.of("quiet", "");
   private final TextField title = new TextField();
@@ -44,7 +48,9 @@ public final class LogPane extends VBox {
 
   public LogPane(Desk desk) {
     this.desk = desk;
-    getStyleClass().add("stage");
+    page.getStyleClass().add("stage");
+    table.setSpacing(4);
+    getChildren().add(Adaptive.scroll(page));
     title.setId("log-title");
     title.setAccessibleText("Name of the run");
     accuracy.setId("log-accuracy");
@@ -65,14 +71,14 @@ public final class LogPane extends VBox {
 
   private void take(LogDraft next) {
     draft = next;
-    getChildren().clear();
+    page.getChildren().clear();
     if (next == null) {
       return;
     }
     mapping = next.mapping();
     String file = String.valueOf(next.file().getFileName());
     title.setText("AC drain from " + shortened(file));
-    getChildren().addAll(head(file), form(), table, notes, running());
+    page.getChildren().addAll(head(file), form(), running(), table, notes);
     build();
     Focus.give(readIn, () -> {});
   }
@@ -129,37 +135,31 @@ public final class LogPane extends VBox {
     readIn.setDisable(running || mapping == null || !mapping.whole());
   }
 
+  /** One row a column of the file: its heading, what it is, its unit, its first figures. */
   private void build() {
-    GridPane grid = new GridPane();
-    grid.getStyleClass().add("log-table");
     List<String> headings = draft.preview().headings();
+    List<Node> rows = new ArrayList<>();
     for (int c = 0; c < headings.size(); c++) {
-      Label heading = Words.line("strong", headings.get(c).strip());
-      heading.getStyleClass().add("log-cell");
-      grid.add(heading, c, 0);
-      VBox choice = new VBox(use(c), unit(c));
-      choice.setSpacing(4);
-      choice.getStyleClass().add("log-cell");
-      grid.add(choice, c, 1);
-      for (int r = 0; r < draft.preview().rows().size(); r++) {
-        List<String> row = draft.preview().rows().get(r);
-        Label cell = Words.line("figure", c < row.size() ? shortened(row.get(c)) : "");
-        cell.getStyleClass().add("log-cell");
-        if (!used(c)) {
-          cell.getStyleClass().add("log-unused");
-        }
-        grid.add(cell, c, r + 2);
-      }
+      Label heading = Words.of("strong", shortened(headings.get(c).strip()));
+      heading.getStyleClass().add("log-heading");
+      Label figures = Words.of(used(c) ? "figure" : "figure-quiet", firstFigures(c));
+      FlowPane row = new FlowPane(10, 4, heading, use(c), unit(c), figures);
+      row.getStyleClass().add("row");
+      rows.add(row);
     }
-    ScrollPane scroll = new ScrollPane(grid);
-    // As high as its rows, with room for the bar that scrolls sideways.
-    scroll.minHeightProperty().bind(grid.heightProperty().add(20));
-    scroll.prefHeightProperty().bind(grid.heightProperty().add(20));
-    scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    scroll.getStyleClass().add("side-scroll");
-    table.getChildren().setAll(scroll);
+    table.getChildren().setAll(rows);
     notes.setText(words());
     readIn.setDisable(!mapping.whole());
+  }
+
+  private String firstFigures(int column) {
+    List<String> cells = new ArrayList<>();
+    for (List<String> row : draft.preview().rows()) {
+      if (column < row.size() && cells.size() < FIGURES) {
+        cells.add(row.get(column).isBlank() ? "–" : shortened(row.get(column).strip()));
+      }
+    }
+    return String.join("    ", cells);
   }
 
   private String words() {

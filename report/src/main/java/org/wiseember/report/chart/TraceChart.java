@@ -103,7 +103,8 @@ public final class TraceChart {
               " " + name, thin.seconds()[last] / unit.seconds, thin.values()[last]);
       words.setFont(Face.FIGURE.awt(text));
       words.setPaint(awt(colour));
-      words.setTextAnchor(TextAnchor.CENTER_LEFT);
+      // Below its line: above a full display stand the words of the marks.
+      words.setTextAnchor(TextAnchor.TOP_LEFT);
       renderer.addAnnotation(words);
     }
     plot.setRenderer(index, renderer);
@@ -157,7 +158,7 @@ public final class TraceChart {
     }
     // A little room above, so that a full display does not run through the words up there.
     double whole = Math.ceil(most / 20) * 20;
-    axis.setRange(0, display ? whole + 14 : whole + 20);
+    axis.setRange(0, display ? whole + 19.9 : whole + 20);
     axis.setTickUnit(new NumberTickUnit(20));
     return axis;
   }
