@@ -58,9 +58,10 @@ public record BenchSetup(Bench bench, RunSettings settings) {
       DrainPlan plan,
       double startedSeconds,
       double clockFactor) {
+    List<InstrumentDescription> line = InstrumentDescription.inLine(descriptions);
     return new BenchSetup(
-        new ConnectedBench(descriptions, startedSeconds, clockFactor),
-        settings(descriptions, plan, RunSettings.Source.INSTRUMENTS));
+        new ConnectedBench(line, startedSeconds, clockFactor),
+        settings(line, plan, RunSettings.Source.INSTRUMENTS));
   }
 
   /** No wire at all: everything is typed. */

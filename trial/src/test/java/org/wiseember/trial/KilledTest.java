@@ -47,7 +47,8 @@ public class KilledTest {
                 file.toString())
             .redirectError(ProcessBuilder.Redirect.DISCARD)
             .start();
-    long mark = 600L + new SplittableRandom(seed).nextInt(600);
+    // Late enough that something was said more than a second before.
+    long mark = 1000L + new SplittableRandom(seed).nextInt(900);
     List<long[]> said = new ArrayList<>();
     try (BufferedReader out =
         new BufferedReader(new InputStreamReader(child.getInputStream(), StandardCharsets.UTF_8))) {

@@ -34,4 +34,9 @@ public record ChannelSource(
   public ChannelSource withCorrection(Optional<Correction> other) {
     return new ChannelSource(channel, query, scale, register, accuracy, other);
   }
+
+  /** The same source under another channel. */
+  public ChannelSource as(Channel other) {
+    return new ChannelSource(other, query, scale, register, accuracy, correction);
+  }
 }

@@ -1,5 +1,6 @@
 package org.wiseember.bench.instrument;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +28,12 @@ public record InstrumentDescription(
     List<ChannelSource> channels,
     String loadOn,
     String loadOff) {
+  private static final Map<Channel, Channel> SECOND =
+      Map.of(
+          Channel.AC_POWER, Channel.SECOND_AC_POWER,
+          Channel.AC_VOLTAGE, Channel.SECOND_AC_VOLTAGE,
+          Channel.AC_ENERGY, Channel.SECOND_AC_ENERGY);
+
   public InstrumentDescription {
     channels = List.copyOf(channels);
     if (name.isBlank() || name.length() > 60) {
@@ -70,5 +77,35 @@ public record InstrumentDescription(
   public InstrumentDescription with(List<ChannelSource> others) {
     return new InstrumentDescription(
         name, way, address, modbusUnit, everySeconds, others, loadOn, loadOff);
+  }
+
+  public InstrumentDescription every(double seconds) {
+    return new InstrumentDescription(
+        name, way, address, modbusUnit, seconds, channels, loadOn, loadOff);
+  }
+
+  /**
+   * The same instruments as they stand in line on one bench: where two read the watts of the
+   * outlet, the second one's count as the second meter's, so that they can be compared.
+   */
+  public static List<InstrumentDescription> inLine(List<InstrumentDescription> all) {
+    List<InstrumentDescription> line = new ArrayList<>();
+    boolean first = false;
+    for (InstrumentDescription description : all) {
+      boolean reads =
+          description.way().asked()
+              && description.channels().stream().anyMatch(c -> c.channel() == Channel.AC_POWER);
+      line.add(reads && first ? description.asSecondMeter() : description);
+      first |= reads;
+    }
+    return List.copyOf(line);
+  }
+
+  private InstrumentDescription asSecondMeter() {
+    return with(
+        channels.stream()
+            .filter(c -> c.channel() != Channel.AC_CURRENT && c.channel() != Channel.FREQUENCY)
+            .map(c -> c.as(SECOND.getOrDefault(c.channel(), c.channel())))
+            .toList());
   }
 }

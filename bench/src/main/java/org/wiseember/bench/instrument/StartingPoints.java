@@ -13,7 +13,9 @@ public final class StartingPoints {
           "scpi-ac-meter.json",
           "scpi-dc-meter.json",
           "scpi-thermometer.json",
-          "modbus-energy-meter.json");
+          "modbus-energy-meter.json",
+          "scpi-serial-meter.json",
+          "modbus-rtu-meter.json");
 
   private StartingPoints() {}
 

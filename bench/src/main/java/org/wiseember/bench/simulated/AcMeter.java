@@ -63,11 +63,6 @@ final class AcMeter {
     return Math.floor(total / ENERGY.resolution()) * ENERGY.resolution();
   }
 
-  /** Sets the total back to nothing. */
-  void resetTotal() {
-    total = 0;
-  }
-
   double hertz(double truth) {
     return truth > 0 ? hertz.read(truth) : 0;
   }

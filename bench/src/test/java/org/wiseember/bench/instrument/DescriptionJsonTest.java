@@ -104,4 +104,23 @@ public class DescriptionJsonTest {
     assertTrue(told.getMessage().contains(words), told.getMessage());
     assertTrue(told.getMessage().endsWith("."), told.getMessage());
   }
+
+  /**
+   * Two meters that read the outlet's watts are compared, so the second gets channels of its own.
+   */
+  @Test
+  public void theSecondMeterInLineIsTheSecondMeter() {
+    InstrumentDescription meter =
+        StartingPoints.all().stream()
+            .filter(d -> d.name().equals("AC meter over SCPI"))
+            .findFirst()
+            .orElseThrow();
+    List<InstrumentDescription> line =
+        InstrumentDescription.inLine(List.of(StartingPoints.all().get(0), meter, meter.named("B")));
+    assertEquals(line.get(1), meter, "a typed meter before it does not make it the second");
+    assertEquals(
+        line.get(2).channels().stream().map(ChannelSource::channel).toList(),
+        List.of(Channel.SECOND_AC_POWER, Channel.SECOND_AC_VOLTAGE, Channel.SECOND_AC_ENERGY));
+    assertEquals(line.get(2).channels().get(0).query(), "MEAS:POW?");
+  }
 }

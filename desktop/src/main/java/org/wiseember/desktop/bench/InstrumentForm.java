@@ -64,11 +64,22 @@ final class InstrumentForm extends VBox {
 
   private Node basics(InstrumentDescription d) {
     GridPane grid = grid();
-    field(grid, "Name", "instrument-name", d.name(), text -> change(d.named(text)));
+    field(
+        grid,
+        "Name",
+        "instrument-name",
+        d.name(),
+        text -> changeSafely(() -> d.named(text.strip())));
     Label way = Words.of("figure", d.way().words());
     grid.addRow(grid.getRowCount(), Words.of("quiet", "Way in"), way);
     if (d.way().asked()) {
       field(grid, "Address", "instrument-address", d.address(), text -> change(d.at(text.strip())));
+      field(
+          grid,
+          "Read every, s",
+          "instrument-every",
+          Figures.plain(d.everySeconds()),
+          text -> changeEvery(d, text));
     }
     return grid;
   }
@@ -116,6 +127,15 @@ final class InstrumentForm extends VBox {
 
   private void change(InstrumentDescription next) {
     desk.bench().changeInstrument(instrument.id(), next);
+  }
+
+  private void changeEvery(InstrumentDescription d, String text) {
+    try {
+      double seconds = number(text);
+      changeSafely(() -> d.every(seconds));
+    } catch (NumberFormatException e) {
+      desk.say("How often it is read is a number of seconds, such as 1.");
+    }
   }
 
   private void changeSafely(java.util.function.Supplier<InstrumentDescription> next) {
