@@ -118,6 +118,8 @@ public final class Workbook implements AutoCloseable {
         statement.execute("PRAGMA page_size = 16384");
         statement.execute("PRAGMA journal_mode = WAL");
         statement.execute("PRAGMA synchronous = FULL");
+        // Up to 128 MB wait in the log: a long import is not copied into the file while it commits.
+        statement.execute("PRAGMA wal_autocheckpoint = 8192");
       }
     } catch (SQLException e) {
       connection.close();

@@ -6,7 +6,11 @@ package org.wiseember.workbook.log;
  * are whole numbers a double holds and one division rounds once; longer ones go to the library.
  */
 final class Decimal {
-  private static final int MOST_DIGITS = 15;
+  private static final int MOST_DIGITS = 18;
+
+  /** Every whole number up to here is a double. */
+  private static final long EXACT = 1L << 53;
+
   private static final double[] TENS = new double[23];
 
   static {
@@ -32,36 +36,29 @@ final class Decimal {
       negative = buf[at] == '-';
       at++;
     }
+    int first = at;
+    int point = -1;
+    // More than eighteen digits overflow here and are read anew by the library below.
     long digits = 0;
-    int count = 0;
-    int scale = 0;
-    int seen = 0;
-    boolean point = false;
-    while (at < end) {
-      char c = buf[at];
-      if (c >= '0' && c <= '9') {
-        seen++;
-        if (count < MOST_DIGITS + 3) {
-          digits = digits * 10 + (c - '0');
-          count += digits == 0 ? 0 : 1;
-        } else {
-          return slow(buf, offset, length, comma);
-        }
-        scale += point ? 1 : 0;
-      } else if ((c == '.' || c == comma) && !point) {
-        point = true;
+    for (; at < end; at++) {
+      int digit = buf[at] - '0';
+      if (digit >= 0 && digit <= 9) {
+        digits = digits * 10 + digit;
+      } else if (point < 0 && (buf[at] == '.' || buf[at] == comma)) {
+        point = at;
       } else {
         break;
       }
-      at++;
     }
-    if (seen == 0) {
+    int count = at - first - (point < 0 ? 0 : 1);
+    if (count == 0) {
       return Double.NaN;
     }
     if (at < end) {
       return buf[at] == 'e' || buf[at] == 'E' ? slow(buf, offset, length, comma) : Double.NaN;
     }
-    if (count > MOST_DIGITS || scale >= TENS.length) {
+    int scale = point < 0 ? 0 : end - point - 1;
+    if (count > MOST_DIGITS || scale >= TENS.length || digits > EXACT) {
       return slow(buf, offset, length, comma);
     }
     double value = scale == 0 ? digits : digits / TENS[scale];

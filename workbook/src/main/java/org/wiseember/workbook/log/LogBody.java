@@ -17,7 +17,7 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
   private final int[] targetOf;
   private final char comma;
   private final int headingLine;
-  private final double[] row;
+  private final boolean[] converted;
   private double[] seconds = new double[4096];
   private int[] rowOf = new int[4096];
   private double[][] values;
@@ -45,7 +45,10 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
     for (int i = 0; i < mapping.uses().size(); i++) {
       targetOf[mapping.uses().get(i).column()] = i;
     }
-    this.row = new double[columns.size()];
+    this.converted = new boolean[columns.size()];
+    for (int c = 0; c < converted.length; c++) {
+      converted[c] = columns.get(c).factor() != 1 || columns.get(c).offset() != 0;
+    }
     this.values = new double[columns.size()][4096];
   }
 
@@ -56,7 +59,12 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
     timeSeen = false;
     date = "";
     clock = "";
-    Arrays.fill(row, Double.NaN);
+    if (size == seconds.length) {
+      grow();
+    }
+    for (double[] column : values) {
+      column[size] = Double.NaN;
+    }
   }
 
   @Override
@@ -82,7 +90,8 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
     } else if (index < targetOf.length && targetOf[index] >= 0) {
       int target = targetOf[index];
       double value = number(buf, from, to - from, index);
-      row[target] = value * columns[target].factor() + columns[target].offset();
+      values[target][size] =
+          converted[target] ? value * columns[target].factor() + columns[target].offset() : value;
     }
   }
 
@@ -162,14 +171,8 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
       failure = new LogUnreadable("more than 12 million rows; split the file");
       return this;
     }
-    if (size == seconds.length) {
-      grow();
-    }
     seconds[size] = time;
     rowOf[size] = (int) Math.min(Integer.MAX_VALUE, line);
-    for (int c = 0; c < row.length; c++) {
-      values[c][size] = row[c];
-    }
     if (size > 0 && time == seconds[size - 1] && sameRow()) {
       repeated++;
     } else {
