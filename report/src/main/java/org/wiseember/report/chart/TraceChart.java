@@ -96,20 +96,24 @@ public final class TraceChart {
     TraceFigure.Line thin = TraceFigure.thin(whole.seconds(), whole.values(), POINTS);
     plot.setDataset(index, dataset(name, thin, unit));
     XYLineAndShapeRenderer renderer = line(awt(colour), LINE);
-    int last = thin.values().length - 1;
-    if (!Double.isNaN(figure.forecast().end())) {
-      XYTextAnnotation words =
-          new XYTextAnnotation(
-              " " + name, thin.seconds()[last] / unit.seconds, thin.values()[last]);
-      words.setFont(Face.FIGURE.awt(text));
-      words.setPaint(awt(colour));
-      // Below its line: above a full display stand the words of the marks.
-      words.setTextAnchor(TextAnchor.TOP_LEFT);
-      renderer.addAnnotation(words);
-    }
+    renderer.addAnnotation(name(thin, name, unit, colour));
     plot.setRenderer(index, renderer);
     plot.setRangeAxis(1, rightAxis());
     plot.mapDatasetToRangeAxis(index, 1);
+  }
+
+  /** A line's name: at its end while there is room behind it, else above its first third. */
+  private XYTextAnnotation name(
+      TraceFigure.Line line, String name, TimeUnitOfAxis unit, String colour) {
+    boolean behind = figure.forecast().known();
+    int at = behind ? line.values().length - 1 : line.values().length * 3 / 10;
+    XYTextAnnotation words =
+        new XYTextAnnotation(" " + name, line.seconds()[at] / unit.seconds, line.values()[at]);
+    words.setFont(Face.FIGURE.awt(text));
+    words.setPaint(awt(colour));
+    // Behind its end it stands below: above a full display stand the words of the marks.
+    words.setTextAnchor(behind ? TextAnchor.TOP_LEFT : TextAnchor.BOTTOM_LEFT);
+    return words;
   }
 
   private double span() {
