@@ -75,8 +75,13 @@ public record BenchSetup(Bench bench, RunSettings settings) {
 
   private static RunSettings settings(
       List<InstrumentDescription> descriptions, DrainPlan plan, RunSettings.Source source) {
+    // What is typed beside instruments that are asked says nothing about their readings.
+    List<InstrumentDescription> read =
+        descriptions.stream()
+            .filter(d -> d.way().asked() == (source == RunSettings.Source.INSTRUMENTS))
+            .toList();
     Map<Channel, Correction> corrections = new EnumMap<>(Channel.class);
-    for (InstrumentDescription description : descriptions) {
+    for (InstrumentDescription description : read) {
       for (ChannelSource channel : description.channels()) {
         channel.correction().ifPresent(c -> corrections.putIfAbsent(channel.channel(), c));
       }
@@ -84,7 +89,7 @@ public record BenchSetup(Bench bench, RunSettings settings) {
     return new RunSettings(
         plan.watts(),
         plan.volts(),
-        accuracy(descriptions.stream().map(InstrumentDescription::instrument).toList()),
+        accuracy(read.stream().map(InstrumentDescription::instrument).toList()),
         corrections,
         source,
         0,

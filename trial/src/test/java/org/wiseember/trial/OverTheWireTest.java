@@ -142,4 +142,17 @@ public class OverTheWireTest {
       }
     }
   }
+
+  /** A typed meter beside the asked one has no say in how good the asked one is. */
+  @Test
+  public void theClassIsThatOfTheMeterThatWasRead() {
+    List<InstrumentDescription> all = List.of(StartingPoints.all().get(0), meter(1));
+    DrainPlan plan = new DrainPlan(250, 230, "");
+    BenchSetup asked = BenchSetup.instruments(all, plan, 0, 1);
+    assertEquals(
+        asked.settings().meterClass(Channel.AC_POWER).orElseThrow().percentOfReading(), 0.5);
+    BenchSetup typed = BenchSetup.byHand(all, plan, 0);
+    assertEquals(
+        typed.settings().meterClass(Channel.AC_ENERGY).orElseThrow().percentOfReading(), 1.0);
+  }
 }

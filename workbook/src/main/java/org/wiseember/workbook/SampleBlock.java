@@ -35,9 +35,12 @@ final class SampleBlock {
         ByteBuffer.allocate(rows * (channels.size() + 1) * Double.BYTES)
             .order(ByteOrder.LITTLE_ENDIAN);
     DoubleBuffer doubles = bytes.asDoubleBuffer();
-    trace.putSeconds(from, rows, doubles);
+    double[] column = new double[rows];
+    trace.copySeconds(from, column);
+    doubles.put(column);
     for (Channel channel : channels) {
-      trace.putValues(channel, from, rows, doubles);
+      trace.copyValues(channel, from, column);
+      doubles.put(column);
     }
     return bytes.array();
   }

@@ -12,7 +12,7 @@ import org.wiseember.core.trace.Frame;
  * @param latest the newest frame; null before the first
  * @param deliveredWattHours ∫ of the AC watts so far
  * @param loadedSeconds time since the load first drew power; 0 before
- * @param frames how many were read
+ * @param frames how many were read that had any reading in them
  * @param power the AC watts so far, thinned for drawing
  * @param celsius the case temperature so far, thinned
  * @param display the display's charge so far, thinned

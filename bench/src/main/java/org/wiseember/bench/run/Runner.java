@@ -246,7 +246,7 @@ public final class Runner {
   }
 
   private void keepSums(Frame frame) {
-    frames++;
+    frames += Arrays.stream(frame.values()).allMatch(Double::isNaN) ? 0 : 1;
     double watts = frame.value(Channel.AC_POWER);
     if (!Double.isNaN(watts)) {
       double seconds = last == null ? 0 : frame.seconds() - last.seconds();

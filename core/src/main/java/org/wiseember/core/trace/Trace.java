@@ -1,6 +1,5 @@
 package org.wiseember.core.trace;
 
-import java.nio.DoubleBuffer;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Map;
@@ -117,14 +116,14 @@ public final class Trace {
     return column == null ? Double.NaN : column[row];
   }
 
-  /** Puts some of the times into a buffer. */
-  public void putSeconds(int from, int count, DoubleBuffer into) {
-    into.put(seconds, from, count);
+  /** Copies times from a row on, as many as there is room for. */
+  public void copySeconds(int from, double[] into) {
+    System.arraycopy(seconds, from, into, 0, into.length);
   }
 
-  /** Puts some readings of a recorded channel into a buffer. */
-  public void putValues(Channel channel, int from, int count, DoubleBuffer into) {
-    into.put(values.get(channel), from, count);
+  /** Copies readings of a recorded channel from a row on, as many as there is room for. */
+  public void copyValues(Channel channel, int from, double[] into) {
+    System.arraycopy(values.get(channel), from, into, 0, into.length);
   }
 
   /** One channel with its missing readings left out. */

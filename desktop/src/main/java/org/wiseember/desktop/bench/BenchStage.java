@@ -377,7 +377,9 @@ public final class BenchStage extends StackPane {
     power.set(
         Figures.fixed(watts, 1),
         Double.isNaN(volts)
-            ? "not read by the program"
+            ? view.latest().channels().contains(Channel.AC_VOLTAGE)
+                ? "no answer"
+                : "not read by the program"
             : Figures.fixed(volts, 1)
                 + " V, "
                 + Figures.fixed(view.latest().value(Channel.AC_CURRENT), 2)

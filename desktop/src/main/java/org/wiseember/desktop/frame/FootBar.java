@@ -134,23 +134,24 @@ public final class FootBar extends HBox {
     }
     for (int i = 0; i < shown.size(); i++) {
       Meter meter = shown.get(i);
-      meter.figure.setText(figures(meter.instrument, view));
-      if (i < view.health().size()) {
-        meter.health(view.health().get(i));
-      }
+      Health health = i < view.health().size() ? view.health().get(i) : Health.ALIVE;
+      boolean byHand = health.state() == Health.State.BY_HAND;
+      meter.figure.setText(figures(meter.instrument, byHand, view));
+      meter.health(health);
     }
     fit();
     showState();
   }
 
-  private String figures(Instrument instrument, RunView view) {
+  /** What an instrument read; for one that is read by hand, what was typed of it last. */
+  private String figures(Instrument instrument, boolean byHand, RunView view) {
     StringBuilder text = new StringBuilder();
     int n = 0;
     for (Channel channel : instrument.channels()) {
-      double value = view.latest().value(channel);
-      if (Double.isNaN(value)) {
-        value = typed(channel).orElse(Double.NaN);
-      }
+      double value =
+          byHand
+              ? typed(instrument.name(), channel).orElse(Double.NaN)
+              : view.latest().value(channel);
       if (n < MOST_FIGURES && (!Double.isNaN(value) || n == 0)) {
         int decimals =
             channel == Channel.DISPLAY_CHARGE || channel == Channel.DISPLAY_POWER ? 0 : 1;
@@ -164,10 +165,10 @@ public final class FootBar extends HBox {
     return text.toString();
   }
 
-  private Optional<Double> typed(Channel channel) {
+  private Optional<Double> typed(String meter, Channel channel) {
     LiveRun run = desk.bench().live().get();
     return run.typed().stream()
-        .filter(r -> r.channel() == channel)
+        .filter(r -> r.channel() == channel && r.meter().equals(meter))
         .reduce((a, b) -> b)
         .map(KeptReading::value);
   }
