@@ -138,4 +138,31 @@ public class EmberTest {
     assertEquals(
         run("report", demo.toString(), "--unit", "nobody", "--out", pdf.toString()).code(), 3);
   }
+
+  @Test
+  public void standInsNeedAPortAUnitAndASensibleSpeed() {
+    String[][] wrong = {
+      {"simulate"},
+      {"simulate", "--scpi-port", "0"},
+      {"simulate", "--scpi-port", "5025", "--unit", "Nobody's"},
+      {"simulate", "--modbus-port", "1502", "--speed", "0"},
+      {"simulate", "--modbus-port", "99999"},
+    };
+    for (String[] args : wrong) {
+      Outcome outcome = run(args);
+      assertEquals(outcome.code(), 2, String.join(" ", args));
+      assertEquals(outcome.err().lines().count(), 1, outcome.err());
+    }
+  }
+
+  @Test
+  public void aTakenPortIsOneSentence() throws IOException {
+    try (java.net.ServerSocket taken =
+        new java.net.ServerSocket(0, 1, java.net.InetAddress.getLoopbackAddress())) {
+      Outcome outcome = run("simulate", "--scpi-port", Integer.toString(taken.getLocalPort()));
+      assertEquals(outcome.code(), 3);
+      assertTrue(outcome.err().contains("is taken"), outcome.err());
+      assertEquals(outcome.err().lines().count(), 1, outcome.err());
+    }
+  }
 }
