@@ -2,6 +2,7 @@ package org.wiseember.command;
 
 import java.io.IOException;
 import java.nio.file.FileSystemException;
+import org.wiseember.bench.standin.PortTaken;
 import org.wiseember.workbook.WorkbookException;
 import org.wiseember.workbook.log.LogUnreadable;
 
@@ -10,7 +11,9 @@ final class Failure {
   private Failure() {}
 
   static String sentence(Exception failure) {
-    if (failure instanceof LogUnreadable || failure instanceof WorkbookException) {
+    if (failure instanceof LogUnreadable
+        || failure instanceof WorkbookException
+        || failure instanceof PortTaken) {
       return failure.getMessage();
     }
     if (failure instanceof FileSystemException disk) {

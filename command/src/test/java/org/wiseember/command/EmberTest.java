@@ -159,10 +159,14 @@ public class EmberTest {
   public void aTakenPortIsOneSentence() throws IOException {
     try (java.net.ServerSocket taken =
         new java.net.ServerSocket(0, 1, java.net.InetAddress.getLoopbackAddress())) {
-      Outcome outcome = run("simulate", "--scpi-port", Integer.toString(taken.getLocalPort()));
-      assertEquals(outcome.code(), 3);
-      assertTrue(outcome.err().contains("is taken"), outcome.err());
-      assertEquals(outcome.err().lines().count(), 1, outcome.err());
+      String port = Integer.toString(taken.getLocalPort());
+      for (String option : new String[] {"--scpi-port", "--modbus-port"}) {
+        Outcome outcome = run("simulate", option, port);
+        assertEquals(outcome.code(), 3);
+        assertEquals(
+            outcome.err().strip(),
+            "Port " + port + " is taken. Choose another with " + option + ".");
+      }
     }
   }
 }

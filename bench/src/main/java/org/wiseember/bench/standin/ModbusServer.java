@@ -25,7 +25,7 @@ final class ModbusServer implements AutoCloseable {
       add(6, List.of(on::caseCelsius, on::roomCelsius));
       slave.open();
     } catch (ModbusException e) {
-      throw new IOException("Port " + port + " cannot be used for Modbus: " + e.getMessage(), e);
+      throw new PortTaken(port, "--modbus-port", e);
     }
   }
 

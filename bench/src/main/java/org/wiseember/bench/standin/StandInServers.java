@@ -48,7 +48,7 @@ public final class StandInServers implements AutoCloseable {
       }
     } catch (java.net.BindException e) {
       close();
-      throw new IOException("Port " + next + " is taken. Choose another with --scpi-port.", e);
+      throw new PortTaken(next, "--scpi-port", e);
     } catch (IOException e) {
       close();
       throw e;
