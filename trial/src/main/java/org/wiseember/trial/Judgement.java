@@ -19,6 +19,7 @@ import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.verdict.Standing;
@@ -42,6 +43,9 @@ public record Judgement(Unit unit, List<Judged> lines, List<Drain> drains) {
   /** Continuous power counts as held after this time, s; common practice, no published source. */
   static final double HELD_SECONDS = 600;
 
+  /** A display read up to here after the load went on was read at the start, s. */
+  private static final double AT_THE_START = 60;
+
   public Judgement {
     lines = List.copyOf(lines);
     drains = List.copyOf(drains);
@@ -53,11 +57,23 @@ public record Judgement(Unit unit, List<Judged> lines, List<Drain> drains) {
    * @param trace its raw readings
    */
   public record Drain(Run run, Trace trace, CapacityFinding finding) {
-    /** Whether the cut-off was reached, so that the figure is the unit's and not the tester's. */
+    /**
+     * Whether it went from full to the cut-off, so that the figure is the unit's and not the
+     * tester's.
+     */
     public boolean complete() {
-      return run.state() == Run.State.DONE
+      return startedFull()
+          && run.state() == Run.State.DONE
           && finding.deliveredEnergy().isPresent()
           && finding.warnings().stream().map(Warning::code).noneMatch("cutoff_not_seen"::equals);
+    }
+
+    /** A display that was read at the start has to say full; one read later says nothing of it. */
+    private boolean startedFull() {
+      Series display = trace.series(Channel.DISPLAY_CHARGE);
+      return display.size() == 0
+          || !(display.seconds(0) <= finding.startTime() + AT_THE_START)
+          || display.value(0) >= AcDrain.FULL_DISPLAY;
     }
   }
 

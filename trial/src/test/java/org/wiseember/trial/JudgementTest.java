@@ -18,7 +18,9 @@ import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.UsableCapacity;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
+import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
+import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.workbook.Run;
@@ -170,6 +172,20 @@ public class JudgementTest {
       assertTrue(line(judgement, Subject.CAPACITY).verdict().orElseThrow().measured().isPresent());
       assertTrue(
           line(judgement, Subject.OUTPUT_FREQUENCY).verdict().orElseThrow().measured().isPresent());
+    }
+  }
+
+  /** A drain must start full: common practice, no published source. */
+  @Test
+  public void aDrainThatDidNotStartFullJudgesNothing() {
+    Judgement.Drain full = judge(0).drains().get(0);
+    assertTrue(full.complete());
+    for (double shown : new double[] {93, 99, 100}) {
+      Trace trace =
+          full.trace()
+              .mapped(java.util.Map.of(Channel.DISPLAY_CHARGE, charge -> Math.min(charge, shown)));
+      Judgement.Drain drain = new Judgement.Drain(full.run(), trace, full.finding());
+      assertEquals(drain.complete(), shown >= 99, "display at " + shown);
     }
   }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
-import java.util.Optional;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
@@ -18,7 +17,7 @@ import org.wiseember.core.trace.Frame;
  * still there is a load that paused, and is waited for. Energy counts from the first loaded
  * reading, not from when the load has settled.
  */
-public final class AcDrain implements Procedure {
+public final class AcDrain extends Course {
   /** Kept with the run. */
   public static final String KIND = "ac-drain";
 
@@ -31,7 +30,10 @@ public final class AcDrain implements Procedure {
   static final double PAUSE_LIMIT = 1800;
   static final double SILENCE_SAID = 60;
   static final double SILENCE_LIMIT = 1800;
-  private static final double FULL_DISPLAY = 99;
+
+  /** A display counts as full from here, %: some never show the last percent. */
+  public static final double FULL_DISPLAY = 99;
+
   private static final double ZERO_TOTAL = 0.5;
   static final double WIND_DOWN_SECONDS = 120;
   static final double LONGEST = 48 * 3600.0;
@@ -39,7 +41,6 @@ public final class AcDrain implements Procedure {
 
   private final double nominalVolts;
   private final Deque<double[]> window = new ArrayDeque<>();
-  private Phase phase = Phase.BASELINE;
   private double phaseSince;
   private double steadyWatts;
   private int deadFrames;
@@ -51,23 +52,18 @@ public final class AcDrain implements Procedure {
   private boolean everAlive;
   private double silentSince = Double.NaN;
   private boolean silenceSaid;
-  private String ending;
 
   /**
    * @param nominalVolts of the outlet, to tell a dead output from a load that paused, V
    */
   public AcDrain(double nominalVolts) {
+    super(Phase.BASELINE);
     this.nominalVolts = nominalVolts;
   }
 
   @Override
   public String kind() {
     return KIND;
-  }
-
-  @Override
-  public Phase phase() {
-    return phase;
   }
 
   @Override
@@ -226,8 +222,8 @@ public final class AcDrain implements Procedure {
               "not-full",
               "The display shows "
                   + Figures.plain(charge)
-                  + " % at the start. Capacity needs a full unit; charge it first, or take the"
-                  + " figure for what it is."));
+                  + " % at the start. Capacity needs a full unit, so this drain judges nothing on the"
+                  + " label; charge it first."));
     }
   }
 
@@ -288,29 +284,6 @@ public final class AcDrain implements Procedure {
   private void enter(Phase next, double now) {
     phase = next;
     phaseSince = now;
-  }
-
-  @Override
-  public void stop() {
-    if (!phase.over()) {
-      ending = "Stopped by hand.";
-      phase = Phase.STOPPED;
-    }
-  }
-
-  @Override
-  public void finish(String why) {
-    if (!phase.over()) {
-      ending = why;
-      phase = Phase.DONE;
-    }
-  }
-
-  @Override
-  public Optional<String> ending() {
-    return phase.over() || phase == Phase.WINDING_DOWN
-        ? Optional.ofNullable(ending)
-        : Optional.empty();
   }
 
   @Override

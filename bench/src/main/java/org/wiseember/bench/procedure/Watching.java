@@ -1,7 +1,6 @@
 package org.wiseember.bench.procedure;
 
 import java.util.List;
-import java.util.Optional;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Frame;
@@ -10,13 +9,11 @@ import org.wiseember.core.trace.Frame;
  * Records with the load on until a time is over or a person ends it: a fridge over two nights, a
  * soak.
  */
-public final class Watching implements Procedure {
+public final class Watching extends Course {
   /** Kept with the run. */
   public static final String KIND = "watching";
 
   private final double seconds;
-  private Phase phase = Phase.MEASURING;
-  private String ending;
 
   /**
    * Watches for a time.
@@ -24,6 +21,7 @@ public final class Watching implements Procedure {
    * @param seconds on the bench clock, above 0
    */
   public Watching(double seconds) {
+    super(Phase.MEASURING);
     if (!(seconds > 0)) {
       throw new IllegalArgumentException("watching takes time");
     }
@@ -33,11 +31,6 @@ public final class Watching implements Procedure {
   @Override
   public String kind() {
     return KIND;
-  }
-
-  @Override
-  public Phase phase() {
-    return phase;
   }
 
   @Override
@@ -51,27 +44,6 @@ public final class Watching implements Procedure {
       finish("Watched for " + Figures.duration(seconds) + ".");
     }
     return List.of();
-  }
-
-  @Override
-  public void stop() {
-    if (!phase.over()) {
-      ending = "Stopped by hand.";
-      phase = Phase.STOPPED;
-    }
-  }
-
-  @Override
-  public void finish(String why) {
-    if (!phase.over()) {
-      ending = why;
-      phase = Phase.DONE;
-    }
-  }
-
-  @Override
-  public Optional<String> ending() {
-    return Optional.ofNullable(ending);
   }
 
   @Override

@@ -8,6 +8,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
@@ -60,6 +61,15 @@ final class TypedPanel extends VBox {
           e -> {
             if (e.getCode() == KeyCode.ENTER) {
               keepAll();
+              e.consume();
+            }
+          });
+      // With nothing typed there is no typing to undo: it is the reading just kept that is meant.
+      field.addEventFilter(
+          KeyEvent.KEY_PRESSED,
+          e -> {
+            if (e.isShortcutDown() && e.getCode() == KeyCode.Z && field.getText().isEmpty()) {
+              desk.undo();
               e.consume();
             }
           });
