@@ -8,7 +8,7 @@ import picocli.CommandLine.Command;
     description = "Works figures out from a log file.",
     mixinStandardHelpOptions = true,
     synopsisSubcommandLabel = "COMMAND",
-    subcommands = {AnalyzeCapacity.class})
+    subcommands = {AnalyzeCapacity.class, AnalyzeEfficiency.class, AnalyzeIdle.class})
 final class Analyze {
   private Analyze() {}
 }

@@ -40,11 +40,11 @@ final class Results {
       node.put("key", result.key());
       if (result.estimate().isPresent()) {
         node.put("value", result.estimate().get().value());
-        node.put("unit", result.unit().symbol());
+        node.put("unit", symbol(result.unit()));
         node.put("u95", result.estimate().get().u95());
       } else {
         node.putNull("value");
-        node.put("unit", result.unit().symbol());
+        node.put("unit", symbol(result.unit()));
         node.putNull("u95");
       }
     }
@@ -54,6 +54,11 @@ final class Results {
     }
     return mapper.writerWithDefaultPrettyPrinter().writeValueAsString(root)
         + System.lineSeparator();
+  }
+
+  /** A plain ratio has the unit one, as in the SI. */
+  private static String symbol(Unit unit) {
+    return unit == Unit.ONE ? "1" : unit.symbol();
   }
 
   String text() {

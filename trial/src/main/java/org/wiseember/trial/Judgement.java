@@ -9,7 +9,6 @@ import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import org.wiseember.bench.procedure.AcDrain;
 import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.UsableCapacity;
@@ -62,10 +61,7 @@ public record Judgement(Unit unit, List<Judged> lines, List<Drain> drains) {
      * tester's.
      */
     public boolean complete() {
-      return startedFull()
-          && run.state() == Run.State.DONE
-          && finding.deliveredEnergy().isPresent()
-          && finding.warnings().stream().map(Warning::code).noneMatch("cutoff_not_seen"::equals);
+      return startedFull() && run.state() == Run.State.DONE && finding.reachesCutoff();
     }
 
     /** A display that was read at the start has to say full; one read later says nothing of it. */

@@ -121,9 +121,7 @@ public final class TrialPage {
                     new TraceFigure.Mark(
                         e.seconds(), e.code().equals("steady") ? "steady" : shortened(e.words())))
             .toList();
-    boolean seen =
-        finding.warnings().stream().noneMatch(w -> w.code().equals("cutoff_not_seen"))
-            && finding.deliveredEnergy().isPresent();
+    boolean seen = finding.reachesCutoff();
     double most = finding.meanPower().map(Estimate::value).orElse(10.0);
     return new TraceFigure(
         times(power),

@@ -2,6 +2,7 @@ package org.wiseember.core.capacity;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.wiseember.core.because.Because;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.uncertainty.Estimate;
@@ -19,6 +20,7 @@ import org.wiseember.core.uncertainty.Estimate;
  * @param startTime time of the first loaded reading on the trace's own clock, s; NaN without load
  * @param endTime time of the cut-off on the trace's own clock, s; NaN without load
  * @param alternatingCurrent whether power was taken at the AC outlet
+ * @param displayAtEnd what the charge display showed at the cut-off, %; empty where nobody read it
  * @param because the sum behind the delivered energy; empty when there is none
  */
 public record CapacityFinding(
@@ -31,8 +33,13 @@ public record CapacityFinding(
     double startTime,
     double endTime,
     boolean alternatingCurrent,
+    Optional<Double> displayAtEnd,
     Optional<Because> because,
     List<Warning> warnings) {
+  /** Warnings after which a figure is only the least the unit delivered. */
+  private static final Set<String> CUT_SHORT =
+      Set.of("cutoff_not_seen", "load_ended_first", "input_on");
+
   public CapacityFinding {
     warnings = List.copyOf(warnings);
   }
@@ -49,6 +56,18 @@ public record CapacityFinding(
         Double.NaN,
         false,
         Optional.empty(),
+        Optional.empty(),
         warnings);
+  }
+
+  /** Whether a warning was given. */
+  public boolean warns(String code) {
+    return warnings.stream().anyMatch(w -> w.code().equals(code));
+  }
+
+  /** Whether there is a figure and it goes up to the unit's own cut-off. */
+  public boolean reachesCutoff() {
+    return deliveredEnergy.isPresent()
+        && warnings.stream().map(Warning::code).noneMatch(CUT_SHORT::contains);
   }
 }

@@ -30,7 +30,17 @@ record LoadPhases(List<Phase> on, List<Phase> later, double level, double thresh
   /** Indices of the first and the last loaded reading of one phase. */
   record Phase(int first, int last) {}
 
+  /** The phases of a drain. */
   static LoadPhases find(Series power) {
+    return find(power, false);
+  }
+
+  /** Every phase, whatever the pauses between them: where somebody said when the drain ended. */
+  static LoadPhases all(Series power) {
+    return find(power, true);
+  }
+
+  private static LoadPhases find(Series power, boolean whole) {
     double level = usualLevel(power);
     if (!(level >= LEAST_LEVEL)) {
       return new LoadPhases(List.of(), List.of(), 0, 0);
@@ -50,7 +60,7 @@ record LoadPhases(List<Phase> on, List<Phase> later, double level, double thresh
     if (start >= 0) {
       all.add(new Phase(start, power.size() - 1));
     }
-    int end = endOfDrain(power, all);
+    int end = whole ? all.size() : endOfDrain(power, all);
     return new LoadPhases(
         List.copyOf(all.subList(0, end)),
         List.copyOf(all.subList(end, all.size())),

@@ -13,11 +13,31 @@ import org.wiseember.core.trace.Trace;
  * is VA), the DC meter's watts, DC volts × amps.
  *
  * @param series the watts
- * @param words where they come from, for the because
- * @param alternatingCurrent whether they were taken at the AC outlet
+ * @param kind where they come from
  */
-record PowerReading(
-    Series series, String words, boolean alternatingCurrent, List<Warning> warnings) {
+record PowerReading(Series series, Kind kind, List<Warning> warnings) {
+  enum Kind {
+    AC_WATTS("AC watts"),
+    AC_PRODUCT("AC volts × amps (VA)"),
+    DC_WATTS("DC watts"),
+    DC_PRODUCT("DC volts × amps");
+
+    private final String words;
+
+    Kind(String words) {
+      this.words = words;
+    }
+
+    String words() {
+      return words;
+    }
+  }
+
+  /** Whether the watts were taken at the AC outlet. */
+  boolean alternatingCurrent() {
+    return kind == Kind.AC_WATTS || kind == Kind.AC_PRODUCT;
+  }
+
   static Optional<PowerReading> of(Trace trace) {
     List<Warning> warnings = new ArrayList<>();
     boolean dc =
@@ -27,8 +47,7 @@ record PowerReading(
       if (dc) {
         warnings.add(bothSides());
       }
-      return Optional.of(
-          new PowerReading(trace.series(Channel.AC_POWER), "AC watts", true, warnings));
+      return Optional.of(new PowerReading(trace.series(Channel.AC_POWER), Kind.AC_WATTS, warnings));
     }
     Series acProduct = trace.product(Channel.AC_VOLTAGE, Channel.AC_CURRENT);
     if (acProduct.size() > 1) {
@@ -40,15 +59,14 @@ record PowerReading(
       if (dc) {
         warnings.add(bothSides());
       }
-      return Optional.of(new PowerReading(acProduct, "AC volts × amps (VA)", true, warnings));
+      return Optional.of(new PowerReading(acProduct, Kind.AC_PRODUCT, warnings));
     }
     if (trace.series(Channel.DC_POWER).size() > 1) {
-      return Optional.of(
-          new PowerReading(trace.series(Channel.DC_POWER), "DC watts", false, warnings));
+      return Optional.of(new PowerReading(trace.series(Channel.DC_POWER), Kind.DC_WATTS, warnings));
     }
     Series dcProduct = trace.product(Channel.DC_VOLTAGE, Channel.DC_CURRENT);
     if (dcProduct.size() > 1) {
-      return Optional.of(new PowerReading(dcProduct, "DC volts × amps", false, warnings));
+      return Optional.of(new PowerReading(dcProduct, Kind.DC_PRODUCT, warnings));
     }
     return Optional.empty();
   }

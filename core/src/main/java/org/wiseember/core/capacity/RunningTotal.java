@@ -21,15 +21,30 @@ import org.wiseember.core.uncertainty.Estimate;
 final class RunningTotal {
   private final Trace trace;
   private final CapacityMethod method;
-  private final List<Warning> warnings = new ArrayList<>();
+  private final List<Warning> warnings;
 
-  RunningTotal(Trace trace, CapacityMethod method) {
+  /**
+   * @param trace with what was left out by hand missing
+   * @param warnings given so far
+   */
+  RunningTotal(Trace trace, CapacityMethod method, List<Warning> warnings) {
     this.trace = trace;
     this.method = method;
+    this.warnings = new ArrayList<>(warnings);
   }
 
   CapacityFinding find() {
     Series total = trace.series(Channel.AC_ENERGY);
+    if (method.treatment().cutoff().isPresent()) {
+      double moment = method.treatment().cutoff().getAsDouble();
+      total = total.upTo(moment);
+      warnings.add(
+          new Warning(
+              "cutoff_moved",
+              "The cut-off was set by hand, "
+                  + Figures.clock(moment - trace.seconds(0))
+                  + " into the log; figures go up to there."));
+    }
     double gained = 0;
     int first = -1;
     int last = -1;
@@ -71,14 +86,11 @@ final class RunningTotal {
     double end = total.seconds(last);
     double seconds = end - start;
     double meanPower = seconds > 0 ? gained / (seconds / 3600) : 0;
-    double relative =
-        meanPower > 0
-            ? method.power().halfWidth(meanPower) / meanPower
-            : method.power().percentOfReading() / 100;
+    double watts = meanPower > 0 ? meanPower : 1;
     Budget budget =
-        Budget.of(
-            Contribution.rectangular("Meter, " + method.power().words(), relative * gained),
-            Contribution.rectangular("Steps of the total", step(total)));
+        new Budget(List.of())
+            .with("Meter", method.power(), watts, gained / watts)
+            .with(Contribution.rectangular("Steps of the total", step(total)));
     Estimate energy = new Estimate(gained, budget.u95());
     double pace = total.usualInterval();
     Estimate duration =
@@ -123,6 +135,7 @@ final class RunningTotal {
         start,
         end,
         true,
+        Optional.empty(),
         Optional.of(because),
         warnings);
   }

@@ -3,14 +3,13 @@ package org.wiseember.core.capacity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import org.wiseember.core.because.Because;
+import java.util.OptionalDouble;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.Estimate;
@@ -30,15 +29,26 @@ public final class UsableCapacity {
   /** Readings further apart than this are written down by a person, not logged, s. */
   private static final double HAND_SECONDS = 120;
 
-  /** Warnings that say why another figure is missing; they do not touch the energy. */
-  private static final Set<String> NOT_ABOUT_ENERGY = Set.of("no_dc_current", "no_rating");
+  /** A source that gives less than this, or this share of the load, does not count, W. */
+  private static final double FED_WATTS = 5;
+
+  private static final double FED_SHARE = 0.02;
+  private static final double FED_SECONDS = 60;
+
+  /** A display read longer ago than this says nothing of the cut-off, s. */
+  private static final double DISPLAY_REACH = 900;
+
+  /** From here on a display at the cut-off is not at its end, %. */
+  private static final double RESERVE_SHOWN = 3;
+
+  private static final Series NO_READINGS = Trace.empty().series(Channel.AC_ENERGY);
 
   private final Trace trace;
   private final CapacityMethod method;
   private final List<Warning> warnings = new ArrayList<>();
 
   private UsableCapacity(Trace trace, CapacityMethod method) {
-    this.trace = trace;
+    this.trace = method.treatment().of(trace);
     this.method = method;
   }
 
@@ -54,14 +64,43 @@ public final class UsableCapacity {
   }
 
   private CapacityFinding find() {
+    for (Treatment.LeftOut stretch : method.treatment().leftOut()) {
+      warnings.add(
+          new Warning(
+              "left_out",
+              "Left out by hand from "
+                  + Figures.clock(stretch.from() - origin())
+                  + " to "
+                  + Figures.clock(stretch.to() - origin())
+                  + ": "
+                  + stretch.reason()
+                  + "."));
+    }
     Optional<PowerReading> reading = PowerReading.of(trace);
+    if (reading.isEmpty() && onlyDisplay()) {
+      warnings.add(
+          new Warning(
+              "display_only",
+              "The only watts in this log are those of the unit's own display, which is what a test"
+                  + " is to check; log a meter's watts."));
+      return CapacityFinding.none(warnings);
+    }
     if (reading.isEmpty() || readByHand(reading.get().series())) {
-      return new RunningTotal(trace, method).find();
+      return new RunningTotal(trace, method, warnings).find();
     }
     PowerReading power = reading.get();
     warnings.addAll(power.warnings());
+    OptionalDouble moved = method.treatment().cutoff();
     Series series = power.series();
     LoadPhases phases = LoadPhases.find(series);
+    double fed = phases.on().isEmpty() ? Double.NaN : fedFrom(phases, series);
+    double endHalfWidth = Double.NaN;
+    if (moved.isPresent() || !Double.isNaN(fed)) {
+      double moment = Double.isNaN(fed) ? moved.orElseThrow() : Math.min(fed, moved.orElse(fed));
+      endHalfWidth = moment == fed ? series.usualInterval() : 0;
+      series = series.upTo(moment);
+      phases = moved.isPresent() ? LoadPhases.all(series) : LoadPhases.find(series);
+    }
     if (phases.on().isEmpty()) {
       warnings.add(
           new Warning("no_load", "No load is seen in this log, so there is no drain to work out."));
@@ -70,7 +109,54 @@ public final class UsableCapacity {
     if (method.accuracyAssumed()) {
       warnings.add(accuracyAssumed(method.power()));
     }
-    return workOut(power, phases);
+    moved.ifPresent(
+        at ->
+            warnings.add(
+                new Warning(
+                    "cutoff_moved",
+                    "The cut-off was set by hand, "
+                        + Figures.clock(at - origin())
+                        + " into the log; figures go up to there.")));
+    return workOut(power, series, phases, endHalfWidth);
+  }
+
+  private double origin() {
+    return trace.isEmpty() ? 0 : trace.seconds(0);
+  }
+
+  private boolean onlyDisplay() {
+    return trace.series(Channel.DISPLAY_POWER).size() > 1
+        && trace.series(Channel.AC_ENERGY).size() < 2;
+  }
+
+  /**
+   * When a source began to feed the unit under load; from then on the socket gives more than the
+   * pack. NaN where none did.
+   */
+  private double fedFrom(LoadPhases phases, Series power) {
+    Series in = trace.series(Channel.IN_POWER);
+    double start = power.seconds(phases.on().get(0).first());
+    double end = power.seconds(phases.on().get(phases.on().size() - 1).last());
+    double enough = Math.max(FED_WATTS, FED_SHARE * phases.level());
+    double since = Double.NaN;
+    for (int i = in.from(start); i < in.size() && in.seconds(i) <= end; i++) {
+      if (!(in.value(i) > enough)) {
+        since = Double.NaN;
+        continue;
+      }
+      since = Double.isNaN(since) ? in.seconds(i) : since;
+      if (in.seconds(i) - since >= FED_SECONDS) {
+        warnings.add(
+            new Warning(
+                "input_on",
+                "From "
+                    + Figures.clock(since - origin())
+                    + " a source fed the unit while the load ran; what the socket gave from then on"
+                    + " is not the pack's and is left out."));
+        return since;
+      }
+    }
+    return Double.NaN;
   }
 
   /**
@@ -96,116 +182,123 @@ public final class UsableCapacity {
         "The meter's accuracy was not given; ± " + meter.words() + " of reading is assumed.");
   }
 
-  private CapacityFinding workOut(PowerReading power, LoadPhases phases) {
-    Series series = power.series();
-    int first = phases.on().get(0).first();
-    int last = phases.on().get(phases.on().size() - 1).last();
-    double pace = series.usualInterval();
-    boolean deadSeen = last + 1 < series.size() && !series.gapAfter(last);
-    int end = deadSeen ? last + 1 : last;
-    double start = series.seconds(first);
-    double cutoff =
-        deadSeen ? (series.seconds(last) + series.seconds(last + 1)) / 2 : series.seconds(last);
-    double onset =
-        first > 0 && !series.gapAfter(first - 1) ? start - series.seconds(first - 1) : pace;
-
-    double measured = series.integral(first, end) / SECONDS_PER_HOUR;
-    Bridge bridge = bridgeGaps(series, phases, first, end);
-    double energy = measured + bridge.wattHours();
-    double hours = (cutoff - start) / SECONDS_PER_HOUR;
-    double onHours = onHours(series, phases);
-
-    noteEnds(series, phases, first, last, deadSeen);
+  private CapacityFinding workOut(
+      PowerReading power, Series series, LoadPhases phases, double endHalfWidth) {
+    Series volts =
+        trace.series(power.alternatingCurrent() ? Channel.AC_VOLTAGE : Channel.DC_VOLTAGE);
+    DrainEnds ends =
+        DrainEnds.find(
+            series, phases, volts, origin(), trace.seconds(trace.size() - 1), endHalfWidth);
+    warnings.addAll(ends.warnings());
+    Series total = power.alternatingCurrent() ? trace.series(Channel.AC_ENERGY) : NO_READINGS;
+    GapBridge bridge = GapBridge.over(series, phases, ends.first(), ends.end(), total, origin());
+    warnings.addAll(bridge.warnings());
     noteCycling(series, phases);
 
-    Budget budget = new Budget(List.of());
-    double onPower = onHours > 0 ? Math.min(energy / onHours, phases.level() * 2) : phases.level();
-    MeterClass meter = method.power();
-    budget =
-        budget.with(
-            Contribution.rectangular("Meter, " + meter.words(), relative(meter, onPower) * energy));
-    if (meter.resolution() > 0) {
-      budget =
-          budget.with(
-              Contribution.rectangular(
-                  "Last digit of the meter", meter.resolution() / 2 * onHours));
-    }
-    double level = phases.level();
-    boolean startSeen = first > 0;
+    double measured = series.integral(ends.first(), ends.end()) / SECONDS_PER_HOUR;
+    double hours = (ends.cutoff() - ends.start()) / SECONDS_PER_HOUR;
+    double onHours = onHours(series, phases);
+    double taken = measured + bridge.wattHours();
+    Beside beside = Beside.of(trace, method.treatment(), power, ends, hours);
+    warnings.addAll(beside.warnings());
+    double energy = taken + beside.wattHours();
+
+    Budget budget = meters(power, taken, onHours, phases, ends);
+    double pace = series.usualInterval();
     budget =
         budget.with(
             Contribution.rectangular(
                 "Start and end between readings",
-                level
-                    * Math.hypot(startSeen ? onset : 0, deadSeen ? pace / 2 : pace)
+                phases.level()
+                    * Math.hypot(ends.startHalfWidth(), ends.energyHalfWidth())
                     / SECONDS_PER_HOUR));
     int edges = 2 * (phases.on().size() - 1);
     if (edges > 0) {
       // Each switching falls anywhere between two readings, independently of the others.
       budget =
           budget.with(
-              new Contribution(
+              Contribution.normal(
                   "Switching between readings, " + edges + " times",
-                  level * pace / SECONDS_PER_HOUR / Math.sqrt(12) * Math.sqrt(edges),
-                  Double.POSITIVE_INFINITY,
-                  ""));
+                  phases.level() * pace / SECONDS_PER_HOUR / Math.sqrt(12) * Math.sqrt(edges)));
     }
     if (bridge.halfWidth() > 0) {
-      budget = budget.with(Contribution.rectangular("Bridged gaps", bridge.halfWidth()));
+      // The edges are as likely as the middle: the load was on all the time, or the clock was set.
+      budget = budget.with(Contribution.normal("Bridged gaps", bridge.halfWidth() / Math.sqrt(3)));
+    }
+    if (beside.halfWidth() > 0) {
+      budget = budget.with(Contribution.rectangular("Added beside the meter", beside.halfWidth()));
     }
     Estimate delivered = new Estimate(energy, budget.u95());
 
-    double timeHalfWidth =
-        Math.hypot(startSeen ? onset : 0, deadSeen ? halfHole(series, last) : pace);
     // If the clock was set, the gap was no time at all.
     double clockDoubt = method.clockMayStep() ? bridge.seconds() : 0;
     Estimate duration =
         new Estimate(
-            cutoff - start,
-            Budget.of(Contribution.rectangular("Time", Math.hypot(timeHalfWidth, clockDoubt)))
-                .u95());
-    Optional<Estimate> meanPower =
-        hours > 0
-            ? Optional.of(
-                new Estimate(
-                    energy / hours,
-                    energy
-                        / hours
-                        * Math.hypot(
-                            energy > 0 ? delivered.u95() / energy : 0,
-                            duration.u95() / duration.value())))
-            : Optional.empty();
-    if (meanPower.isEmpty()) {
+            ends.cutoff() - ends.start(),
+            timeU95(Math.hypot(ends.startHalfWidth(), ends.cutoffHalfWidth()), clockDoubt));
+    Optional<Estimate> meanPower = Optional.empty();
+    if (hours > 0) {
+      double mean = taken / hours;
+      double relative =
+          Math.hypot(energy > 0 ? delivered.u95() / energy : 0, duration.u95() / duration.value());
+      meanPower = Optional.of(new Estimate(mean, mean * relative));
+    } else {
       warnings.add(
           new Warning("too_short", "Only one loaded reading: there is no time to average over."));
     }
+    Optional<Double> display = displayAt(ends.cutoff());
+    noteReserve(display);
     Optional<Estimate> yield = yieldOf(delivered);
-    double cutoffHalfWidth = deadSeen ? halfHole(series, last) : pace;
     Estimate cutoffTime =
-        new Estimate(
-            cutoff - trace.seconds(0),
-            Budget.of(Contribution.rectangular("Time", Math.hypot(cutoffHalfWidth, clockDoubt)))
-                .u95());
+        new Estimate(ends.cutoff() - origin(), timeU95(ends.cutoffHalfWidth(), clockDoubt));
+    Optional<Estimate> charge = charge(ends.start(), ends.cutoff());
+    CapacityBecause because =
+        new CapacityBecause(
+            power, method.ratedWattHours(), delivered, hours, measured, taken, bridge, beside);
     return new CapacityFinding(
         Optional.of(delivered),
-        charge(start, cutoff),
+        charge,
         Optional.of(duration),
         meanPower,
         yield,
         Optional.of(cutoffTime),
-        start,
-        cutoff,
+        ends.start(),
+        ends.cutoff(),
         power.alternatingCurrent(),
-        Optional.of(because(power, delivered, duration, measured, bridge, budget, end - first + 1)),
+        display,
+        Optional.of(because.of(budget, ends.end() - ends.first() + 1, display, warnings)),
         warnings);
   }
 
-  private static double halfHole(Series series, int last) {
-    return (series.seconds(last + 1) - series.seconds(last)) / 2;
+  private static double timeU95(double halfWidth, double clockDoubt) {
+    return Budget.of(
+            Contribution.rectangular("Between readings", halfWidth),
+            Contribution.normal("Clock", clockDoubt / Math.sqrt(3)))
+        .u95();
   }
 
-  private static double relative(MeterClass meter, double reading) {
-    return reading > 0 ? meter.halfWidth(reading) / reading : 0;
+  /** What the meters' own limits do to the energy. */
+  private Budget meters(
+      PowerReading power, double energy, double onHours, LoadPhases phases, DrainEnds ends) {
+    double watts =
+        onHours > 0 && energy > 0 ? Math.min(energy / onHours, phases.level() * 2) : phases.level();
+    double perWatt = energy / watts;
+    Budget none = new Budget(List.of());
+    if (power.kind() != PowerReading.Kind.DC_PRODUCT || method.voltage().isEmpty()) {
+      return none.with("Meter", method.power(), watts, perWatt);
+    }
+    Series volts = trace.series(Channel.DC_VOLTAGE);
+    double sum = 0;
+    int n = 0;
+    for (int i = volts.from(ends.start());
+        i < volts.size() && volts.seconds(i) <= ends.cutoff();
+        i++) {
+      sum += volts.value(i);
+      n++;
+    }
+    double meanVolts = n > 0 && sum > 0 ? sum / n : 1;
+    return none.with("Voltmeter", method.voltage().get(), meanVolts, energy / meanVolts)
+        .with("Ammeter", method.current(), watts / meanVolts, energy / (watts / meanVolts));
   }
 
   private static double onHours(Series series, LoadPhases phases) {
@@ -224,124 +317,24 @@ public final class UsableCapacity {
     return Optional.of(delivered.scaled(100 / method.ratedWattHours()));
   }
 
-  /** Energy in the holes. */
-  private record Bridge(double wattHours, double halfWidth, double seconds, int count) {}
-
-  private Bridge bridgeGaps(Series series, LoadPhases phases, int first, int end) {
-    double energy = 0;
-    double halfWidth = 0;
-    double seconds = 0;
-    List<Series.Gap> gaps = series.gaps(first, end);
-    for (Series.Gap gap : gaps) {
-      double before = series.value(gap.index());
-      double after = series.value(gap.index() + 1);
-      double hours = gap.seconds() / SECONDS_PER_HOUR;
-      double most = phases.level() * hours;
-      Optional<Double> counted = totalAcross(gap).filter(wh -> wh >= 0 && wh <= 1.5 * most);
-      seconds += gap.seconds();
-      if (counted.isPresent()) {
-        energy += counted.get();
-        halfWidth += relative(method.power(), phases.level()) * counted.get();
-        warnings.add(
-            gapWarning(gap, "the meter's own total gives " + wattHours(counted.get()) + " for it"));
-        continue;
-      }
-      boolean onBefore = before > phases.threshold();
-      boolean onAfter = after > phases.threshold();
-      double guess;
-      if (phases.cycles()) {
-        guess = most / 2;
-      } else if (onBefore && onAfter) {
-        guess = (before + after) / 2 * hours;
-      } else if (onBefore || onAfter) {
-        guess = most / 2;
-      } else {
-        guess = 0;
-      }
-      energy += guess;
-      // Nothing is known of the hole: as much again either way must stay possible.
-      halfWidth += Math.max(guess, onBefore || onAfter ? most / 2 : 0);
-      warnings.add(
-          gapWarning(
-              gap, "bridged with " + wattHours(guess) + " and the uncertainty widened by as much"));
-    }
-    return new Bridge(energy, halfWidth, seconds, gaps.size());
+  /** What the charge display showed last before the cut-off. */
+  private Optional<Double> displayAt(double cutoff) {
+    Series display = trace.series(Channel.DISPLAY_CHARGE);
+    int before = display.from(Math.nextUp(cutoff)) - 1;
+    return before < 0 || cutoff - display.seconds(before) > DISPLAY_REACH
+        ? Optional.empty()
+        : Optional.of(display.value(before));
   }
 
-  private Warning gapWarning(Series.Gap gap, String how) {
-    return new Warning(
-        "gap",
-        "No readings for "
-            + Figures.duration(gap.seconds())
-            + " from "
-            + Figures.clock(gap.from() - trace.seconds(0))
-            + "; "
-            + how
-            + ".");
-  }
-
-  private static String wattHours(double value) {
-    return Figures.plain(value, Unit.WATT_HOUR);
-  }
-
-  /** What the meter's running total gained across a hole, where the total is there. */
-  private Optional<Double> totalAcross(Series.Gap gap) {
-    Series total = trace.series(Channel.AC_ENERGY);
-    double before = Double.NaN;
-    for (int i = 0; i < total.size(); i++) {
-      if (total.seconds(i) <= gap.from()) {
-        before = total.value(i);
-      } else if (total.seconds(i) >= gap.to()) {
-        return Double.isNaN(before) ? Optional.empty() : Optional.of(total.value(i) - before);
-      }
-    }
-    return Optional.empty();
-  }
-
-  private void noteEnds(Series series, LoadPhases phases, int first, int last, boolean deadSeen) {
-    double before = series.seconds(first) - trace.seconds(0);
-    if (before > Math.max(60, 5 * series.usualInterval())) {
+  private void noteReserve(Optional<Double> display) {
+    if (display.isPresent() && display.get() >= RESERVE_SHOWN) {
       warnings.add(
           new Warning(
-              "starts_late",
-              "The load came on "
-                  + Figures.duration(before)
-                  + " into the log; time and energy are counted from there."));
-    }
-    if (!deadSeen) {
-      String what;
-      if (last + 1 < series.size()) {
-        what =
-            "Readings stop under load and go on later; the cut-off is taken at the last loaded"
-                + " reading, and the unit may have run on.";
-      } else if (trace.seconds(trace.size() - 1) - series.seconds(last) > Series.GAP_SECONDS) {
-        what =
-            "The power readings stop under load while the log goes on: the meter may have stopped"
-                + " before the unit, so this is the least the unit delivered.";
-      } else {
-        what =
-            "The log ends under load: the cut-off was not seen, so this is the least the unit"
-                + " delivered.";
-      }
-      warnings.add(new Warning("cutoff_not_seen", what));
-    } else if (phases.cycles()) {
-      double tail = series.seconds(series.size() - 1) - series.seconds(last);
-      if (phases.later().isEmpty() && tail < 1.5 * phases.longestPause(series)) {
-        warnings.add(
-            new Warning(
-                "ends_in_pause",
-                "The log ends in a pause no longer than the load's own; the unit may still have"
-                    + " been alive."));
-      }
-    }
-    if (!phases.later().isEmpty()) {
-      LoadPhases.Phase back = phases.later().get(0);
-      warnings.add(
-          new Warning(
-              "load_returned",
-              "Load comes back "
-                  + Figures.duration(series.seconds(back.first()) - series.seconds(last))
-                  + " after the cut-off; what follows is left out of the drain."));
+              "reserve_shown",
+              "The display stood at "
+                  + Figures.plain(display.get())
+                  + " % at the cut-off, not at 0: so much the unit keeps back at this load, or its"
+                  + " display is off by as much."));
     }
   }
 
@@ -361,17 +354,9 @@ public final class UsableCapacity {
 
   private Optional<Estimate> charge(double start, double cutoff) {
     Series amps = trace.series(Channel.DC_CURRENT);
-    int from = -1;
-    int to = -1;
-    for (int i = 0; i < amps.size(); i++) {
-      if (amps.seconds(i) >= start && from < 0) {
-        from = i;
-      }
-      if (amps.seconds(i) <= cutoff) {
-        to = i;
-      }
-    }
-    if (from < 0 || to <= from) {
+    int from = amps.from(start);
+    int to = amps.from(Math.nextUp(cutoff)) - 1;
+    if (from >= amps.size() || to <= from) {
       warnings.add(
           new Warning("no_dc_current", "No DC current in this log, so no delivered charge."));
       return Optional.empty();
@@ -383,80 +368,14 @@ public final class UsableCapacity {
     for (Series.Gap gap : amps.gaps(from, to)) {
       missing += gap.seconds() / SECONDS_PER_HOUR * Math.abs(amps.value(gap.index()));
     }
+    double perAmp = mean == 0 ? hours : ampHours / mean;
     Budget budget =
-        Budget.of(
-            Contribution.rectangular("Clamp", relative(method.current(), mean) * ampHours),
-            Contribution.rectangular(
-                "Start and end", Math.abs(mean) * amps.usualInterval() / SECONDS_PER_HOUR),
-            Contribution.rectangular("Gaps", missing));
+        new Budget(List.of())
+            .with("Clamp", method.current(), mean, perAmp)
+            .with(
+                Contribution.rectangular(
+                    "Start and end", Math.abs(mean) * amps.usualInterval() / SECONDS_PER_HOUR))
+            .with(Contribution.rectangular("Gaps", missing));
     return Optional.of(new Estimate(ampHours + missing, budget.u95()));
-  }
-
-  private Because because(
-      PowerReading power,
-      Estimate delivered,
-      Estimate duration,
-      double measured,
-      Bridge bridge,
-      Budget budget,
-      int readings) {
-    List<String> sum = new ArrayList<>();
-    double hours = duration.value() / SECONDS_PER_HOUR;
-    sum.add("E = Σ P·Δt over " + Figures.plain(readings) + " readings of " + power.words());
-    if (bridge.count() > 0) {
-      sum.add(
-          "= "
-              + wattHours(measured)
-              + " read + "
-              + wattHours(bridge.wattHours())
-              + " bridged over "
-              + Figures.duration(bridge.seconds()));
-    }
-    if (hours > 0) {
-      sum.add(
-          "= "
-              + Figures.fixed(delivered.value() / hours, 1)
-              + " W × "
-              + Figures.fixed(hours, 4)
-              + " h = "
-              + Figures.rounded(delivered.value(), delivered.u95())
-              + " Wh");
-    }
-    String summary = "from " + Figures.duration(duration.value()) + " under load";
-    if (!Double.isNaN(method.ratedWattHours())) {
-      double yield = 100 * delivered.value() / method.ratedWattHours();
-      sum.add(
-          Figures.rounded(delivered.value(), delivered.u95())
-              + " ÷ "
-              + Figures.plain(method.ratedWattHours())
-              + " = "
-              + Figures.fixed(yield, 1)
-              + " %");
-      summary =
-          Figures.fixed(yield, 1)
-              + " % of the "
-              + Figures.plain(method.ratedWattHours())
-              + " Wh on the label";
-    }
-    List<String> watch = new ArrayList<>();
-    watch.add(
-        power.alternatingCurrent()
-            ? "This is energy delivered at the outlet against the label. It mixes what the cells"
-                + " gave at this load, the reserve kept back and the inverter's losses; it is not"
-                + " conversion efficiency."
-            : "This is energy taken on the DC side: no inverter losses are in it.");
-    warnings.stream()
-        .filter(w -> !NOT_ABOUT_ENERGY.contains(w.code()))
-        .forEach(w -> watch.add(w.message()));
-    return new Because(
-        power.alternatingCurrent() ? "AC energy delivered" : "DC energy delivered",
-        Figures.withUncertainty(delivered.value(), delivered.u95(), Unit.WATT_HOUR),
-        summary,
-        sum,
-        Unit.WATT_HOUR,
-        budget,
-        watch,
-        "A gentler load yields more. Some testers drain on the DC side at 0.2 C, some at half and"
-            + " some at full AC rating; figures from different loads do not compare.");
   }
 }

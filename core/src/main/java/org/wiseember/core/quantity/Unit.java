@@ -18,6 +18,7 @@ public enum Unit {
   DECIBEL("dB"),
   YEAR("years"),
   LUX("lx"),
+  PER_WATT("1/W"),
   /** A plain count, such as cells or cycles. */
   ONE("");
 

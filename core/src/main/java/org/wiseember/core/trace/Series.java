@@ -12,6 +12,9 @@ public final class Series {
   /** ... and longer than this many seconds. */
   public static final double GAP_SECONDS = 30;
 
+  /** Fewer different readings than this may all be round by chance. */
+  private static final int FEW = 8;
+
   private final double[] seconds;
   private final double[] values;
 
@@ -61,6 +64,54 @@ public final class Series {
     return steps[steps.length / 2];
   }
 
+  /**
+   * By how much the readings step: the greatest of 10, 5, 2, 1 and their tenths of which every
+   * reading is a whole multiple. What a meter rounds to shows in its log; a log of computed values
+   * has steps too fine to matter.
+   *
+   * <p>A handful of readings may all be round by chance. Then no more is taken than a meter of
+   * three digits would round to.
+   *
+   * @return 0 where no step down to 1e-4 fits, or there are no readings
+   */
+  public double step() {
+    double most = 10;
+    double[] distinct = Arrays.stream(values).map(Math::abs).distinct().limit(FEW).toArray();
+    if (distinct.length < FEW && !flickers()) {
+      Arrays.sort(distinct);
+      double middle = distinct.length == 0 ? 0 : distinct[distinct.length / 2];
+      most = middle > 0 ? Math.pow(10, Math.floor(Math.log10(middle) + 1e-9) - 2) : 0;
+    }
+    for (double power = 10; power > 5e-5; power /= 10) {
+      for (double share : new double[] {1, 0.5, 0.2}) {
+        double step = power * share;
+        if (step <= most * (1 + 1e-9) && allMultiplesOf(step)) {
+          return step;
+        }
+      }
+    }
+    return 0;
+  }
+
+  /** Readings that jump between few values all the time show their last digit. */
+  private boolean flickers() {
+    int changes = 0;
+    for (int i = 1; i < values.length; i++) {
+      changes += values[i] != values[i - 1] ? 1 : 0;
+    }
+    return changes >= Math.max(FEW, values.length / 20);
+  }
+
+  private boolean allMultiplesOf(double step) {
+    for (double v : values) {
+      double steps = v / step;
+      if (Math.abs(steps - Math.rint(steps)) > 1e-6 * Math.max(1, Math.abs(steps))) {
+        return false;
+      }
+    }
+    return size() > 0;
+  }
+
   /** Whether the readings {@code i} and {@code i + 1} are further apart than a meter's pace. */
   public boolean gapAfter(int i) {
     return gapAfter(i, usualInterval());
@@ -69,6 +120,65 @@ public final class Series {
   private boolean gapAfter(int i, double usual) {
     double hole = seconds[i + 1] - seconds[i];
     return hole > GAP_SECONDS && hole > GAP_INTERVALS * usual;
+  }
+
+  /**
+   * The readings up to a moment. Where it falls between two readings, the line between them is read
+   * off there, so that an integral ends exactly at the moment.
+   */
+  public Series upTo(double moment) {
+    int n = 0;
+    while (n < size() && seconds[n] <= moment) {
+      n++;
+    }
+    boolean between = n > 0 && n < size() && seconds[n - 1] < moment && !gapAfter(n - 1);
+    double[] t = Arrays.copyOf(seconds, between ? n + 1 : n);
+    double[] v = Arrays.copyOf(values, between ? n + 1 : n);
+    if (between) {
+      t[n] = moment;
+      v[n] = between(n - 1, moment);
+    }
+    return new Series(t, v);
+  }
+
+  /** On the line between the readings {@code i} and {@code i + 1}. */
+  private double between(int i, double moment) {
+    double span = seconds[i + 1] - seconds[i];
+    double share = span > 0 ? (moment - seconds[i]) / span : 0;
+    return values[i] + share * (values[i + 1] - values[i]);
+  }
+
+  /**
+   * The reading at a moment, on the line between its neighbours.
+   *
+   * @param reach how far the nearer neighbours may be away, s
+   * @return NaN where there is no reading on both sides within reach
+   */
+  public double at(double moment, double reach) {
+    int after = Arrays.binarySearch(seconds, moment);
+    if (after >= 0) {
+      return values[after];
+    }
+    after = -after - 1;
+    if (after == 0
+        || after == size()
+        || moment - seconds[after - 1] > reach
+        || seconds[after] - moment > reach) {
+      return Double.NaN;
+    }
+    return between(after - 1, moment);
+  }
+
+  /** Index of the first reading at or after a moment; the size where there is none. */
+  public int from(double moment) {
+    int at = Arrays.binarySearch(seconds, moment);
+    if (at < 0) {
+      return -at - 1;
+    }
+    while (at > 0 && seconds[at - 1] == moment) {
+      at--;
+    }
+    return at;
   }
 
   /** All gaps between the readings {@code from} and {@code to}, both included. */

@@ -21,6 +21,20 @@ public record Budget(List<Contribution> contributions) {
     return new Budget(List.of(contributions));
   }
 
+  /**
+   * This budget with a meter's stated limits, each part a line of its own since its causes are
+   * apart: its scale, its range, its last digits, and the rounding of its display.
+   *
+   * @param name of the meter, as it begins the lines
+   * @param reading what it showed, in its own unit
+   * @param sensitivity by how much the result changes for a change of the reading by one
+   */
+  public Budget with(String name, MeterClass meter, double reading, double sensitivity) {
+    List<Contribution> more = new ArrayList<>(contributions);
+    more.addAll(meter.contributions(name, reading, sensitivity));
+    return new Budget(more);
+  }
+
   /** This budget with one more line. */
   public Budget with(Contribution contribution) {
     List<Contribution> more = new ArrayList<>(contributions);
@@ -42,7 +56,8 @@ public record Budget(List<Contribution> contributions) {
   }
 
   /**
-   * Expanded uncertainty U.
+   * Expanded uncertainty U as the GUM has it: Student's t at ν_eff times u_c. Right where no single
+   * pair of limits outweighs the rest.
    *
    * @param confidence level of confidence between 0 and 1, such as 0.95
    */
@@ -51,9 +66,13 @@ public record Budget(List<Contribution> contributions) {
     return u == 0 ? 0 : coverageFactor(confidence, effectiveDegreesOfFreedom()) * u;
   }
 
-  /** Expanded uncertainty at 95 %. */
+  /**
+   * Half width of the interval that holds 95 % of all possible values. It comes from the spread of
+   * the contributions themselves, since a meter's limits outweigh all else in most figures here;
+   * where they do not, it is {@link #expanded} to within a few percent.
+   */
   public double u95() {
-    return expanded(0.95);
+    return Coverage.halfWidth(groups(), 0.95);
   }
 
   /**
@@ -85,7 +104,8 @@ public record Budget(List<Contribution> contributions) {
                     a.sharedCause(),
                     a.standard() + b.standard(),
                     Math.min(a.degreesOfFreedom(), b.degreesOfFreedom()),
-                    a.sharedCause()));
+                    a.sharedCause(),
+                    a.shape()));
       }
     }
     independent.addAll(shared.values());

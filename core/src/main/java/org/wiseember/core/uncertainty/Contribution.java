@@ -13,15 +13,30 @@ import java.util.Objects;
  *     Double#POSITIVE_INFINITY} where it is taken as certain
  * @param sharedCause contributions with the same non-empty cause are fully correlated (a shared
  *     meter) and add before squaring; empty for an independent contribution
+ * @param shape how its values are spread
  */
 public record Contribution(
-    String name, double standard, double degreesOfFreedom, String sharedCause) {
+    String name, double standard, double degreesOfFreedom, String sharedCause, Shape shape) {
+  /** How the possible values of a contribution are spread. */
+  public enum Shape {
+    /** Bell-shaped, as the scatter of readings; Student's t where few degrees of freedom say so. */
+    NORMAL,
+    /** Every value between two limits equally likely, none beyond. */
+    RECTANGULAR
+  }
+
   public Contribution {
     Objects.requireNonNull(name);
     Objects.requireNonNull(sharedCause);
+    Objects.requireNonNull(shape);
     if (!Double.isFinite(standard) || !(degreesOfFreedom > 0)) {
       throw new IllegalArgumentException(name + ": " + standard + ", ν = " + degreesOfFreedom);
     }
+  }
+
+  /** A bell-shaped contribution. */
+  public Contribution(String name, double standard, double degreesOfFreedom, String sharedCause) {
+    this(name, standard, degreesOfFreedom, sharedCause, Shape.NORMAL);
   }
 
   /** Type A: the scatter of repeated readings, as the standard deviation of their mean. */
@@ -29,21 +44,27 @@ public record Contribution(
     return new Contribution(name, standard, Math.max(1, repeats - 1), "");
   }
 
+  /** Bell-shaped, its standard uncertainty taken as certain. */
+  public static Contribution normal(String name, double standard) {
+    return new Contribution(name, standard, Double.POSITIVE_INFINITY, "");
+  }
+
   /**
    * Type B: known only as limits ± {@code halfWidth}, every value between them equally likely, so
    * the standard uncertainty is halfWidth ÷ √3 (GUM 4.3.7).
    */
   public static Contribution rectangular(String name, double halfWidth) {
-    return new Contribution(name, halfWidth / Math.sqrt(3), Double.POSITIVE_INFINITY, "");
+    return new Contribution(
+        name, halfWidth / Math.sqrt(3), Double.POSITIVE_INFINITY, "", Shape.RECTANGULAR);
   }
 
   /** This contribution tied to others by a cause they share. */
   public Contribution sharing(String cause) {
-    return new Contribution(name, standard, degreesOfFreedom, cause);
+    return new Contribution(name, standard, degreesOfFreedom, cause, shape);
   }
 
   /** The half width this line alone would give at 95 %, for showing beside its name. */
   public double alone95() {
-    return Budget.coverageFactor(0.95, degreesOfFreedom) * Math.abs(standard);
+    return Budget.of(this).u95();
   }
 }

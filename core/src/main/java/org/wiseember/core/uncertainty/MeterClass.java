@@ -1,5 +1,8 @@
 package org.wiseember.core.uncertainty;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /**
  * What a meter's data sheet promises for one quantity: ± % of reading, ± % of range, ± digits of
  * the last place.
@@ -32,6 +35,51 @@ public record MeterClass(
     return Math.abs(reading) * percentOfReading / 100
         + range * percentOfRange / 100
         + digits * resolution;
+  }
+
+  /**
+   * What these limits and the rounding of the display do to a result.
+   *
+   * @param name of the meter, as it begins each line
+   * @param reading what it showed
+   * @param sensitivity by how much the result changes for a change of the reading by one
+   */
+  public List<Contribution> contributions(String name, double reading, double sensitivity) {
+    List<Contribution> lines = new ArrayList<>(limits(name, reading, sensitivity));
+    if (resolution > 0) {
+      lines.add(Contribution.rectangular(name + ", rounding", resolution / 2 * sensitivity));
+    }
+    return lines;
+  }
+
+  /**
+   * The same without the rounding, for readings whose own scatter and steps are looked at.
+   *
+   * @param name of the meter, as it begins each line
+   * @param reading what it showed
+   * @param sensitivity by how much the result changes for a change of the reading by one
+   */
+  public List<Contribution> limits(String name, double reading, double sensitivity) {
+    List<Contribution> lines = new ArrayList<>();
+    if (percentOfReading > 0) {
+      lines.add(
+          Contribution.rectangular(
+              name + ", " + trim(percentOfReading) + " % of reading",
+              percentOfReading / 100 * reading * sensitivity));
+    }
+    if (percentOfRange > 0) {
+      lines.add(
+          Contribution.rectangular(
+              name + ", " + trim(percentOfRange) + " % of range",
+              range * percentOfRange / 100 * sensitivity));
+    }
+    if (digits > 0 && resolution > 0) {
+      lines.add(
+          Contribution.rectangular(
+              name + ", " + digits + (digits == 1 ? " digit" : " digits"),
+              digits * resolution * sensitivity));
+    }
+    return lines;
   }
 
   /** As a tester reads it off the data sheet: {@code 0.5 % + 2 digits}. */

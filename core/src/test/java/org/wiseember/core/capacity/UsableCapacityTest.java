@@ -8,12 +8,14 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
 
@@ -311,7 +313,7 @@ public class UsableCapacityTest {
             typed, CapacityMethod.measuredWith(1075, MeterClass.ofReading(1, 0, 0.1)));
     Estimate energy = finding.deliveredEnergy().orElseThrow();
     assertEquals(energy.value(), 921.0);
-    assertTrue(energy.u95() > 9 && energy.u95() < 13, "1 % of 921, rectangular: " + energy);
+    assertTrue(energy.u95() > 8.7 && energy.u95() < 13, "0.95 of 1 % of 921: " + energy);
     assertEquals(finding.duration().orElseThrow().value(), 5544.0);
   }
 
@@ -343,5 +345,200 @@ public class UsableCapacityTest {
             new Trace(seconds, Map.of(Channel.AC_ENERGY, totals)), CapacityMethod.assumed(700));
     double u95 = finding.deliveredEnergy().orElseThrow().u95();
     assertTrue(u95 > 10, "10 Wh steps: " + u95);
+  }
+
+  private static Trace steady(double watts, int loaded, int rows, Map<Channel, double[]> more) {
+    double[] t = new double[rows];
+    double[] w = new double[rows];
+    for (int i = 0; i < rows; i++) {
+      t[i] = i;
+      w[i] = i < loaded ? watts : 0;
+    }
+    Map<Channel, double[]> columns = new java.util.EnumMap<>(Channel.class);
+    columns.put(Channel.AC_POWER, w);
+    columns.putAll(more);
+    return new Trace(t, columns);
+  }
+
+  private static double[] column(int rows, java.util.function.IntToDoubleFunction value) {
+    double[] column = new double[rows];
+    for (int i = 0; i < rows; i++) {
+      column[i] = value.applyAsDouble(i);
+    }
+    return column;
+  }
+
+  private static CapacityFinding treated(Trace trace, Treatment treatment) {
+    return UsableCapacity.of(trace, CapacityMethod.assumed(1000).with(treatment));
+  }
+
+  @Test
+  public void everyFigureFollowsAMovedCutOff() {
+    Trace trace = steady(500, 3600, 3700, Map.of());
+    CapacityFinding moved = treated(trace, Treatment.NONE.withCutoff(OptionalDouble.of(1800.5)));
+    assertEquals(moved.deliveredEnergy().orElseThrow().value(), 500 * 1800.5 / 3600, 1e-6);
+    assertEquals(moved.duration().orElseThrow().value(), 1800.5, 1e-9);
+    assertEquals(moved.cutoffTime().orElseThrow().value(), 1800.5, 1e-9);
+    assertEquals(moved.yield().orElseThrow().value(), 25.0, 0.01);
+    assertEquals(moved.endTime(), 1800.5);
+    assertTrue(codes(moved).contains("cutoff_moved"));
+    assertTrue(moved.reachesCutoff());
+  }
+
+  /** Behind the end that is seen, a later one takes in what came after a long pause. */
+  @Test
+  public void aLaterCutOffTakesInWhatCameAfter() {
+    Trace trace =
+        steady(
+            500,
+            0,
+            9000,
+            Map.of(
+                Channel.AC_POWER, column(9000, i -> i < 3600 || (i > 7000 && i < 8000) ? 500 : 0)));
+    CapacityFinding seen = treated(trace, Treatment.NONE);
+    CapacityFinding later = treated(trace, Treatment.NONE.withCutoff(OptionalDouble.of(8500)));
+    assertTrue(codes(seen).contains("load_returned"));
+    covers(seen.deliveredEnergy().orElseThrow(), 500);
+    covers(later.deliveredEnergy().orElseThrow(), 500 + 500 * 999 / 3600.0);
+  }
+
+  @Test
+  public void aStretchLeftOutIsBridgedInTheOpen() {
+    Trace trace =
+        steady(
+            500,
+            0,
+            3700,
+            Map.of(
+                Channel.AC_POWER,
+                column(3700, i -> i >= 3600 ? 0 : i > 1000 && i < 1200 ? 80 : 500)));
+    Treatment loose = Treatment.NONE.leavingOut(new Treatment.LeftOut(1000, 1200, "loose lead"));
+    CapacityFinding finding = treated(trace, loose);
+    covers(finding.deliveredEnergy().orElseThrow(), 500);
+    assertTrue(codes(finding).contains("left_out") && codes(finding).contains("gap"));
+    assertTrue(finding.warnings().toString().contains("loose lead"));
+  }
+
+  @Test
+  public void theTotalFillsAStretchLeftOut() {
+    double[] total = column(3700, i -> Math.floor(Math.min(i, 3600) * 500 / 3600.0 * 10) / 10);
+    Trace trace =
+        steady(
+            500,
+            3600,
+            3700,
+            Map.of(
+                Channel.AC_POWER,
+                column(3700, i -> i >= 3600 ? 0 : i > 1000 && i < 1400 ? 80 : 500),
+                Channel.AC_ENERGY,
+                total));
+    Treatment loose = Treatment.NONE.leavingOut(new Treatment.LeftOut(1000, 1400, "loose lead"));
+    CapacityFinding finding = treated(trace, loose);
+    assertEquals(finding.deliveredEnergy().orElseThrow().value(), 500, 0.4);
+  }
+
+  @Test
+  public void whatARadioTookIsAdded() {
+    Trace trace = steady(100, 36_000, 36_100, Map.of());
+    CapacityFinding finding = treated(trace, Treatment.NONE.withStandingWatts(2));
+    Estimate energy = finding.deliveredEnergy().orElseThrow();
+    // 2 W over 10 h are 20 Wh, of which the usual inverter makes 17.4.
+    assertEquals(energy.value(), 1000 + 17.4, 0.05);
+    assertTrue(codes(finding).contains("standing_draw"));
+    assertEquals(finding.meanPower().orElseThrow().value(), 100, 0.01);
+    assertTrue(finding.because().orElseThrow().workedOut().toString().contains("radio"));
+  }
+
+  /** Common practice, no published source: 1.5 V are lost at 10 A, 130 W arrive as 115. */
+  @Test
+  public void whatLeadsTookIsNotTheUnitsFault() {
+    int rows = 3700;
+    Trace trace =
+        new Trace(
+            column(rows, i -> i),
+            Map.of(
+                Channel.DC_VOLTAGE, column(rows, i -> i < 3600 ? 11.5 : 0),
+                Channel.DC_CURRENT, column(rows, i -> i < 3600 ? 10 : 0)));
+    assertEquals(treated(trace, Treatment.NONE).deliveredEnergy().orElseThrow().value(), 115, 0.1);
+    CapacityFinding finding = treated(trace, Treatment.NONE.withLeadOhms(0.15));
+    assertEquals(finding.deliveredEnergy().orElseThrow().value(), 130, 0.1);
+    assertTrue(codes(finding).contains("lead_loss"));
+  }
+
+  @Test
+  public void aLoadsOwnStopIsNotTheUnitsCutOff() {
+    int rows = 3700;
+    Trace trace =
+        new Trace(
+            column(rows, i -> i),
+            Map.of(
+                Channel.DC_VOLTAGE, column(rows, i -> i < 3600 ? 12.9 : 13.2),
+                Channel.DC_CURRENT, column(rows, i -> i < 3600 ? 8 : 0)));
+    CapacityFinding finding = treated(trace, Treatment.NONE);
+    assertTrue(codes(finding).contains("load_ended_first"));
+    assertFalse(finding.reachesCutoff());
+    Trace dead =
+        new Trace(
+            column(rows, i -> i),
+            Map.of(
+                Channel.DC_VOLTAGE, column(rows, i -> i < 3600 ? 12.9 : 0.1),
+                Channel.DC_CURRENT, column(rows, i -> i < 3600 ? 8 : 0)));
+    assertTrue(treated(dead, Treatment.NONE).reachesCutoff());
+  }
+
+  @Test
+  public void anOutputThatDiesWhileTheThermostatIsOpen() {
+    int rows = 5000;
+    double[] watts = column(rows, i -> i < 4000 && i % 400 < 300 ? 600 : 0);
+    double[] volts = column(rows, i -> i < 3960 ? 230 : 0);
+    CapacityFinding finding =
+        treated(
+            steady(0, 0, rows, Map.of(Channel.AC_POWER, watts, Channel.AC_VOLTAGE, volts)),
+            Treatment.NONE);
+    assertEquals(finding.cutoffTime().orElseThrow().value(), 3959.5, 0.6);
+    covers(finding.deliveredEnergy().orElseThrow(), 10 * 600 * 300 / 3600.0);
+    assertTrue(codes(finding).contains("ended_in_pause"));
+    assertTrue(finding.reachesCutoff());
+  }
+
+  @Test
+  public void rechargeNeverComesIntoTheSum() {
+    double[] in = column(3700, i -> i >= 1800 ? 300 : 0);
+    CapacityFinding finding =
+        treated(steady(500, 3600, 3700, Map.of(Channel.IN_POWER, in)), Treatment.NONE);
+    assertTrue(codes(finding).contains("input_on"));
+    covers(finding.deliveredEnergy().orElseThrow(), 250);
+    assertFalse(finding.reachesCutoff());
+  }
+
+  @Test
+  public void chargingAfterTheCutOffIsNoMatter() {
+    double[] in = column(3700, i -> i >= 3620 ? 300 : 0);
+    CapacityFinding finding =
+        treated(steady(500, 3600, 3700, Map.of(Channel.IN_POWER, in)), Treatment.NONE);
+    assertFalse(codes(finding).contains("input_on"));
+    assertTrue(finding.reachesCutoff());
+  }
+
+  @Test
+  public void displayWattsAreNoMeasurement() {
+    Trace trace =
+        new Trace(
+            column(3700, i -> i),
+            Map.of(Channel.DISPLAY_POWER, column(3700, i -> i < 3600 ? 500 : 0)));
+    CapacityFinding finding = treated(trace, Treatment.NONE);
+    assertTrue(finding.deliveredEnergy().isEmpty());
+    assertTrue(codes(finding).contains("display_only"));
+  }
+
+  @Test
+  public void fivePercentIsNotNought() {
+    double[] shown = column(3700, i -> Math.max(5, Math.rint(100 - i * 95 / 3600.0)));
+    CapacityFinding finding =
+        treated(steady(500, 3600, 3700, Map.of(Channel.DISPLAY_CHARGE, shown)), Treatment.NONE);
+    assertEquals(finding.displayAtEnd().orElseThrow(), 5.0);
+    assertTrue(codes(finding).contains("reserve_shown"));
+    assertTrue(
+        finding.because().orElseThrow().workedOut().toString().contains("Display at the cut-off"));
   }
 }

@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.function.DoubleUnaryOperator;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 public class SeriesTest {
@@ -101,5 +102,53 @@ public class SeriesTest {
     assertThrows(
         IllegalArgumentException.class,
         () -> new Trace(new double[] {0, 2, 1}, Map.of(Channel.AC_POWER, new double[3])));
+  }
+
+  @Test
+  public void cutsAtAMoment() {
+    Series series = Series.of(new double[] {0, 10, 20}, new double[] {0, 100, 300});
+    Series cut = series.upTo(15);
+    assertEquals(cut.size(), 3);
+    assertEquals(cut.value(2), 200.0);
+    assertEquals(cut.integral(0, 2), 500 + 750, 1e-9);
+    assertEquals(series.upTo(10).size(), 2);
+    assertEquals(series.upTo(-1).size(), 0);
+    assertEquals(series.upTo(99).size(), 3);
+  }
+
+  @Test
+  public void readsOffBetweenReadings() {
+    Series series = Series.of(new double[] {0, 10, 20}, new double[] {0, 100, 300});
+    assertEquals(series.at(10, 5), 100.0);
+    assertEquals(series.at(15, 5), 200.0);
+    assertTrue(Double.isNaN(series.at(15, 4)), "neighbours out of reach");
+    assertTrue(Double.isNaN(series.at(25, 10)), "nothing behind the end");
+    assertEquals(series.from(10), 1);
+    assertEquals(series.from(10.5), 2);
+    assertEquals(series.from(99), 3);
+  }
+
+  @DataProvider
+  Object[][] steps() {
+    return new Object[][] {
+      {new double[] {12.1, 12.2, 12.4, 12.5, 12.6, 12.3, 12.8, 12.9}, 0.1},
+      {new double[] {10, 25, 35, 15, 40, 55, 60, 75, 80}, 5.0},
+      {new double[] {1.234, 1.5, 1.1117, 2, 3, 4.01, 5, 6}, 0.0001},
+      {new double[] {Math.PI, Math.E, 1, 2, 3, 4, 5, 6}, 0.0},
+      // Few readings may be round by chance: three digits at most.
+      {new double[] {20, 40, 60}, 0.1},
+      {new double[] {0.2, 0.3, 0.2, 0.3, 0.2, 0.3, 0.2, 0.3, 0.2, 0.3}, 0.1},
+      {new double[] {}, 0.0},
+    };
+  }
+
+  /** What a meter rounds to shows in its readings. */
+  @Test(dataProvider = "steps")
+  public void stepsOfTheLastDigit(double[] values, double step) {
+    double[] seconds = new double[values.length];
+    for (int i = 0; i < seconds.length; i++) {
+      seconds[i] = i;
+    }
+    assertEquals(Series.of(seconds, values).step(), step, 1e-12);
   }
 }

@@ -1,0 +1,41 @@
+package org.wiseember.core.capacity;
+
+import org.wiseember.core.uncertainty.Estimate;
+
+/**
+ * What is left for a load: capacity × yield × state of charge, less what was used since. Common
+ * practice, no published source.
+ *
+ * @param wattHours left; never below 0
+ * @param yieldAssumed whether the yield was not measured and the usual one is taken
+ */
+public record EnergyLeft(Estimate wattHours, boolean yieldAssumed) {
+  /** The yield to plan with where none was measured, and how far real ones lie from it. */
+  public static final double USUAL_YIELD = 0.85;
+
+  private static final double USUAL_YIELD_HALF_WIDTH = 0.10;
+
+  /**
+   * With a measured yield.
+   *
+   * @param ratedWattHours on the label
+   * @param yield delivered over rated, 0 to 1
+   * @param charge state of charge before the use, 0 to 1
+   * @param used at the load since, Wh
+   */
+  public static EnergyLeft of(double ratedWattHours, Estimate yield, double charge, double used) {
+    if (!(charge >= 0 && charge <= 1) || !(used >= 0) || !(ratedWattHours > 0)) {
+      throw new IllegalArgumentException("a state of charge is between 0 and 1");
+    }
+    double left = ratedWattHours * yield.value() * charge - used;
+    return new EnergyLeft(
+        new Estimate(Math.max(0, left), ratedWattHours * yield.u95() * charge), false);
+  }
+
+  /** With the usual yield of 85 %, seen between 75 and 95 %. */
+  public static EnergyLeft assumed(double ratedWattHours, double charge, double used) {
+    EnergyLeft left =
+        of(ratedWattHours, new Estimate(USUAL_YIELD, USUAL_YIELD_HALF_WIDTH), charge, used);
+    return new EnergyLeft(left.wattHours(), true);
+  }
+}

@@ -1,0 +1,129 @@
+package org.wiseember.core.uncertainty;
+
+import java.util.List;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+
+/**
+ * The interval that holds a share of all possible values, from the spread of the contributions
+ * themselves (propagation of distributions, JCGM 101:2008).
+ *
+ * <p>A coverage factor of two is right for a bell-shaped result. Here a meter's stated limits often
+ * outweigh everything else, and then it would promise more than the limits themselves. So the
+ * densities are folded into one another on a grid: exact for limits, and for a bell of scatter with
+ * limits. Student's t is taken as the bell with the same interval, which is exact when it stands
+ * alone.
+ */
+final class Coverage {
+  private static final int CELLS = 4096;
+
+  /** Limits narrower than this share of the whole make no edge one could see. */
+  private static final double NEGLIGIBLE = 0.02;
+
+  private static final NormalDistribution BELL = new NormalDistribution();
+
+  private Coverage() {}
+
+  /**
+   * Half width of the symmetric interval around the estimate.
+   *
+   * @param contributions independent of each other
+   * @param confidence between 0 and 1
+   */
+  static double halfWidth(List<Contribution> contributions, double confidence) {
+    double normal = BELL.inverseCumulativeProbability(0.5 + confidence / 2);
+    double whole = 0;
+    for (Contribution c : contributions) {
+      whole += c.standard() * c.standard();
+    }
+    whole = Math.sqrt(whole);
+    if (whole == 0) {
+      return 0;
+    }
+    double bell = 0;
+    double[] limits = new double[contributions.size()];
+    int edges = 0;
+    for (Contribution c : contributions) {
+      double standard = Math.abs(c.standard());
+      if (c.shape() == Contribution.Shape.RECTANGULAR && standard > NEGLIGIBLE * whole) {
+        limits[edges++] = standard * Math.sqrt(3);
+      } else {
+        double as = standard * Budget.coverageFactor(confidence, c.degreesOfFreedom()) / normal;
+        bell += as * as;
+      }
+    }
+    bell = Math.sqrt(bell);
+    if (edges == 0) {
+      return normal * bell;
+    }
+    double reach = 6 * bell;
+    for (int i = 0; i < edges; i++) {
+      reach += limits[i];
+    }
+    double[] density = bell > reach / CELLS ? bell(bell, reach) : spike();
+    for (int i = 0; i < edges; i++) {
+      density = widened(density, limits[i] * CELLS / (2 * reach));
+    }
+    return quantile(density, confidence) * 2 * reach / CELLS;
+  }
+
+  /** The bell as chances of the cells, which stretch from − reach to + reach. */
+  private static double[] bell(double standard, double reach) {
+    double[] density = new double[CELLS];
+    double below = 0;
+    for (int i = 0; i < CELLS; i++) {
+      double upTo = BELL.cumulativeProbability((2.0 * (i + 1) / CELLS - 1) * reach / standard);
+      density[i] = upTo - below;
+      below = upTo;
+    }
+    return density;
+  }
+
+  private static double[] spike() {
+    double[] density = new double[CELLS];
+    density[CELLS / 2 - 1] = 0.5;
+    density[CELLS / 2] = 0.5;
+    return density;
+  }
+
+  /** Folded with limits of ± {@code half} cells. */
+  private static double[] widened(double[] density, double half) {
+    double[] sums = new double[CELLS + 1];
+    for (int i = 0; i < CELLS; i++) {
+      sums[i + 1] = sums[i] + density[i];
+    }
+    double[] wide = new double[CELLS];
+    for (int i = 0; i < CELLS; i++) {
+      wide[i] = (upTo(sums, i + 0.5 + half) - upTo(sums, i + 0.5 - half)) / (2 * half);
+    }
+    return wide;
+  }
+
+  /** Chance below a place between cells. */
+  private static double upTo(double[] sums, double place) {
+    if (place <= 0) {
+      return 0;
+    }
+    if (place >= CELLS) {
+      return sums[CELLS];
+    }
+    int whole = (int) place;
+    return sums[whole] + (place - whole) * (sums[whole + 1] - sums[whole]);
+  }
+
+  /** How many cells from the middle the interval reaches. */
+  private static double quantile(double[] density, double confidence) {
+    double total = 0;
+    for (double d : density) {
+      total += d;
+    }
+    double inside = 0;
+    for (int k = 0; k < CELLS / 2; k++) {
+      double more = density[CELLS / 2 + k] + density[CELLS / 2 - 1 - k];
+      if (inside + more >= confidence * total) {
+        return k + (confidence * total - inside) / more;
+      }
+      inside += more;
+    }
+    return CELLS / 2.0;
+  }
+}
