@@ -3,7 +3,7 @@ package org.wiseember.command;
 import java.io.PrintWriter;
 import java.util.Locale;
 import java.util.concurrent.Callable;
-import org.wiseember.bench.procedure.AcDrain;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.SimulatedBench;
@@ -69,7 +69,7 @@ final class SimulateDrain implements Callable<Integer> {
             Heater.of(load, volts),
             1,
             seed);
-    AcDrain drain = new AcDrain(volts);
+    Drain drain = Drain.ac(volts);
     PrintWriter out = spec.commandLine().getOut();
     StringBuilder heading = new StringBuilder("time [s]");
     for (Channel channel : bench.channels()) {
@@ -82,7 +82,7 @@ final class SimulateDrain implements Callable<Integer> {
     }
     out.println(heading);
     while (!drain.phase().over() && !out.checkError()) {
-      bench.load(drain.loadWanted());
+      bench.arrange(drain.wanted());
       Frame frame = bench.advance(every);
       drain.take(frame);
       StringBuilder row = new StringBuilder(String.format(Locale.ROOT, "%.1f", frame.seconds()));

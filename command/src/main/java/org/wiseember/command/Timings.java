@@ -13,7 +13,7 @@ import java.util.Locale;
 import java.util.SplittableRandom;
 import java.util.concurrent.Callable;
 import java.util.concurrent.atomic.AtomicLong;
-import org.wiseember.bench.procedure.AcDrain;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.Watching;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Chemistry;
@@ -200,7 +200,7 @@ final class Timings implements Callable<Integer> {
           .runs()
           .add(
               unit.id(),
-              AcDrain.KIND,
+              Drain.AC,
               "Read in",
               Instant.EPOCH,
               Run.State.DONE,

@@ -23,7 +23,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.trial.DemoWorkbook;
-import org.wiseember.trial.Judgement;
+import org.wiseember.trial.DrainRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
 
@@ -90,8 +90,8 @@ public class BenchworkTest {
         });
   }
 
-  private Judgement.Drain newest(int unit) {
-    List<Judgement.Drain> drains = window.desk().shelf().get(unit).drains();
+  private DrainRun newest(int unit) {
+    List<DrainRun> drains = window.desk().shelf().get(unit).drains();
     return drains.get(drains.size() - 1);
   }
 
@@ -217,7 +217,7 @@ public class BenchworkTest {
     click("read-in");
     window.until(() -> window.desk().stage().get() == StageName.EVIDENCE);
     window.until(() -> window.desk().shelf().get(0).drains().size() == before + 1);
-    Judgement.Drain drain = newest(0);
+    DrainRun drain = newest(0);
     double first =
         window
             .desk()

@@ -26,6 +26,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.trial.DemoWorkbook;
+import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judgement;
 import org.wiseember.trial.TrialPage;
 import org.wiseember.workbook.Run;
@@ -142,8 +143,7 @@ public class WholeJobTest {
     untilShown("The output dropped out");
 
     // The verdict, and the sum behind the figure.
-    window.until(
-        () -> window.desk().chosen().get().drains().stream().anyMatch(Judgement.Drain::complete));
+    window.until(() -> window.desk().chosen().get().drains().stream().anyMatch(DrainRun::complete));
     tabTo("see-verdict");
     robot.push(KeyCode.ENTER);
     window.until(() -> window.desk().stage().get() == StageName.VERDICT);

@@ -33,7 +33,7 @@ public record BenchSetup(Bench bench, RunSettings settings) {
    * @param faults to practise on
    */
   public static BenchSetup simulated(
-      String unitName, Label label, DrainPlan plan, long seed, Set<Fault> faults) {
+      String unitName, Label label, TestPlan plan, long seed, Set<Fault> faults) {
     Bench bench = SimulatedUnits.bench(unitName, label, plan, seed, faults);
     return new BenchSetup(
         bench,
@@ -44,7 +44,8 @@ public record BenchSetup(Bench bench, RunSettings settings) {
             Map.of(),
             RunSettings.Source.SIMULATED,
             seed,
-            faults.stream().map(Fault::name).sorted().toList()));
+            faults.stream().map(Fault::name).sorted().toList(),
+            steps(plan)));
   }
 
   /**
@@ -55,7 +56,7 @@ public record BenchSetup(Bench bench, RunSettings settings) {
    */
   public static BenchSetup instruments(
       List<InstrumentDescription> descriptions,
-      DrainPlan plan,
+      TestPlan plan,
       double startedSeconds,
       double clockFactor) {
     List<InstrumentDescription> line = InstrumentDescription.inLine(descriptions);
@@ -66,7 +67,7 @@ public record BenchSetup(Bench bench, RunSettings settings) {
 
   /** No wire at all: everything is typed. */
   public static BenchSetup byHand(
-      List<InstrumentDescription> descriptions, DrainPlan plan, double startedSeconds) {
+      List<InstrumentDescription> descriptions, TestPlan plan, double startedSeconds) {
     return new BenchSetup(
         new HandBench(
             descriptions.stream().map(InstrumentDescription::instrument).toList(), startedSeconds),
@@ -74,7 +75,7 @@ public record BenchSetup(Bench bench, RunSettings settings) {
   }
 
   private static RunSettings settings(
-      List<InstrumentDescription> descriptions, DrainPlan plan, RunSettings.Source source) {
+      List<InstrumentDescription> descriptions, TestPlan plan, RunSettings.Source source) {
     // What is typed beside instruments that are asked says nothing about their readings.
     List<InstrumentDescription> read =
         descriptions.stream()
@@ -93,7 +94,13 @@ public record BenchSetup(Bench bench, RunSettings settings) {
         corrections,
         source,
         0,
-        List.of());
+        List.of(),
+        steps(plan));
+  }
+
+  /** A drain has one load, which is kept as such. */
+  private static List<Double> steps(TestPlan plan) {
+    return plan.kind().drains() ? List.of() : plan.loads();
   }
 
   static Map<Channel, MeterClass> accuracy(List<Instrument> instruments) {

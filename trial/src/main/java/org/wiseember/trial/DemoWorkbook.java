@@ -15,7 +15,7 @@ import java.util.Set;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.StartingPoints;
-import org.wiseember.bench.procedure.AcDrain;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.notice.Notice;
@@ -174,19 +174,19 @@ public final class DemoWorkbook {
   }
 
   private static void drain(Workbook workbook, Unit unit, int day, long seed) {
-    DrainPlan plan = DrainPlan.of(unit.label()).orElseThrow();
+    TestPlan plan = TestPlan.acDrain(unit.label()).orElseThrow();
     BenchSetup setup = BenchSetup.simulated(unit.name(), unit.label(), plan, seed, Set.of());
-    RecordedRun.drain(workbook, unit, plan, setup, Pace.FULL, evening(day), view -> {})
+    RecordedRun.of(workbook, unit, plan, setup, Pace.FULL, evening(day), view -> {})
         .runner()
         .runToEnd();
   }
 
   /** A drain that was going when the lights went out: its run is never ended. */
   private static void startOnly(Workbook workbook, Unit unit, int day, long seed) {
-    DrainPlan plan = DrainPlan.of(unit.label()).orElseThrow();
+    TestPlan plan = TestPlan.acDrain(unit.label()).orElseThrow();
     BenchSetup setup = BenchSetup.simulated(unit.name(), unit.label(), plan, seed, Set.of());
     Bench bench = setup.bench();
-    AcDrain drain = new AcDrain(plan.volts());
+    Drain drain = Drain.ac(plan.volts());
     RunWriter writer =
         workbook
             .runs()
@@ -199,7 +199,7 @@ public final class DemoWorkbook {
                 bench.channels());
     double now = 0;
     while (now < STARTED_ONLY_SECONDS) {
-      bench.load(drain.loadWanted());
+      bench.arrange(drain.wanted());
       Frame frame = bench.advance(1);
       now = frame.seconds();
       writer.append(now, frame.values());

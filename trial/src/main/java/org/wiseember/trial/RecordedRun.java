@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.function.Consumer;
 import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.bench.instrument.InstrumentDescription;
-import org.wiseember.bench.procedure.AcDrain;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.Watching;
@@ -45,21 +44,20 @@ public final class RecordedRun {
   }
 
   /**
-   * Sets a drain up; nothing moves until the runner is started.
+   * Sets a test up; nothing moves until the runner is started.
    *
    * @param watcher called from the run's thread; must not block
    * @throws WorkbookException when the workbook does not take the run
    */
-  public static RecordedRun drain(
+  public static RecordedRun of(
       Workbook workbook,
       Unit unit,
-      DrainPlan plan,
+      TestPlan plan,
       BenchSetup setup,
       Pace pace,
       Instant startedAt,
       Consumer<RunView> watcher) {
-    return prepare(
-        workbook, unit, new AcDrain(plan.volts()), plan.title(), setup, pace, startedAt, watcher);
+    return prepare(workbook, unit, plan.procedure(), plan.title(), setup, pace, startedAt, watcher);
   }
 
   /** Sets up any procedure. */
@@ -94,10 +92,12 @@ public final class RecordedRun {
       Consumer<RunView> watcher) {
     RunSettings settings = setup.settings();
     List<Watcher> watchers =
-        Watchers.forDrain(
-            settings.accuracy(),
-            unit.label().ratedWattHours().orElse(Double.NaN),
-            settings.volts());
+        procedure.kind().equals(TestKind.AC_DRAIN.key()) || procedure.kind().equals(Watching.KIND)
+            ? Watchers.forDrain(
+                settings.accuracy(),
+                unit.label().ratedWattHours().orElse(Double.NaN),
+                settings.volts())
+            : List.of();
     Runner runner =
         new Runner(
             setup.bench(), procedure, watchers, new IntoWorkbook(writer, setup), pace, watcher);
@@ -121,7 +121,7 @@ public final class RecordedRun {
     if (run.settings().source() == RunSettings.Source.FILE) {
       throw new WorkbookException("A log that was read in has nothing to go on with.");
     }
-    DrainPlan plan = new DrainPlan(run.settings().loadWatts(), run.settings().volts(), "");
+    TestPlan plan = TestPlan.of(run);
     double elapsed = Duration.between(run.startedAt(), now).toMillis() / 1000.0;
     BenchSetup setup =
         switch (run.settings().source()) {
@@ -136,7 +136,8 @@ public final class RecordedRun {
           case BY_HAND, FILE -> BenchSetup.byHand(instruments, plan, elapsed);
         };
     boolean sameChannels = setup.bench().channels().equals(run.channels());
-    Procedure procedure = procedure(run, plan);
+    Procedure procedure =
+        run.kind().equals(Watching.KIND) ? new Watching(Double.MAX_VALUE) : plan.procedure();
     List<Notice> noticed =
         workbook.runs().events(run.id()).stream()
             .map(e -> new Notice(e.seconds(), e.code(), e.words()))
@@ -159,12 +160,6 @@ public final class RecordedRun {
               + " run instead.");
     }
     return resumed;
-  }
-
-  private static Procedure procedure(Run run, DrainPlan plan) {
-    return run.kind().equals(Watching.KIND)
-        ? new Watching(Double.MAX_VALUE)
-        : new AcDrain(plan.volts());
   }
 
   private static List<Frame> frames(Trace trace, List<Channel> channels) {

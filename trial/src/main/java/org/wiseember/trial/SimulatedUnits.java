@@ -1,10 +1,12 @@
 package org.wiseember.trial;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.bench.simulated.Heater;
+import org.wiseember.bench.simulated.LoadBank;
 import org.wiseember.bench.simulated.Practice;
 import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.bench.simulated.SimulatedUnit;
@@ -19,35 +21,53 @@ import org.wiseember.core.label.Subject;
  * differs from its label, as with real units.
  */
 public final class SimulatedUnits {
+  /** Below this load for this long, eco mode puts the output to sleep. */
+  private static final double ECO_WATTS = 8;
+
+  private static final double ECO_SECONDS = 120;
+
   private SimulatedUnits() {}
 
-  /** A fully charged, rested stand-in with a load for the plan. */
+  /** A fully charged, rested stand-in with the loads of the plan. */
   public static SimulatedBench bench(
-      String unitName, Label label, DrainPlan plan, long seed, Set<Fault> faults) {
+      String unitName, Label label, TestPlan plan, long seed, Set<Fault> faults) {
+    double outlet =
+        plan.kind() == TestKind.DC_DRAIN
+            ? label.claim(Subject.OUTPUT_VOLTAGE).map(Claim::figure).orElse(TestPlan.USUAL_VOLTS)
+            : plan.volts();
+    List<Double> watts = plan.kind() == TestKind.DC_DRAIN ? List.of() : plan.loads();
+    LoadBank loads =
+        new LoadBank(watts.stream().map(w -> Practice.load(w, outlet, faults)).toList(), watts);
     return new SimulatedBench(
-        design(unitName, label, plan),
-        Practice.load(plan.watts(), plan.volts(), faults),
+        design(unitName, label, plan.watts(), outlet),
+        loads,
         1,
         seed,
-        faults);
+        faults,
+        plan.kind().clamped());
   }
 
   /** The same stand-in without meters, for the servers. */
   public static SimulatedUnit unit(String unitName, Label label, double roomCelsius) {
-    DrainPlan plan =
-        DrainPlan.of(label).orElse(new DrainPlan(DrainPlan.USUAL_WATTS, DrainPlan.USUAL_VOLTS, ""));
+    TestPlan plan =
+        TestPlan.acDrain(label)
+            .orElse(TestPlan.acDrain(TestPlan.USUAL_WATTS, TestPlan.USUAL_VOLTS, ""));
     return new SimulatedUnit(
-        design(unitName, label, plan), Heater.of(plan.watts(), plan.volts()), 1, roomCelsius);
+        design(unitName, label, plan.watts(), plan.volts()),
+        Heater.of(plan.watts(), plan.volts()),
+        1,
+        roomCelsius);
   }
 
-  private static UnitDesign design(String unitName, Label label, DrainPlan plan) {
-    double rated = label.ratedWatts().orElse(plan.watts() * 2);
+  private static UnitDesign design(String unitName, Label label, double watts, double outletVolts) {
+    double rated = label.ratedWatts().orElse(Math.max(2 * watts, TestPlan.USUAL_WATTS));
     double wattHours = label.ratedWattHours().orElse(500.0);
     // 93 to 105 % of the printed capacity in the cells; the outlet sees less.
     double share = 0.93 + 0.12 * Math.floorMod(spread(unitName), 1000) / 1000.0;
-    return UnitDesign.typical(
-            chemistry(label), wattHours, Math.max(rated, plan.watts()), plan.volts(), share)
-        .with(shape(label));
+    UnitDesign design =
+        UnitDesign.typical(chemistry(label), wattHours, Math.max(rated, watts), outletVolts, share)
+            .with(shape(label));
+    return design.with(design.inverter().withEco(ECO_WATTS, ECO_SECONDS));
   }
 
   private static int spread(String name) {

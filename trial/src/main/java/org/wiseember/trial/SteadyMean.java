@@ -24,8 +24,8 @@ record SteadyMean(
   private static final double EDGE_SECONDS = 60;
 
   /** Empty when the drain is too short, or nobody said how good the meter of the channel is. */
-  static Optional<SteadyMean> of(Judgement.Drain drained, Channel channel) {
-    Series series = drained.trace().series(channel);
+  static Optional<SteadyMean> of(DrainRun drained, Channel channel) {
+    Series series = drained.treatment().of(drained.trace()).series(channel);
     CapacityFinding drain = drained.finding();
     Optional<MeterClass> stated = drained.run().settings().meterClass(channel);
     double sum = 0;

@@ -47,8 +47,7 @@ public final class TrialPage {
       }
     }
     Optional<Judged> main = mainLine(judgement);
-    Optional<Judgement.Drain> drain =
-        main.flatMap(Judged::runId).flatMap(id -> drain(judgement, id));
+    Optional<DrainRun> drain = main.flatMap(Judged::runId).flatMap(id -> drain(judgement, id));
     Optional<Because> because = main.flatMap(Judged::because);
     return new UnitPage(
         judgement.unit().name(),
@@ -75,7 +74,7 @@ public final class TrialPage {
   }
 
   /** The drain with this run. */
-  public static Optional<Judgement.Drain> drain(Judgement judgement, long runId) {
+  public static Optional<DrainRun> drain(Judgement judgement, long runId) {
     return judgement.drains().stream().filter(d -> d.run().id() == runId).findFirst();
   }
 

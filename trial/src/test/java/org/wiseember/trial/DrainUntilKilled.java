@@ -16,8 +16,8 @@ public final class DrainUntilKilled {
     Unit unit = workbook.units().add("Quernfold Q1100");
     workbook.units().label(unit.id(), "9000 Wh LFP\nAC 230 V, 500 W", java.util.List.of());
     Unit labelled = workbook.units().all().get(0);
-    DrainPlan plan = DrainPlan.of(labelled.label()).orElseThrow();
-    RecordedRun.drain(
+    TestPlan plan = TestPlan.acDrain(labelled.label()).orElseThrow();
+    RecordedRun.of(
             workbook,
             labelled,
             plan,

@@ -80,7 +80,8 @@ public class JudgementTest {
     assertEquals(line.verdict().orElseThrow().standing(), Standing.SHORT);
     assertTrue(line.because().orElseThrow().workedOut().size() >= 3);
     assertTrue(line.runId().isPresent());
-    assertTrue(line.because().orElseThrow().watchOut().size() == 1, line.because().toString());
+    assertEquals(
+        line.because().orElseThrow().watchOut().size(), 2, "what it mixes, and the reserve shown");
   }
 
   @Test
@@ -100,11 +101,12 @@ public class JudgementTest {
 
   @Test
   public void theLoadFollowsTheLabel() {
-    assertEquals(DrainPlan.of(Label.read("1075 Wh\n1200 W")).orElseThrow().watts(), 600.0);
+    assertEquals(TestPlan.acDrain(Label.read("1075 Wh\n1200 W")).orElseThrow().watts(), 600.0);
     assertEquals(
-        DrainPlan.of(Label.read("Capacity 1075 Wh at 300 W\n1200 W")).orElseThrow().watts(), 300.0);
-    assertEquals(DrainPlan.of(Label.read("1075 Wh")).orElseThrow().watts(), 200.0);
-    assertTrue(DrainPlan.of(Label.read("1200 W")).isEmpty());
+        TestPlan.acDrain(Label.read("Capacity 1075 Wh at 300 W\n1200 W")).orElseThrow().watts(),
+        300.0);
+    assertEquals(TestPlan.acDrain(Label.read("1075 Wh")).orElseThrow().watts(), 200.0);
+    assertTrue(TestPlan.acDrain(Label.read("1200 W")).isEmpty());
   }
 
   /** What the figures say of simulated units covers what they truly delivered. */
@@ -120,14 +122,14 @@ public class JudgementTest {
                   + " Wh LFP\nAC 230 V "
                   + Math.round(300 + 300 * random.nextDouble())
                   + " W");
-      DrainPlan plan = DrainPlan.of(label).orElseThrow();
+      TestPlan plan = TestPlan.acDrain(label).orElseThrow();
       SimulatedBench bench =
           SimulatedUnits.bench("unit " + k, label, plan, random.nextLong(), java.util.Set.of());
       java.util.ArrayList<Double> t = new java.util.ArrayList<>();
       java.util.ArrayList<Double> w = new java.util.ArrayList<>();
-      var drain = new org.wiseember.bench.procedure.AcDrain(plan.volts());
+      var drain = plan.procedure();
       while (!drain.phase().over()) {
-        bench.load(drain.loadWanted());
+        bench.arrange(drain.wanted());
         Frame frame = bench.advance(1);
         drain.take(frame);
         t.add(frame.seconds());
@@ -156,9 +158,9 @@ public class JudgementTest {
       Unit added = workbook.units().add("Haddlewick H500");
       workbook.units().label(added.id(), "300 Wh NMC\nAC 120 V 60 Hz 400 W", List.of());
       Unit unit = workbook.units().all().get(0);
-      DrainPlan plan = DrainPlan.of(unit.label()).orElseThrow();
+      TestPlan plan = TestPlan.acDrain(unit.label()).orElseThrow();
       RecordedRun drain =
-          RecordedRun.drain(
+          RecordedRun.of(
               workbook,
               unit,
               plan,
@@ -178,13 +180,13 @@ public class JudgementTest {
   /** A drain must start full: common practice, no published source. */
   @Test
   public void aDrainThatDidNotStartFullJudgesNothing() {
-    Judgement.Drain full = judge(0).drains().get(0);
+    DrainRun full = judge(0).drains().get(0);
     assertTrue(full.complete());
     for (double shown : new double[] {93, 99, 100}) {
       Trace trace =
           full.trace()
               .mapped(java.util.Map.of(Channel.DISPLAY_CHARGE, charge -> Math.min(charge, shown)));
-      Judgement.Drain drain = new Judgement.Drain(full.run(), trace, full.finding());
+      DrainRun drain = new DrainRun(full.run(), trace, full.treatment(), full.finding());
       assertEquals(drain.complete(), shown >= 99, "display at " + shown);
     }
   }

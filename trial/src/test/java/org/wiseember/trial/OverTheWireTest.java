@@ -62,10 +62,10 @@ public class OverTheWireTest {
       Unit added = workbook.units().add("Brackley Stall 25");
       workbook.units().label(added.id(), "25 Wh LFP\n230 V, 400 W", List.of());
       Unit labelled = workbook.units().byId(added.id()).orElseThrow();
-      DrainPlan plan = new DrainPlan(250, 230, "");
+      TestPlan plan = TestPlan.acDrain(250, 230, "");
       BenchSetup setup = BenchSetup.instruments(List.of(meter(port)), plan, 0, SPEED);
       RecordedRun run =
-          RecordedRun.drain(
+          RecordedRun.of(
               workbook,
               labelled,
               plan,
@@ -147,7 +147,7 @@ public class OverTheWireTest {
   @Test
   public void theClassIsThatOfTheMeterThatWasRead() {
     List<InstrumentDescription> all = List.of(StartingPoints.all().get(0), meter(1));
-    DrainPlan plan = new DrainPlan(250, 230, "");
+    TestPlan plan = TestPlan.acDrain(250, 230, "");
     BenchSetup asked = BenchSetup.instruments(all, plan, 0, 1);
     assertEquals(
         asked.settings().meterClass(Channel.AC_POWER).orElseThrow().percentOfReading(), 0.5);

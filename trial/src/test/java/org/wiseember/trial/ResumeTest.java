@@ -54,9 +54,9 @@ public class ResumeTest {
           "said once, before it was cut short");
 
       // The same drain in one piece, from the same seed.
-      DrainPlan plan = DrainPlan.of(unit.label()).orElseThrow();
+      TestPlan plan = TestPlan.acDrain(unit.label()).orElseThrow();
       RecordedRun whole =
-          RecordedRun.drain(
+          RecordedRun.of(
               workbook,
               unit,
               plan,

@@ -24,6 +24,7 @@ import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
 import org.wiseember.workbook.log.LogCsv;
 import org.wiseember.workbook.log.LogUnreadable;
 
@@ -61,7 +62,8 @@ public final class RunPackage {
       RunSettings settings,
       Trace trace,
       List<Event> events,
-      List<KeptReading> typed) {}
+      List<KeptReading> typed,
+      Treatment treatment) {}
 
   /**
    * Packs a run.
@@ -107,6 +109,10 @@ public final class RunPackage {
     root.put("state", run.state().name().toLowerCase(Locale.ROOT));
     root.put("ending", run.ending());
     root.set("settings", JSON.readTree(run.settings().json()));
+    Treatment treatment = workbook.treatments().of(run.id());
+    if (!treatment.equals(Treatment.NONE)) {
+      root.set("treatment", TreatmentJson.node(treatment));
+    }
     ArrayNode channels = root.putArray("channels");
     run.channels().forEach(c -> channels.add(c.key()));
     ArrayNode events = root.putArray("events");
@@ -280,6 +286,7 @@ public final class RunPackage {
         RunSettings.read(root.path("settings").toString()),
         trace,
         events,
-        typed);
+        typed,
+        TreatmentJson.read(root.path("treatment")));
   }
 }

@@ -26,6 +26,7 @@ import org.wiseember.core.uncertainty.MeterClass;
  * @param source where the readings come from
  * @param seed of a simulated bench, to take a run up again; 0 for others
  * @param faults of a simulated bench, to practise on
+ * @param loads watts of the steps of a ladder; empty for other tests
  */
 public record RunSettings(
     double loadWatts,
@@ -34,13 +35,15 @@ public record RunSettings(
     Map<Channel, Correction> corrections,
     Source source,
     long seed,
-    List<String> faults) {
+    List<String> faults,
+    List<Double> loads) {
   private static final ObjectMapper JSON = new ObjectMapper();
 
   public RunSettings {
     accuracy = Map.copyOf(accuracy);
     corrections = Map.copyOf(corrections);
     faults = List.copyOf(faults);
+    loads = List.copyOf(loads);
   }
 
   /** Where readings come from. */
@@ -57,7 +60,7 @@ public record RunSettings(
 
   /** For a run of which nothing but its meters is known. */
   public static RunSettings of(Source source, Map<Channel, MeterClass> accuracy) {
-    return new RunSettings(0, 0, accuracy, Map.of(), source, 0, List.of());
+    return new RunSettings(0, 0, accuracy, Map.of(), source, 0, List.of(), List.of());
   }
 
   public boolean simulated() {
@@ -80,6 +83,9 @@ public record RunSettings(
     }
     if (!faults.isEmpty()) {
       faults.forEach(node.putArray("faults")::add);
+    }
+    if (!loads.isEmpty()) {
+      loads.forEach(node.putArray("loads")::add);
     }
     ObjectNode meters = node.putObject("accuracy");
     for (Channel channel : Channel.values()) {
@@ -132,6 +138,8 @@ public record RunSettings(
       }
       List<String> faults = new ArrayList<>();
       node.path("faults").forEach(f -> faults.add(f.asText()));
+      List<Double> loads = new ArrayList<>();
+      node.path("loads").forEach(w -> loads.add(w.asDouble()));
       return new RunSettings(
           node.path("loadWatts").asDouble(),
           node.path("volts").asDouble(),
@@ -139,7 +147,8 @@ public record RunSettings(
           corrections,
           source(node),
           node.path("seed").asLong(),
-          faults);
+          faults,
+          loads);
     } catch (JsonProcessingException | IllegalArgumentException e) {
       throw new WorkbookException("The settings of a run in the workbook cannot be read.", e);
     }

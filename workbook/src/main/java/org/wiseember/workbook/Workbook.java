@@ -29,7 +29,7 @@ public final class Workbook implements AutoCloseable {
   static final int APPLICATION_ID = 0x57456D62;
 
   /** The newest layout this program writes. */
-  static final int VERSION = 2;
+  static final int VERSION = 3;
 
   private final Path file;
   private final Connection connection;
@@ -274,6 +274,10 @@ public final class Workbook implements AutoCloseable {
     return new TypedReadings(this);
   }
 
+  public Treatments treatments() {
+    return new Treatments(this);
+  }
+
   public Photos photos() {
     return new Photos(this);
   }
@@ -301,17 +305,38 @@ public final class Workbook implements AutoCloseable {
 
   /** The workbook's title, shown over the shelf; empty until one is given. */
   public String title() {
-    return query("SELECT value FROM about WHERE key = 'title'", s -> {}, r -> r.getString(1))
+    return about("title");
+  }
+
+  public void title(String title) {
+    about("title", title);
+  }
+
+  /** Watts of the loads the tester has, as typed; empty until they were named. */
+  public String loadsOnHand() {
+    return about("loads_on_hand");
+  }
+
+  public void loadsOnHand(String watts) {
+    about("loads_on_hand", watts);
+  }
+
+  private String about(String key) {
+    return query(
+            "SELECT value FROM about WHERE key = ?", s -> s.setString(1, key), r -> r.getString(1))
         .stream()
         .findFirst()
         .orElse("");
   }
 
-  public void title(String title) {
+  private void about(String key, String value) {
     update(
-        "INSERT INTO about (key, value) VALUES ('title', ?) "
+        "INSERT INTO about (key, value) VALUES (?, ?) "
             + "ON CONFLICT (key) DO UPDATE SET value = excluded.value",
-        s -> s.setString(1, title));
+        s -> {
+          s.setString(1, key);
+          s.setString(2, value);
+        });
   }
 
   Clock clock() {

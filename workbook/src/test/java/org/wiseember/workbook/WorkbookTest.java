@@ -50,7 +50,8 @@ public class WorkbookTest {
               Correction.ofOnePoint(590, 600, MeterClass.ofReading(0.1, 1, 0.01))),
           RunSettings.Source.SIMULATED,
           77,
-          List.of("LOOSE_LEAD"));
+          List.of("LOOSE_LEAD"),
+          List.of(60.0, 120.0));
   private static final List<Channel> CHANNELS = List.of(Channel.AC_POWER, Channel.CASE_TEMPERATURE);
 
   private Path folder;

@@ -10,6 +10,7 @@ import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
@@ -91,7 +92,8 @@ public final class ConnectedBench implements Bench, AutoCloseable {
   }
 
   @Override
-  public void load(boolean on) {
+  public void arrange(Wanted wanted) {
+    boolean on = wanted.loaded();
     if (loadIsOn == null || loadIsOn != on) {
       loadIsOn = on;
       for (Poller poller : pollers) {

@@ -5,6 +5,7 @@ import java.util.concurrent.locks.LockSupport;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.Instrument;
+import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
@@ -50,8 +51,8 @@ public final class HandBench implements Bench {
   }
 
   @Override
-  public void load(boolean on) {
-    // A person switches it.
+  public void arrange(Wanted wanted) {
+    // A person does it.
   }
 
   @Override

@@ -28,13 +28,13 @@ public interface Bench {
     return "";
   }
 
-  /** Whether the load obeys {@link #load}; where not, a person switches it. */
+  /** Whether the load obeys {@link #arrange}; where not, a person switches it. */
   default boolean loadObeys() {
     return true;
   }
 
-  /** Switches the load on or off. */
-  void load(boolean on);
+  /** Puts loads and outputs as they are wanted, as far as they obey. */
+  void arrange(Wanted wanted);
 
   /**
    * Lets the bench clock run and reads everything at its end.

@@ -4,7 +4,7 @@ package org.wiseember.bench.procedure;
 public enum Phase {
   BASELINE("Reading without load"),
   SETTLING("Settling"),
-  MEASURING("Draining"),
+  MEASURING("Measuring"),
   WINDING_DOWN("Shut off, reading on"),
   DONE("Ended by itself"),
   STOPPED("Stopped by hand");

@@ -2,6 +2,7 @@ package org.wiseember.bench.procedure;
 
 import java.util.List;
 import java.util.Optional;
+import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Frame;
 
@@ -12,8 +13,19 @@ public interface Procedure {
 
   Phase phase();
 
-  /** Whether the load should be on until the next frame. */
-  boolean loadWanted();
+  /** What should hang on the unit until the next frame. */
+  Wanted wanted();
+
+  /**
+   * What a person has to do before it goes on, where the loads do not obey; empty for nothing. On a
+   * bench that obeys it is done already.
+   */
+  default Optional<String> asks() {
+    return Optional.empty();
+  }
+
+  /** What it asked for is done. */
+  default void confirm() {}
 
   /**
    * Takes one frame and moves on.

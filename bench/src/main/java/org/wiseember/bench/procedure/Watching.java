@@ -1,6 +1,7 @@
 package org.wiseember.bench.procedure;
 
 import java.util.List;
+import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Frame;
@@ -34,8 +35,8 @@ public final class Watching extends Course {
   }
 
   @Override
-  public boolean loadWanted() {
-    return !phase.over();
+  public Wanted wanted() {
+    return phase.over() ? Wanted.NO_LOAD : Wanted.WHOLE_LOAD;
   }
 
   @Override

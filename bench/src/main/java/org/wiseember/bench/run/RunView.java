@@ -19,6 +19,7 @@ import org.wiseember.core.trace.Frame;
  * @param notices all so far
  * @param health how each instrument does, in the bench's order
  * @param unitShows what the unit shows beside its figures, such as an error code
+ * @param asks what a person has to do before the run goes on; empty for nothing
  * @param unsaved why the newest frames are not on disk yet; empty when they are
  */
 public record RunView(
@@ -33,4 +34,5 @@ public record RunView(
     List<Notice> notices,
     List<Health> health,
     String unitShows,
+    String asks,
     String unsaved) {}

@@ -11,6 +11,7 @@ import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.Health;
+import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.notice.Watcher;
@@ -43,6 +44,7 @@ public final class Runner {
   private volatile Pace pace;
   private volatile boolean stopWanted;
   private volatile String finishWanted;
+  private volatile boolean confirmed;
   private List<Health> health;
   private Frame last;
   private double delivered;
@@ -108,7 +110,7 @@ public final class Runner {
     boolean same = true;
     for (Frame frame : frames) {
       if (bench.simulated()) {
-        bench.load(procedure.loadWanted());
+        arrange();
         same &= Arrays.equals(bench.advance(FRAME_SECONDS).values(), frame.values());
       }
       procedure.take(frame);
@@ -148,6 +150,11 @@ public final class Runner {
     finishWanted = why;
   }
 
+  /** Says that what the procedure asked a person for is done. */
+  public void confirm() {
+    confirmed = true;
+  }
+
   public boolean isOver() {
     return over.getCount() == 0;
   }
@@ -161,9 +168,17 @@ public final class Runner {
     try {
       loop();
     } finally {
-      bench.load(false);
+      bench.arrange(Wanted.NO_LOAD);
       over.countDown();
     }
+  }
+
+  private void arrange() {
+    if (confirmed || (bench.simulated() && procedure.asks().isPresent())) {
+      confirmed = false;
+      procedure.confirm();
+    }
+    bench.arrange(procedure.wanted());
   }
 
   private void loop() {
@@ -191,7 +206,7 @@ public final class Runner {
       } else {
         due = System.nanoTime();
       }
-      bench.load(procedure.loadWanted());
+      arrange();
       take(bench.advance(FRAME_SECONDS));
       unflushed++;
       long clock = System.nanoTime();
@@ -319,6 +334,7 @@ public final class Runner {
         List.copyOf(notices),
         health,
         bench.unitShows(),
+        procedure.asks().orElse(""),
         unsaved);
   }
 }

@@ -32,6 +32,7 @@ final class Inverter {
   private int fans;
   private int fansBefore;
   private double lastWatts;
+  private boolean eco = true;
 
   Inverter(InverterDesign design) {
     this.design = design;
@@ -59,6 +60,17 @@ final class Inverter {
     state = wanted ? State.ON : State.OFF;
     limiting = 0;
     idleFor = 0;
+  }
+
+  /** Switches the eco mode, where it has one; off also wakes it. */
+  void eco(boolean wanted) {
+    if (eco != wanted) {
+      eco = wanted;
+      idleFor = 0;
+      if (!wanted && state == State.ASLEEP) {
+        state = State.ON;
+      }
+    }
   }
 
   void cutOff() {
@@ -115,7 +127,7 @@ final class Inverter {
       if (image >= overload.pickUp() * overload.pickUp() || limiting > overload.peakSeconds()) {
         state = State.TRIPPED;
         runOn = RUN_ON_SECONDS;
-      } else if (design.ecoWatts() > 0 && idleFor >= design.ecoSeconds()) {
+      } else if (eco && design.ecoWatts() > 0 && idleFor >= design.ecoSeconds()) {
         state = State.ASLEEP;
       }
     } else {
@@ -142,6 +154,6 @@ final class Inverter {
 
   /** DC watts it takes now for this AC power, fans included. */
   double dcWatts(double watts) {
-    return (on() ? design.dcWatts(watts) : 0) + fans * design.fanWatts();
+    return (on() ? design.dcWatts(watts) : design.standbyWatts()) + fans * design.fanWatts();
   }
 }

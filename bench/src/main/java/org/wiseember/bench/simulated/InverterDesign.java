@@ -15,6 +15,7 @@ package org.wiseember.bench.simulated;
  * @param fanWatts draw of one fan step, W
  * @param ecoWatts below this load eco mode puts the output to sleep, W; 0 for no eco mode
  * @param ecoSeconds for how long the load must be below it
+ * @param standbyWatts draw of the electronics with all outputs off, W
  */
 public record InverterDesign(
     double ratedWatts,
@@ -28,7 +29,8 @@ public record InverterDesign(
     OverloadDesign overload,
     double fanWatts,
     double ecoWatts,
-    double ecoSeconds) {
+    double ecoSeconds,
+    double standbyWatts) {
   public InverterDesign {
     if (!(ratedWatts > 0)
         || !(acVolts > 0)
@@ -39,7 +41,8 @@ public record InverterDesign(
         || !(squareLoss >= 0)
         || !(fanWatts >= 0)
         || !(ecoWatts >= 0)
-        || !(ecoSeconds >= 0)) {
+        || !(ecoSeconds >= 0)
+        || !(standbyWatts >= 0)) {
       throw new IllegalArgumentException("a simulated inverter needs sensible figures");
     }
   }
@@ -47,5 +50,23 @@ public record InverterDesign(
   /** DC watts drawn for these AC watts, inverter losses in it, fans not. */
   public double dcWatts(double acWatts) {
     return acWatts + idleWatts + linearLoss * acWatts + squareLoss * acWatts * acWatts;
+  }
+
+  /** The same inverter with an eco mode. */
+  public InverterDesign withEco(double watts, double seconds) {
+    return new InverterDesign(
+        ratedWatts,
+        acVolts,
+        hertz,
+        droop,
+        idleWatts,
+        linearLoss,
+        squareLoss,
+        shape,
+        overload,
+        fanWatts,
+        watts,
+        seconds,
+        standbyWatts);
   }
 }

@@ -1,11 +1,16 @@
 package org.wiseember.bench.simulated;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.stream.DoubleStream;
+import java.util.stream.Stream;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.Instrument;
+import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.uncertainty.MeterClass;
@@ -42,6 +47,9 @@ public final class SimulatedBench implements Bench {
   private static final double FREEZE_SPAN = 0.3;
 
   private final SimulatedUnit unit;
+  private final LoadBank loads;
+  private final Optional<DcMeters> dcMeters;
+  private final List<Channel> channels;
   private final Set<Fault> faults;
   private final SplittableRandom noise;
   private final SplittableRandom mischief;
@@ -50,6 +58,8 @@ public final class SimulatedBench implements Bench {
   private final SimulatedMeter caseProbe;
   private final SimulatedMeter roomProbe;
   private final double freezesAt;
+  private boolean acWanted = true;
+  private boolean portWanted;
   private boolean frozen;
   private double shownCharge;
   private double shownWatts;
@@ -73,7 +83,23 @@ public final class SimulatedBench implements Bench {
    */
   public SimulatedBench(
       UnitDesign design, Load load, double stateOfCharge, long seed, Set<Fault> faults) {
-    this.unit = new SimulatedUnit(design, load, stateOfCharge, ROOM_CELSIUS);
+    this(design, LoadBank.of(load), stateOfCharge, seed, faults, Clamped.NOWHERE);
+  }
+
+  /**
+   * Sets up a bench with several loads on hand, and meters on the DC side.
+   *
+   * @param clamped where DC volts and amps are measured
+   */
+  public SimulatedBench(
+      UnitDesign design,
+      LoadBank loads,
+      double stateOfCharge,
+      long seed,
+      Set<Fault> faults,
+      Clamped clamped) {
+    this.unit = new SimulatedUnit(design, loads, stateOfCharge, ROOM_CELSIUS);
+    this.loads = loads;
     this.faults = Set.copyOf(faults);
     SplittableRandom random = new SplittableRandom(seed);
     this.meterA =
@@ -84,6 +110,15 @@ public final class SimulatedBench implements Bench {
     this.roomProbe = new SimulatedMeter(AcMeter.PROBE, random);
     this.noise = random.split();
     this.mischief = random.split();
+    this.dcMeters =
+        clamped == Clamped.NOWHERE
+            ? Optional.empty()
+            : Optional.of(new DcMeters(clamped == Clamped.PORT, random.split()));
+    this.channels =
+        dcMeters.isEmpty()
+            ? CHANNELS
+            : Stream.concat(CHANNELS.stream(), Stream.of(Channel.DC_VOLTAGE, Channel.DC_CURRENT))
+                .toList();
     this.freezesAt = stateOfCharge - FREEZE_FROM - FREEZE_SPAN * mischief.nextDouble();
   }
 
@@ -96,6 +131,10 @@ public final class SimulatedBench implements Bench {
 
   @Override
   public List<Instrument> instruments() {
+    return Stream.concat(onOutlet().stream(), dcMeters.stream().map(DcMeters::instrument)).toList();
+  }
+
+  private static List<Instrument> onOutlet() {
     return List.of(
         new Instrument(
             "AC meter A",
@@ -132,7 +171,7 @@ public final class SimulatedBench implements Bench {
 
   @Override
   public List<Channel> channels() {
-    return CHANNELS;
+    return channels;
   }
 
   @Override
@@ -141,8 +180,24 @@ public final class SimulatedBench implements Bench {
   }
 
   @Override
-  public void load(boolean on) {
-    unit.load(on);
+  public void arrange(Wanted wanted) {
+    loads.plug(wanted.acWatts());
+    unit.load(wanted.loaded());
+    unit.eco(wanted.eco());
+    if (wanted.acOutput() != acWanted) {
+      acWanted = wanted.acOutput();
+      unit.output(acWanted);
+    }
+    if (wanted.dcPort() != portWanted) {
+      portWanted = wanted.dcPort();
+      unit.port(portWanted);
+    }
+    ElectronicLoad dcLoad = unit.dcLoad();
+    if (wanted.dcWatts() != dcLoad.setting() || dcLoad.mode() != ElectronicLoad.Mode.POWER) {
+      dcLoad.mode(ElectronicLoad.Mode.POWER);
+      dcLoad.setting(wanted.dcWatts());
+      dcLoad.on(wanted.dcWatts() > 0);
+    }
   }
 
   @Override
@@ -175,23 +230,33 @@ public final class SimulatedBench implements Bench {
     meterA.see(volts * voltJitter, seen, jitter, unit.design().inverter().shape(), passed);
     meterB.see(volts * voltJitter, seen, jitter, unit.design().inverter().shape(), passed);
     display();
+    double[] values = {
+      meterA.watts(),
+      meterA.volts(),
+      meterA.amps(),
+      meterA.total(),
+      meterA.hertz(hertz),
+      meterB.watts(),
+      meterB.volts(),
+      meterB.total(),
+      caseProbe.read(unit.caseCelsius()),
+      roomProbe.read(unit.roomCelsius()),
+      shownCharge,
+      shownWatts
+    };
     return new Frame(
         unit.seconds(),
-        CHANNELS,
-        new double[] {
-          meterA.watts(),
-          meterA.volts(),
-          meterA.amps(),
-          meterA.total(),
-          meterA.hertz(hertz),
-          meterB.watts(),
-          meterB.volts(),
-          meterB.total(),
-          caseProbe.read(unit.caseCelsius()),
-          roomProbe.read(unit.roomCelsius()),
-          shownCharge,
-          shownWatts
-        });
+        channels,
+        dcMeters
+            .map(
+                dc ->
+                    DoubleStream.concat(
+                            Arrays.stream(values),
+                            DoubleStream.of(
+                                dc.volts(unit, voltJitter),
+                                dc.amps(unit, 1 + 0.0008 * (noise.nextDouble() - 0.5))))
+                        .toArray())
+            .orElse(values));
   }
 
   /** A poor contact: now and then a few percent of the volts are lost for a moment. */

@@ -45,6 +45,7 @@ public final class SimulatedUnit {
   private double portLoss;
   private double delivered;
   private double deliveredDc;
+  private double deliveredAtPort;
 
   /**
    * @param load plugged in, switched off
@@ -100,6 +101,11 @@ public final class SimulatedUnit {
     if (on) {
       management = Management.FINE;
     }
+  }
+
+  /** Switches the eco mode, where the unit has one. */
+  public void eco(boolean on) {
+    inverter.eco(on);
   }
 
   /** Switches the 12 V port. */
@@ -174,6 +180,7 @@ public final class SimulatedUnit {
     taken += (chargeTaken + throughWatts) * hours;
     delivered += draw.watts() * hours;
     deliveredDc += loadVolts * portAmps * hours;
+    deliveredAtPort += portVolts * portAmps * hours;
     double portHeat = portWatts - loadVolts * portAmps;
     portLoss += portHeat * hours;
     chargerLoss += (chargeTaken - charge) * hours;
@@ -268,6 +275,11 @@ public final class SimulatedUnit {
         portLoss,
         delivered,
         deliveredDc);
+  }
+
+  /** Energy out of the DC port at its own terminals, leads not counted, Wh. */
+  public double deliveredAtPort() {
+    return deliveredAtPort;
   }
 
   public double seconds() {

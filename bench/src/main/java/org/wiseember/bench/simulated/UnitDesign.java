@@ -54,7 +54,8 @@ public record UnitDesign(
             OverloadDesign.usual(),
             1.5,
             0,
-            0),
+            0,
+            0.8),
         new ChargerDesign(
             wallWatts, 0.93, 11, 60, 12, Math.min(400, wallWatts), wallWatts, 0.88, 40, 0),
         PortDesign.usual(),
@@ -93,6 +94,7 @@ public record UnitDesign(
             i.overload(),
             i.fanWatts(),
             i.ecoWatts(),
-            i.ecoSeconds()));
+            i.ecoSeconds(),
+            i.standbyWatts()));
   }
 }

@@ -20,6 +20,7 @@ import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.Register;
+import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.bench.instrument.Way;
 import org.wiseember.bench.standin.StandInFixture;
 import org.wiseember.core.trace.Channel;
@@ -67,7 +68,7 @@ public class ConnectedBenchTest {
       assertEquals(idle.value(Channel.AC_VOLTAGE), 230, 2);
       assertEquals(idle.value(Channel.AC_POWER), 0.0);
       assertTrue(bench.loadObeys());
-      bench.load(true);
+      bench.arrange(Wanted.WHOLE_LOAD);
       Frame loaded = bench.advance(1);
       for (int i = 0; i < 50 && !(loaded.value(Channel.AC_POWER) > 0); i++) {
         fixture.pass(1);

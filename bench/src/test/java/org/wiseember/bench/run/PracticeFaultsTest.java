@@ -12,7 +12,7 @@ import java.util.TreeMap;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.bench.instrument.Instrument;
-import org.wiseember.bench.procedure.AcDrain;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Fault;
@@ -75,7 +75,7 @@ public class PracticeFaultsTest {
     Map<String, Integer> codes = new TreeMap<>();
     new Runner(
             bench,
-            new AcDrain(volts),
+            Drain.ac(volts),
             Watchers.forDrain(accuracy, rated, volts),
             new Nowhere(),
             Pace.FULL,

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import org.testng.annotations.Test;
-import org.wiseember.bench.procedure.AcDrain;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Heater;
@@ -57,7 +57,7 @@ public class RunnerTest {
     Memory memory = new Memory();
     List<RunView> views = new ArrayList<>();
     SimulatedBench bench = bench();
-    new Runner(bench, new AcDrain(230), List.of(), memory, Pace.FULL, views::add).runToEnd();
+    new Runner(bench, Drain.ac(230), List.of(), memory, Pace.FULL, views::add).runToEnd();
     assertEquals(memory.ended, Phase.DONE);
     for (int i = 1; i < memory.frames.size(); i++) {
       assertEquals(memory.frames.get(i).seconds() - memory.frames.get(i - 1).seconds(), 1.0, 1e-6);
@@ -76,12 +76,7 @@ public class RunnerTest {
     CountDownLatch seen = new CountDownLatch(1);
     Runner runner =
         new Runner(
-            bench(),
-            new AcDrain(230),
-            List.of(),
-            memory,
-            Pace.SIX_HUNDRED,
-            view -> seen.countDown());
+            bench(), Drain.ac(230), List.of(), memory, Pace.SIX_HUNDRED, view -> seen.countDown());
     runner.mark("before");
     runner.start();
     assertTrue(seen.await(10, TimeUnit.SECONDS));

@@ -278,21 +278,7 @@ public class SimulatedUnitTest {
 
   @Test
   public void ecoModePutsASmallLoadToSleep() {
-    InverterDesign i = PLAIN.inverter();
-    InverterDesign eco =
-        new InverterDesign(
-            i.ratedWatts(),
-            i.acVolts(),
-            i.hertz(),
-            i.droop(),
-            i.idleWatts(),
-            i.linearLoss(),
-            i.squareLoss(),
-            i.shape(),
-            i.overload(),
-            i.fanWatts(),
-            15,
-            600);
+    InverterDesign eco = PLAIN.inverter().withEco(15, 600);
     SimulatedUnit unit = new SimulatedUnit(PLAIN.with(eco), Heater.of(8, 230), 1, 22);
     unit.load(true);
     unit.advance(590);

@@ -43,14 +43,15 @@ record PowerReading(Series series, Kind kind, List<Warning> warnings) {
     boolean dc =
         trace.has(Channel.DC_POWER)
             || (trace.has(Channel.DC_VOLTAGE) && trace.has(Channel.DC_CURRENT));
-    if (trace.series(Channel.AC_POWER).size() > 1) {
+    boolean acLoaded = !dc || loaded(trace.series(Channel.AC_POWER));
+    if (trace.series(Channel.AC_POWER).size() > 1 && acLoaded) {
       if (dc) {
         warnings.add(bothSides());
       }
       return Optional.of(new PowerReading(trace.series(Channel.AC_POWER), Kind.AC_WATTS, warnings));
     }
     Series acProduct = trace.product(Channel.AC_VOLTAGE, Channel.AC_CURRENT);
-    if (acProduct.size() > 1) {
+    if (acProduct.size() > 1 && (!dc || loaded(acProduct))) {
       warnings.add(
           new Warning(
               "va_not_watts",
@@ -69,6 +70,16 @@ record PowerReading(Series series, Kind kind, List<Warning> warnings) {
       return Optional.of(new PowerReading(dcProduct, Kind.DC_PRODUCT, warnings));
     }
     return Optional.empty();
+  }
+
+  /** A meter on an idle outlet says nothing of a drain on the DC side. */
+  private static boolean loaded(Series watts) {
+    for (int i = 0; i < watts.size(); i++) {
+      if (watts.value(i) > LoadPhases.LEAST_LEVEL) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static Warning bothSides() {

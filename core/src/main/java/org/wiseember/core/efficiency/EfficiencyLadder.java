@@ -75,7 +75,7 @@ public final class EfficiencyLadder {
               "The meters' accuracy was not given; watts and amps ± 2 % and DC volts ± 0.5 % of"
                   + " reading are assumed."));
     }
-    StepFinder finder = new StepFinder(readings);
+    StepFinder finder = new StepFinder(readings, meters);
     List<LoadStep> steps = finder.find();
     warnings.addAll(finder.warnings());
     noteRounding(readings, steps);

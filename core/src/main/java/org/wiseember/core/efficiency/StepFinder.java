@@ -37,10 +37,21 @@ final class StepFinder {
   private static final double LEAST_SECONDS = 5;
 
   private final LadderReadings readings;
+  private final double acStep;
+  private final double dcStep;
+  private final double voltStep;
+  private final double ampStep;
   private final List<Warning> warnings = new ArrayList<>();
 
-  StepFinder(LadderReadings readings) {
+  /**
+   * A last digit is what the meter's data sheet says, or what its readings show if that is more.
+   */
+  StepFinder(LadderReadings readings, LadderMeters meters) {
     this.readings = readings;
+    this.acStep = Math.max(readings.acStep(), meters.acPower().resolution());
+    this.dcStep = Math.max(readings.dcStep(), meters.dcPower().resolution());
+    this.voltStep = Math.max(readings.voltStep(), meters.dcVoltage().resolution());
+    this.ampStep = Math.max(readings.ampStep(), meters.dcCurrent().resolution());
   }
 
   List<Warning> warnings() {
@@ -264,14 +275,13 @@ final class StepFinder {
    */
   private double rounding(
       OptionalDouble volts, double dcWatts, int n, double acSpread, double dcSpread) {
-    double out = rounded(readings.acStep(), acSpread, n);
+    double out = rounded(acStep, acSpread, n);
     if (!readings.byProduct() || volts.isEmpty() || volts.getAsDouble() <= 0) {
-      return Math.hypot(out, rounded(readings.dcStep(), dcSpread, n));
+      return Math.hypot(out, rounded(dcStep, dcSpread, n));
     }
     double amps = dcWatts / volts.getAsDouble();
-    double byAmps =
-        volts.getAsDouble() * rounded(readings.ampStep(), dcSpread / volts.getAsDouble(), n);
-    double byVolts = amps * rounded(readings.voltStep(), 0, n);
+    double byAmps = volts.getAsDouble() * rounded(ampStep, dcSpread / volts.getAsDouble(), n);
+    double byVolts = amps * rounded(voltStep, 0, n);
     return Math.hypot(out, Math.hypot(byAmps, byVolts));
   }
 

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.wiseember.core.because.Because;
 import org.wiseember.core.because.Warning;
+import org.wiseember.core.efficiency.LadderMeters;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -126,10 +127,13 @@ public final class IdleDraw {
     }
     double volts = product ? meanBetween(first, draw) : Double.NaN;
     double ampsMean = product ? watts / volts : Double.NaN;
+    LadderMeters meters = method.meters();
     double rounding =
         product
-            ? Math.hypot(volts * amps.step() / 2, ampsMean * first.step() / 2)
-            : first.step() / 2;
+            ? Math.hypot(
+                volts * Math.max(amps.step(), meters.dcCurrent().resolution()) / 2,
+                ampsMean * Math.max(first.step(), meters.dcVoltage().resolution()) / 2)
+            : Math.max(first.step(), meters.dcPower().resolution()) / 2;
     Budget budget =
         Budget.of(
             Contribution.typeA("Scatter", MeanScatter.of(values), Math.min(10, values.length)));

@@ -85,6 +85,32 @@ public final class Trace {
     return new Trace(seconds, mapped);
   }
 
+  /** The rows from a moment on, up to but not including another. */
+  public Trace between(double from, double to) {
+    int first = row(from);
+    int end = Math.max(first, row(to));
+    Map<Channel, double[]> part = new EnumMap<>(Channel.class);
+    values.forEach((channel, column) -> part.put(channel, Arrays.copyOfRange(column, first, end)));
+    return takingOver(Arrays.copyOfRange(seconds, first, end), part);
+  }
+
+  /** The rows from a moment on. */
+  public Trace from(double moment) {
+    return between(moment, Double.POSITIVE_INFINITY);
+  }
+
+  /** The first row at or after a moment. */
+  private int row(double moment) {
+    int at = Arrays.binarySearch(seconds, moment);
+    if (at < 0) {
+      return -at - 1;
+    }
+    while (at > 0 && seconds[at - 1] == moment) {
+      at--;
+    }
+    return at;
+  }
+
   public int size() {
     return seconds.length;
   }

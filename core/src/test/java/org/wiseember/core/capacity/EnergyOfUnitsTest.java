@@ -41,7 +41,7 @@ public class EnergyOfUnitsTest {
    * are 88.8 %, 460 Wh AC are 85.7 %, and together they imply an inverter of 96.4 %.
    */
   @Test
-  public void dcAndAcDrainOfTheTrade() {
+  public void dcAndDrainOfTheTrade() {
     double hours = 4 + 29 / 60.0;
     CapacityFinding dc = drain(Channel.DC_POWER, 477 / hours, hours, 537);
     CapacityFinding ac = drain(Channel.AC_POWER, 230, 2, 537);

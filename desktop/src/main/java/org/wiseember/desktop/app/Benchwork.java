@@ -30,9 +30,10 @@ import org.wiseember.core.trace.Frame;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReading;
 import org.wiseember.trial.BenchSetup;
-import org.wiseember.trial.DrainPlan;
+import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judgement;
 import org.wiseember.trial.RecordedRun;
+import org.wiseember.trial.TestPlan;
 import org.wiseember.workbook.Instruments;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.Photo;
@@ -109,8 +110,9 @@ public final class Benchwork {
   }
 
   /** The drain the chosen unit would get; empty when its label gives nothing to drain. */
-  public Optional<DrainPlan> drainPlan() {
-    return Optional.ofNullable(desk.chosen().get()).flatMap(j -> DrainPlan.of(j.unit().label()));
+  public Optional<TestPlan> drainPlan() {
+    return Optional.ofNullable(desk.chosen().get())
+        .flatMap(j -> TestPlan.acDrain(j.unit().label()));
   }
 
   private List<InstrumentDescription> descriptions() {
@@ -120,7 +122,7 @@ public final class Benchwork {
   /** Starts an AC drain of the chosen unit. */
   public void startDrain() {
     Judgement judgement = desk.chosen().get();
-    Optional<DrainPlan> plan = drainPlan();
+    Optional<TestPlan> plan = drainPlan();
     if (judgement == null || plan.isEmpty() || desk.refuseWhenReadOnly() || busy()) {
       return;
     }
@@ -139,7 +141,7 @@ public final class Benchwork {
     long seed = unit.id() * 1000 + judgement.drains().size() + 1;
     desk.background(
         () ->
-            RecordedRun.drain(
+            RecordedRun.of(
                 desk.workbook().orElseThrow(),
                 unit,
                 plan.get(),
@@ -173,10 +175,10 @@ public final class Benchwork {
     return going();
   }
 
-  private LiveRun liveRun(Judgement judgement, DrainPlan plan) {
+  private LiveRun liveRun(Judgement judgement, TestPlan plan) {
     List<Double> earlier =
         judgement.drains().stream()
-            .filter(Judgement.Drain::complete)
+            .filter(DrainRun::complete)
             .map(d -> d.finding().deliveredEnergy().orElseThrow().value())
             .toList();
     long unitId = judgement.unit().id();
@@ -215,8 +217,7 @@ public final class Benchwork {
     if (judgement == null || desk.refuseWhenReadOnly() || busy()) {
       return;
     }
-    LiveRun next =
-        liveRun(judgement, new DrainPlan(run.settings().loadWatts(), run.settings().volts(), ""));
+    LiveRun next = liveRun(judgement, TestPlan.of(run));
     List<InstrumentDescription> mine = descriptions();
     Pace speed = pace.get();
     desk.background(

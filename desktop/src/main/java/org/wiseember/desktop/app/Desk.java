@@ -254,7 +254,7 @@ public final class Desk {
         () -> workbook.units().add("New unit"),
         unit -> {
           edits.did("Unit added", () -> removeQuietly(unit.id()));
-          Judgement fresh = new Judgement(unit, List.of(), List.of());
+          Judgement fresh = Judgement.untested(unit);
           shelf.add(fresh);
           chosen.set(fresh);
           stage.set(StageName.LABEL);
@@ -332,7 +332,9 @@ public final class Desk {
     Unit old = shelf.get(at).unit();
     // The shelf knows at once, so that a second edit before the save is done undoes to this one.
     Unit now = new Unit(unitId, old.name(), Label.read(text, byHand));
-    shelf.set(at, new Judgement(now, shelf.get(at).lines(), shelf.get(at).drains()));
+    shelf.set(
+        at,
+        new Judgement(now, shelf.get(at).lines(), shelf.get(at).runs(), shelf.get(at).together()));
     saveQuietly(unitId, text, byHand);
   }
 

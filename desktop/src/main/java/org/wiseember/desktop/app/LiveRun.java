@@ -10,8 +10,8 @@ import org.wiseember.bench.run.RunView;
 import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.Expected;
-import org.wiseember.trial.DrainPlan;
 import org.wiseember.trial.RecordedRun;
+import org.wiseember.trial.TestPlan;
 import org.wiseember.workbook.KeptReading;
 
 /** A run while it goes, as the window sees it: the newest view, at most one waiting at a time. */
@@ -20,7 +20,7 @@ public final class LiveRun {
   private static final double SETTLED_HOURS = 0.05;
 
   private final long unitId;
-  private final DrainPlan plan;
+  private final TestPlan plan;
   private final double ratedWattHours;
   private final List<Double> earlier;
   private final ReadOnlyObjectWrapper<RunView> view = new ReadOnlyObjectWrapper<>();
@@ -30,7 +30,7 @@ public final class LiveRun {
   private RecordedRun run;
 
   LiveRun(
-      long unitId, DrainPlan plan, double ratedWattHours, List<Double> earlier, Runnable whenOver) {
+      long unitId, TestPlan plan, double ratedWattHours, List<Double> earlier, Runnable whenOver) {
     this.unitId = unitId;
     this.plan = plan;
     this.ratedWattHours = ratedWattHours;
@@ -62,7 +62,7 @@ public final class LiveRun {
     return unitId;
   }
 
-  public DrainPlan plan() {
+  public TestPlan plan() {
     return plan;
   }
 

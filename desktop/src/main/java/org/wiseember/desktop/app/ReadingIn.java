@@ -15,9 +15,10 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import org.wiseember.bench.procedure.AcDrain;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.Judgement;
 import org.wiseember.workbook.Event;
@@ -178,7 +179,7 @@ public final class ReadingIn {
                     .runs()
                     .add(
                         unit.id(),
-                        AcDrain.KIND,
+                        Drain.AC,
                         title,
                         log.startedAt().orElse(clock.instant()),
                         Run.State.DONE,
@@ -268,6 +269,9 @@ public final class ReadingIn {
                       in.settings(),
                       in.trace(),
                       in.events());
+          if (!in.treatment().equals(Treatment.NONE)) {
+            workbook.treatments().decide(run, in.treatment());
+          }
           for (KeptReading r : in.typed()) {
             workbook
                 .typedReadings()

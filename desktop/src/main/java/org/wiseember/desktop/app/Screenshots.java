@@ -15,8 +15,8 @@ import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
-import org.wiseember.bench.procedure.AcDrain;
 import org.wiseember.bench.procedure.DoNow;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.report.look.Palette;
@@ -83,10 +83,9 @@ final class Screenshots {
           desk.bench().source().set(RunSettings.Source.SIMULATED);
           desk.bench().faults().add(Fault.LOOSE_LEAD);
           desk.chosen().set(desk.shelf().get(1));
-          new AcDrain(230)
-              .steps().stream()
-                  .filter(s -> s.when() == DoNow.When.BEFORE)
-                  .forEach(s -> desk.bench().tick(s.text(), true));
+          Drain.ac(230).steps().stream()
+              .filter(s -> s.when() == DoNow.When.BEFORE)
+              .forEach(s -> desk.bench().tick(s.text(), true));
           desk.bench().setPace(Pace.SIX_HUNDRED);
           desk.bench().startDrain();
         },

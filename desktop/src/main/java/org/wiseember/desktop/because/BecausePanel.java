@@ -15,6 +15,7 @@ import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.look.MiniTrace;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judged;
 import org.wiseember.trial.Judgement;
 import org.wiseember.trial.TrialPage;
@@ -47,7 +48,7 @@ public final class BecausePanel extends VBox {
   }
 
   /** Explains the figure of one run. */
-  public void explain(Judgement.Drain drain) {
+  public void explain(DrainRun drain) {
     getChildren().clear();
     line(Words.of("quiet", "Because"));
     Optional<Because> because = drain.finding().because();
@@ -88,7 +89,7 @@ public final class BecausePanel extends VBox {
     line(Words.of("because-text", verdict.reason()));
   }
 
-  private void run(Judgement.Drain drain) {
+  private void run(DrainRun drain) {
     MiniTrace mini = new MiniTrace(drain.trace().series(Channel.AC_POWER));
     mini.setMinHeight(78);
     mini.setPrefHeight(78);

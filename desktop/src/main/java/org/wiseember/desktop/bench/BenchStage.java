@@ -19,8 +19,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
-import org.wiseember.bench.procedure.AcDrain;
 import org.wiseember.bench.procedure.DoNow;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.core.capacity.ExpectedEnd;
@@ -35,8 +35,9 @@ import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.TraceChart;
-import org.wiseember.trial.DrainPlan;
+import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judgement;
+import org.wiseember.trial.TestPlan;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 
@@ -202,7 +203,7 @@ public final class BenchStage extends StackPane {
 
   private void rebuild() {
     Judgement judgement = desk.chosen().get();
-    Optional<DrainPlan> plan = desk.bench().drainPlan();
+    Optional<TestPlan> plan = desk.bench().drainPlan();
     LiveRun live = desk.bench().live().get();
     boolean mine = live != null && judgement != null && live.unitId() == judgement.unit().id();
     if (shown != null) {
@@ -233,14 +234,14 @@ public final class BenchStage extends StackPane {
     }
   }
 
-  private void showReady(Judgement judgement, DrainPlan plan) {
+  private void showReady(Judgement judgement, TestPlan plan) {
     under.setText(judgement.unit().name() + ". " + plan.reason());
     arrange(true, false, false);
     showCutShort(judgement);
     double rated = judgement.unit().label().ratedWattHours().orElse(Double.NaN);
     List<Double> earlier =
         judgement.drains().stream()
-            .filter(Judgement.Drain::complete)
+            .filter(DrainRun::complete)
             .map(d -> d.finding().deliveredEnergy().orElseThrow().value())
             .toList();
     ExpectedEnd ahead = ExpectedEnd.of(rated, earlier, 0, Double.NaN, plan.watts());
@@ -250,8 +251,7 @@ public final class BenchStage extends StackPane {
     display.set("–", "read it off the unit");
     clock.show(0, "Every reading is on disk within a second. Pull the plug if you like.");
     doNow.show(
-        new AcDrain(plan.volts())
-            .steps().stream().filter(s -> s.when() == DoNow.When.BEFORE).toList(),
+        Drain.ac(plan.volts()).steps().stream().filter(s -> s.when() == DoNow.When.BEFORE).toList(),
         "");
     chart.show(
         () ->
@@ -263,7 +263,7 @@ public final class BenchStage extends StackPane {
   /** Runs of this unit that were cut short: go on, or close them. */
   private void showCutShort(Judgement judgement) {
     cutShort.getChildren().clear();
-    for (Judgement.Drain drain : judgement.drains()) {
+    for (DrainRun drain : judgement.drains()) {
       Run run = drain.run();
       if (run.state() != Run.State.INTERRUPTED) {
         continue;

@@ -8,7 +8,7 @@ import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.report.chart.TraceFigure;
-import org.wiseember.trial.DrainPlan;
+import org.wiseember.trial.TestPlan;
 import org.wiseember.workbook.KeptReading;
 
 /** What the live chart shows of a run. */
@@ -16,7 +16,7 @@ final class LiveFigure {
   private LiveFigure() {}
 
   /** Before the start: the empty chart with the expected end. */
-  static TraceFigure ahead(DrainPlan plan, ExpectedEnd end) {
+  static TraceFigure ahead(TestPlan plan, ExpectedEnd end) {
     return new TraceFigure(
         new double[0],
         new double[0],

@@ -26,6 +26,7 @@ import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.TraceChart;
 import org.wiseember.report.chart.TraceFigure;
+import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judgement;
 import org.wiseember.trial.TrialPage;
 import org.wiseember.workbook.Event;
@@ -44,7 +45,7 @@ public final class EvidenceStage extends StackPane {
   private final ChartPane chart = new ChartPane("Power and case temperature over the run");
   private final VBox noticed = new VBox();
   private List<Event> events = List.of();
-  private Judgement.Drain shown;
+  private DrainRun shown;
 
   public EvidenceStage(Desk desk) {
     this.desk = desk;
@@ -138,7 +139,7 @@ public final class EvidenceStage extends StackPane {
   /** One entry a run, the shown one marked. */
   private Node runs(Judgement judgement) {
     FlowPane pane = new FlowPane(8, 6);
-    for (Judgement.Drain drain : judgement.drains()) {
+    for (DrainRun drain : judgement.drains()) {
       Label name = Words.line("strong", drain.run().title());
       Label state = Words.line("quiet", drain.run().state().name().toLowerCase(Locale.ROOT));
       HBox entry = new HBox(name, state);
@@ -180,7 +181,7 @@ public final class EvidenceStage extends StackPane {
     if (shown == null) {
       return;
     }
-    Judgement.Drain drain = shown;
+    DrainRun drain = shown;
     List<Event> marks = events;
     chart.show(
         () -> {

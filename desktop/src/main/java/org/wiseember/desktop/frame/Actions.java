@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
+import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judged;
 import org.wiseember.trial.Judgement;
 import org.wiseember.trial.TrialPage;
@@ -62,7 +63,7 @@ final class Actions {
     all.add(new Found("Undo", "action", desk::undo));
     for (Judgement judgement : desk.shelf()) {
       String name = judgement.unit().name();
-      for (Judgement.Drain drain : judgement.drains()) {
+      for (DrainRun drain : judgement.drains()) {
         all.add(
             new Found(
                 drain.run().title() + ", " + name,

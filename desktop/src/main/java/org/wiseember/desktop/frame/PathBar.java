@@ -14,6 +14,7 @@ import javafx.scene.shape.Line;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judgement;
 import org.wiseember.workbook.Run;
 
@@ -123,7 +124,7 @@ public final class PathBar extends StackPane {
   private Mark markOf(StageName stage, Judgement judgement) {
     boolean claims = !judgement.unit().label().claims().isEmpty();
     boolean runs = !judgement.drains().isEmpty();
-    boolean complete = judgement.drains().stream().anyMatch(Judgement.Drain::complete);
+    boolean complete = judgement.drains().stream().anyMatch(DrainRun::complete);
     boolean allDone = judgement.drains().stream().allMatch(d -> d.run().state() == Run.State.DONE);
     return switch (stage) {
       case LABEL -> claims ? Mark.DONE : Mark.NONE;

@@ -4,22 +4,26 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
 /**
- * Drains a full unit through its AC outlet until the output drops out.
+ * Drains a full unit through its AC outlet, or through its DC port, until the output drops out.
  *
  * <p>Ten seconds without load, load on, settled when the power stays within 1 % over 30 s, then on
  * until the cut-off. Volts gone with the power is a cut-off at once; power gone with the volts
  * still there is a load that paused, and is waited for. Energy counts from the first loaded
  * reading, not from when the load has settled.
  */
-public final class AcDrain extends Course {
-  /** Kept with the run. */
-  public static final String KIND = "ac-drain";
+public final class Drain extends Course {
+  /** Kept with a run at the AC outlet. */
+  public static final String AC = "ac-drain";
+
+  /** Kept with a run on the DC side. */
+  public static final String DC = "dc-drain";
 
   static final double BASELINE_SECONDS = 10;
   static final double SETTLE_WINDOW = 30;
@@ -39,6 +43,12 @@ public final class AcDrain extends Course {
   static final double LONGEST = 48 * 3600.0;
   private static final double HOT_CASE = 60;
 
+  private static final String HOT_PLUGS =
+      "Stop at smell, smoke, swelling or a case of 60 °C. Fixed wiring is work for a licensed"
+          + " electrician under your local code.";
+
+  private final boolean dc;
+  private final double dcWatts;
   private final double nominalVolts;
   private final Deque<double[]> window = new ArrayDeque<>();
   private double phaseSince;
@@ -53,36 +63,69 @@ public final class AcDrain extends Course {
   private double silentSince = Double.NaN;
   private boolean silenceSaid;
 
+  private Drain(boolean dc, double dcWatts, double nominalVolts) {
+    super(Phase.BASELINE);
+    this.dc = dc;
+    this.dcWatts = dcWatts;
+    this.nominalVolts = nominalVolts;
+  }
+
   /**
+   * A drain at the AC outlet, with all the load that is there.
+   *
    * @param nominalVolts of the outlet, to tell a dead output from a load that paused, V
    */
-  public AcDrain(double nominalVolts) {
-    super(Phase.BASELINE);
-    this.nominalVolts = nominalVolts;
+  public static Drain ac(double nominalVolts) {
+    return new Drain(false, 0, nominalVolts);
+  }
+
+  /**
+   * A drain at the DC port with an electronic load.
+   *
+   * @param watts the load is set to
+   * @param nominalVolts of the port, V
+   */
+  public static Drain dc(double watts, double nominalVolts) {
+    return new Drain(true, watts, nominalVolts);
   }
 
   @Override
   public String kind() {
-    return KIND;
+    return dc ? DC : AC;
   }
 
   @Override
-  public boolean loadWanted() {
-    return phase == Phase.SETTLING || phase == Phase.MEASURING;
+  public Wanted wanted() {
+    boolean on = phase == Phase.SETTLING || phase == Phase.MEASURING;
+    return dc ? Wanted.atPort(on ? dcWatts : 0) : on ? Wanted.WHOLE_LOAD : Wanted.NO_LOAD;
+  }
+
+  private double watts(Frame frame) {
+    return dc
+        ? frame.value(Channel.DC_VOLTAGE) * frame.value(Channel.DC_CURRENT)
+        : frame.value(Channel.AC_POWER);
+  }
+
+  private Channel volts() {
+    return dc ? Channel.DC_VOLTAGE : Channel.AC_VOLTAGE;
+  }
+
+  /** Whether the program reads the power, or a person does. */
+  private boolean read(Frame frame) {
+    return frame.channels().contains(dc ? Channel.DC_CURRENT : Channel.AC_POWER);
   }
 
   @Override
   public List<Notice> take(Frame frame) {
     List<Notice> out = new ArrayList<>();
     double now = frame.seconds();
-    double watts = frame.value(Channel.AC_POWER);
+    double watts = watts(frame);
     noticeHeat(frame, out);
     switch (phase) {
       case BASELINE -> {
         checkStart(frame, out);
         if (now - phaseSince >= BASELINE_SECONDS && outputAlive(frame, out)) {
-          boolean byHand = !frame.channels().contains(Channel.AC_POWER);
-          enter(byHand ? Phase.MEASURING : Phase.SETTLING, now);
+          enter(!read(frame) ? Phase.MEASURING : Phase.SETTLING, now);
         }
       }
       case SETTLING -> {
@@ -163,7 +206,7 @@ public final class AcDrain extends Course {
     if (phase == Phase.SETTLING && steadyWatts == 0) {
       return false;
     }
-    double volts = frame.value(Channel.AC_VOLTAGE);
+    double volts = frame.value(volts());
     boolean outputDead = volts < DEAD_SHARE * nominalVolts;
     if (outputDead) {
       deadFrames++;
@@ -188,8 +231,11 @@ public final class AcDrain extends Course {
           new Notice(
               now,
               "load-paused",
-              "The load went off while the output is alive: a thermostat or a plug, not a"
-                  + " cut-off."));
+              dc
+                  ? "The load went off while there are volts at the port: its own low-volt stop or a"
+                      + " lead, not the unit's cut-off."
+                  : "The load went off while the output is alive: a thermostat or a plug, not a"
+                      + " cut-off."));
     } else if (now - pausedSince > PAUSE_LIMIT) {
       ending = "The load stayed off for half an hour with the output alive.";
       enter(Phase.WINDING_DOWN, now);
@@ -229,7 +275,7 @@ public final class AcDrain extends Course {
 
   /** A dead outlet is waited for: its volts have to come before the load goes on. */
   private boolean outputAlive(Frame frame, List<Notice> out) {
-    double volts = frame.value(Channel.AC_VOLTAGE);
+    double volts = frame.value(volts());
     everAlive |= !(volts < nominalVolts / 2);
     if (!everAlive && !deadSaid) {
       deadSaid = true;
@@ -237,15 +283,18 @@ public final class AcDrain extends Course {
           new Notice(
               frame.seconds(),
               "no-output",
-              "There are no volts at the outlet. Switch the unit's AC output on; the drain starts"
-                  + " when they come."));
+              dc
+                  ? "There are no volts at the port. Switch the unit's DC output on; the drain starts"
+                      + " when they come."
+                  : "There are no volts at the outlet. Switch the unit's AC output on; the drain"
+                      + " starts when they come."));
     }
     return everAlive;
   }
 
   /** The meter says nothing: it may be lost, or it died with the output it hangs on. */
   private boolean silent(Frame frame, List<Notice> out) {
-    if (!frame.channels().contains(Channel.AC_POWER)) {
+    if (!read(frame)) {
       return false;
     }
     double now = frame.seconds();
@@ -288,6 +337,10 @@ public final class AcDrain extends Course {
 
   @Override
   public List<DoNow> steps() {
+    return dc ? dcSteps() : acSteps();
+  }
+
+  private static List<DoNow> acSteps() {
     return List.of(
         new DoNow("Charge full, rest 30 min", DoNow.When.BEFORE, ""),
         new DoNow("Set the meter total to zero", DoNow.When.BEFORE, ""),
@@ -297,12 +350,23 @@ public final class AcDrain extends Course {
             "Heaters set fire to what touches them. Keep cloth, paper and packaging a metre away,"
                 + " and do not leave the first ten minutes alone."),
         new DoNow("Note the display every 10 %", DoNow.When.DURING, ""),
-        new DoNow(
-            "Feel for hot plugs after 10 min",
-            DoNow.When.DURING,
-            "Stop at smell, smoke, swelling or a case of 60 °C. Fixed wiring is work for a licensed"
-                + " electrician under your local code."),
+        new DoNow("Feel for hot plugs after 10 min", DoNow.When.DURING, HOT_PLUGS),
         new DoNow("At shut-off, note code and display", DoNow.When.AFTER, ""),
         new DoNow("Read the meters before recharging", DoNow.When.AFTER, ""));
+  }
+
+  private static List<DoNow> dcSteps() {
+    return List.of(
+        new DoNow("Charge full, rest 30 min", DoNow.When.BEFORE, ""),
+        new DoNow("AC output and radio off", DoNow.When.BEFORE, ""),
+        new DoNow(
+            "Fuse at the unit, leads for the amps, polarity checked",
+            DoNow.When.BEFORE,
+            "A shorted lead burns before any fuse in the unit blows. Put a fuse next to the port,"
+                + " check plus and minus before the plug goes in, and use leads rated for the amps."),
+        new DoNow("Sense leads at the unit's own terminals", DoNow.When.BEFORE, ""),
+        new DoNow("The load's own low-volt stop below the unit's", DoNow.When.BEFORE, ""),
+        new DoNow("Feel for hot plugs after 10 min", DoNow.When.DURING, HOT_PLUGS),
+        new DoNow("At shut-off, note code and display", DoNow.When.AFTER, ""));
   }
 }

@@ -11,13 +11,13 @@ import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
-public class AcDrainTest {
+public class DrainTest {
   private static final List<Channel> CHANNELS =
       List.of(Channel.AC_POWER, Channel.AC_VOLTAGE, Channel.CASE_TEMPERATURE);
 
   private final List<Notice> notices = new ArrayList<>();
 
-  private double feed(AcDrain drain, double from, double seconds, double watts, double volts) {
+  private double feed(Drain drain, double from, double seconds, double watts, double volts) {
     double now = from;
     for (; now < from + seconds; now++) {
       notices.addAll(drain.take(new Frame(now, CHANNELS, new double[] {watts, volts, 30})));
@@ -32,18 +32,18 @@ public class AcDrainTest {
   @Test
   public void runsThroughItsPhasesAndEndsByItself() {
     notices.clear();
-    AcDrain drain = new AcDrain(230);
-    assertFalse(drain.loadWanted());
+    Drain drain = Drain.ac(230);
+    assertFalse(drain.wanted().loaded());
     double now = feed(drain, 1, 10, 0, 230);
     assertEquals(drain.phase(), Phase.SETTLING);
-    assertTrue(drain.loadWanted());
+    assertTrue(drain.wanted().loaded());
     now = feed(drain, now, 60, 600, 228);
     assertEquals(drain.phase(), Phase.MEASURING);
     assertTrue(noticed("steady"));
     now = feed(drain, now, 3000, 600, 228);
     now = feed(drain, now, 5, 0, 0);
     assertEquals(drain.phase(), Phase.WINDING_DOWN);
-    assertFalse(drain.loadWanted());
+    assertFalse(drain.wanted().loaded());
     feed(drain, now, 200, 0, 0);
     assertEquals(drain.phase(), Phase.DONE);
     assertTrue(drain.ending().orElseThrow().startsWith("The output dropped out"));
@@ -52,7 +52,7 @@ public class AcDrainTest {
   @Test
   public void aPausingLoadIsNotACutOff() {
     notices.clear();
-    AcDrain drain = new AcDrain(230);
+    Drain drain = Drain.ac(230);
     double now = feed(drain, 1, 10, 0, 230);
     now = feed(drain, now, 100, 1000, 228);
     now = feed(drain, now, 600, 0, 231);
@@ -68,7 +68,7 @@ public class AcDrainTest {
   @Test
   public void aMissingReadingEndsNothing() {
     notices.clear();
-    AcDrain drain = new AcDrain(230);
+    Drain drain = Drain.ac(230);
     double now = feed(drain, 1, 10, 0, 230);
     now = feed(drain, now, 100, 600, 228);
     feed(drain, now, 300, Double.NaN, Double.NaN);
@@ -78,7 +78,7 @@ public class AcDrainTest {
   @Test
   public void anUnsteadyLoadGoesOnAndIsSaid() {
     notices.clear();
-    AcDrain drain = new AcDrain(230);
+    Drain drain = Drain.ac(230);
     double now = feed(drain, 1, 10, 0, 230);
     for (int i = 0; i < 200; i++) {
       now = feed(drain, now, 2, i % 2 == 0 ? 500 : 700, 228);
@@ -90,7 +90,7 @@ public class AcDrainTest {
   @Test
   public void heatIsSaidOnce() {
     notices.clear();
-    AcDrain drain = new AcDrain(230);
+    Drain drain = Drain.ac(230);
     for (int i = 1; i < 30; i++) {
       notices.addAll(drain.take(new Frame(i, CHANNELS, new double[] {600, 228, 61})));
     }
@@ -99,7 +99,7 @@ public class AcDrainTest {
 
   @Test
   public void stoppingByHandIsHonest() {
-    AcDrain drain = new AcDrain(230);
+    Drain drain = Drain.ac(230);
     drain.stop();
     assertEquals(drain.phase(), Phase.STOPPED);
     assertEquals(drain.ending().orElseThrow(), "Stopped by hand.");
@@ -107,7 +107,7 @@ public class AcDrainTest {
 
   @Test
   public void dangerousStepsCarryTheirCaution() {
-    List<DoNow> steps = new AcDrain(230).steps();
+    List<DoNow> steps = Drain.ac(230).steps();
     assertTrue(
         steps.stream()
             .filter(s -> s.text().contains("Heater"))

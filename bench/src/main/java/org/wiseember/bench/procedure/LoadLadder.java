@@ -1,0 +1,206 @@
+package org.wiseember.bench.procedure;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.core.efficiency.SteadyRule;
+import org.wiseember.core.notice.Notice;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
+import org.wiseember.core.trace.Series;
+
+/**
+ * Steps the load at the outlet up and reads AC and DC side together at every step.
+ *
+ * <p>First a minute with the output on and nothing plugged in. At each load it waits until the load
+ * is steady by {@link SteadyRule}, at most five minutes, and then reads for a minute. All loads are
+ * gone through as often as asked. It ends early when the output drops out: the loads so far stay.
+ */
+public final class LoadLadder extends Course {
+  /** Kept with the run. */
+  public static final String KIND = "efficiency";
+
+  static final double NO_LOAD_SECONDS = 60;
+  static final double MEASURE_SECONDS = 60;
+  static final double SETTLE_LIMIT = 300;
+  private static final double DEAD_SHARE = 0.1;
+  private static final int DEAD_FRAMES = 3;
+
+  /** Further from what was asked for than this, the load is not the one that was meant. */
+  private static final double FAR_OFF = 0.3;
+
+  private final List<Double> loads;
+  private final int rounds;
+  private final double nominalVolts;
+  private final List<double[]> since = new ArrayList<>();
+  private int step = -1;
+  private boolean asking = true;
+  private double phaseSince = Double.NaN;
+  private int deadFrames;
+
+  /**
+   * Sets a ladder up.
+   *
+   * @param loads watts of each step, light to heavy, at least one
+   * @param rounds how often all of them are gone through, 1 or more
+   * @param nominalVolts of the outlet, V
+   */
+  public LoadLadder(List<Double> loads, int rounds, double nominalVolts) {
+    super(Phase.BASELINE);
+    if (loads.isEmpty() || rounds < 1) {
+      throw new IllegalArgumentException("a ladder needs loads");
+    }
+    this.loads = List.copyOf(loads);
+    this.rounds = rounds;
+    this.nominalVolts = nominalVolts;
+  }
+
+  @Override
+  public String kind() {
+    return KIND;
+  }
+
+  private double load() {
+    return step < 0 || step >= loads.size() * rounds ? 0 : loads.get(step % loads.size());
+  }
+
+  @Override
+  public Wanted wanted() {
+    boolean on = !asking && (phase == Phase.SETTLING || phase == Phase.MEASURING);
+    return on ? Wanted.atOutlet(load()) : Wanted.NO_LOAD;
+  }
+
+  @Override
+  public Optional<String> asks() {
+    if (!asking || phase.over()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        step < 0
+            ? "AC output on, nothing plugged in"
+            : "Plug in " + Figures.plain(load(), Unit.WATT));
+  }
+
+  @Override
+  public void confirm() {
+    asking = false;
+  }
+
+  @Override
+  public List<Notice> take(Frame frame) {
+    List<Notice> out = new ArrayList<>();
+    double now = frame.seconds();
+    if (phase.over() || asking) {
+      return out;
+    }
+    phaseSince = Double.isNaN(phaseSince) ? now : phaseSince;
+    double watts = frame.value(Channel.AC_POWER);
+    if (droppedOut(frame, out)) {
+      return out;
+    }
+    switch (phase) {
+      case BASELINE -> {
+        if (now - phaseSince >= NO_LOAD_SECONDS) {
+          next(Phase.SETTLING);
+        }
+      }
+      case SETTLING -> settle(now, watts, out);
+      case MEASURING -> {
+        if (now - phaseSince >= MEASURE_SECONDS) {
+          next(Phase.SETTLING);
+        }
+      }
+      default -> {}
+    }
+    return out;
+  }
+
+  private void next(Phase then) {
+    step++;
+    since.clear();
+    phaseSince = Double.NaN;
+    asking = true;
+    phase = then;
+    if (step >= loads.size() * rounds) {
+      finish(
+          "All loads read"
+              + (rounds == 1 ? "" : ", " + rounds + " times")
+              + ". Unplug the last one.");
+    }
+  }
+
+  private void settle(double now, double watts, List<Notice> out) {
+    if (Double.isNaN(watts)) {
+      return;
+    }
+    since.add(new double[] {now, watts});
+    Series series =
+        Series.of(
+            since.stream().mapToDouble(r -> r[0]).toArray(),
+            since.stream().mapToDouble(r -> r[1]).toArray());
+    boolean steady = SteadyRule.steadyFrom(series, 0, series.size() - 1) < series.size();
+    boolean late = now - phaseSince >= SETTLE_LIMIT;
+    if (!steady && !late) {
+      return;
+    }
+    out.add(
+        new Notice(
+            now,
+            steady ? "step" : "unsteady",
+            Figures.fixed(watts, 0)
+                + (steady
+                    ? " W is steady after " + Figures.duration(now - phaseSince) + "; reading."
+                    : " W has not settled in five minutes; reading all the same.")));
+    if (Math.abs(watts - load()) > FAR_OFF * load()) {
+      out.add(
+          new Notice(
+              now,
+              "other-load",
+              "The load draws "
+                  + Figures.fixed(watts, 0)
+                  + " W where "
+                  + Figures.plain(load(), Unit.WATT)
+                  + " was meant. It is read as it is."));
+    }
+    phase = Phase.MEASURING;
+    phaseSince = now;
+  }
+
+  private boolean droppedOut(Frame frame, List<Notice> out) {
+    double volts = frame.value(Channel.AC_VOLTAGE);
+    deadFrames = volts < DEAD_SHARE * nominalVolts ? deadFrames + 1 : 0;
+    if (deadFrames < DEAD_FRAMES) {
+      return false;
+    }
+    finish(
+        step < 0
+            ? "There are no volts at the outlet. Switch the AC output on and start again."
+            : "The output dropped out at "
+                + Figures.plain(load(), Unit.WATT)
+                + "; the loads before it stay.");
+    out.add(new Notice(frame.seconds(), "cut-off", ending));
+    return true;
+  }
+
+  @Override
+  public List<DoNow> steps() {
+    return List.of(
+        new DoNow("Charge to half or more", DoNow.When.BEFORE, ""),
+        new DoNow(
+            "Clamp on the battery lead, voltmeter at the inverter's terminals",
+            DoNow.When.BEFORE,
+            "A battery gives hundreds of amps into a slipped probe. Take rings and watches off,"
+                + " touch one terminal at a time, and leave it where the leads cannot be reached"
+                + " without opening the unit."),
+        new DoNow("Zero the clamp with no current", DoNow.When.BEFORE, ""),
+        new DoNow("No charger, no solar plugged in", DoNow.When.BEFORE, ""),
+        new DoNow(
+            "Heaters on a hard floor, 1 m clear",
+            DoNow.When.DURING,
+            "Heaters set fire to what touches them. Stop at smell, smoke or a hot plug."),
+        new DoNow("Unplug the last load", DoNow.When.AFTER, ""));
+  }
+}

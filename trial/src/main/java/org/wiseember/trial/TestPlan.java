@@ -1,0 +1,199 @@
+package org.wiseember.trial;
+
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.bench.procedure.Drain;
+import org.wiseember.bench.procedure.IdleState;
+import org.wiseember.bench.procedure.IdleWatch;
+import org.wiseember.bench.procedure.LoadLadder;
+import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.core.efficiency.LadderLoads;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Condition;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.workbook.Run;
+
+/**
+ * How a unit is tested, and why so.
+ *
+ * @param loads watts of the loads: one for a drain, the steps of a ladder, none for idling
+ * @param volts nominal, of the outlet, or of the port for a DC drain
+ * @param reason one sentence
+ */
+public record TestPlan(TestKind kind, List<Double> loads, double volts, String reason) {
+  /** Nominal volts taken where the label prints none. */
+  static final double USUAL_VOLTS = 230;
+
+  /** What people drain with when the label prints no rating, W. */
+  static final double USUAL_WATTS = 200;
+
+  private static final double PORT_VOLTS = 12;
+
+  /** What a 12 V port carries where the label does not say, A. */
+  private static final double PORT_AMPS = 10;
+
+  /** A port is loaded up to this share of its amps for hours. */
+  private static final double PORT_SHARE = 0.9;
+
+  private static final double C_RATE = 0.2;
+
+  /** How often a ladder is gone through. */
+  private static final int ROUNDS = 2;
+
+  public TestPlan {
+    loads = List.copyOf(loads);
+  }
+
+  /** The plan of one kind for a unit; empty where its label does not say enough. */
+  public static Optional<TestPlan> of(TestKind kind, Label label, List<Double> onHand) {
+    return switch (kind) {
+      case AC_DRAIN -> acDrain(label);
+      case DC_DRAIN -> dcDrain(label);
+      case LADDER -> ladder(label, onHand);
+      case IDLE ->
+          Optional.of(
+              new TestPlan(
+                  kind,
+                  List.of(),
+                  volts(label),
+                  "Ten minutes each with all outputs on, each alone, eco mode, and all off."));
+    };
+  }
+
+  /** The plan a run was made by. */
+  static TestPlan of(Run run) {
+    TestKind kind = TestKind.byKey(run.kind()).orElse(TestKind.AC_DRAIN);
+    List<Double> loads = run.settings().loads();
+    return new TestPlan(
+        kind,
+        loads.isEmpty() && kind.drains() ? List.of(run.settings().loadWatts()) : loads,
+        run.settings().volts(),
+        "");
+  }
+
+  /** An AC drain with a load of one's own choice. */
+  public static TestPlan acDrain(double watts, double volts, String reason) {
+    return new TestPlan(TestKind.AC_DRAIN, List.of(watts), volts, reason);
+  }
+
+  /**
+   * An AC drain at half the rating, unless the label names the load its capacity holds at.
+   *
+   * @return empty when the label has no capacity to test
+   */
+  public static Optional<TestPlan> acDrain(Label label) {
+    if (label.ratedWattHours().isEmpty()) {
+      return Optional.empty();
+    }
+    double volts = volts(label);
+    Optional<Double> named =
+        label
+            .claim(Subject.CAPACITY)
+            .flatMap(c -> c.condition(Condition.Kind.AT_LOAD).stream().boxed().findFirst());
+    if (named.isPresent()) {
+      return Optional.of(
+          acDrain(
+              named.get(),
+              volts,
+              Figures.plain(named.get()) + " W, the load the label names for its capacity."));
+    }
+    return Optional.of(
+        label
+            .ratedWatts()
+            .map(
+                rated ->
+                    acDrain(
+                        rated / 2,
+                        volts,
+                        "Half of the "
+                            + Figures.plain(rated)
+                            + " W rating, since the label names no load for its capacity."))
+            .orElseGet(
+                () ->
+                    acDrain(
+                        USUAL_WATTS,
+                        volts,
+                        "200 W, since the label prints neither load nor rating.")));
+  }
+
+  private static double volts(Label label) {
+    return label.claim(Subject.OUTPUT_VOLTAGE).map(Claim::figure).orElse(USUAL_VOLTS);
+  }
+
+  /** 0.2 C, the rate of IEC 61960-3 (recalled from memory), as far as the port carries it. */
+  private static Optional<TestPlan> dcDrain(Label label) {
+    if (label.ratedWattHours().isEmpty()) {
+      return Optional.empty();
+    }
+    double wanted = C_RATE * label.ratedWattHours().orElseThrow();
+    double amps = label.claim(Subject.DC_PORT_CURRENT).map(Claim::figure).orElse(PORT_AMPS);
+    double carried = PORT_SHARE * amps * PORT_VOLTS;
+    double watts = Math.floor(Math.min(wanted, carried));
+    String rate = "0.2 C is " + Figures.fixed(wanted, 0) + " W";
+    return Optional.of(
+        new TestPlan(
+            TestKind.DC_DRAIN,
+            List.of(watts),
+            PORT_VOLTS,
+            wanted <= carried
+                ? rate + ", the rate cells are rated at."
+                : rate
+                    + "; the 12 V port carries "
+                    + Figures.plain(amps, Unit.AMPERE)
+                    + ", so "
+                    + Figures.plain(watts, Unit.WATT)
+                    + " it is."));
+  }
+
+  private static Optional<TestPlan> ladder(Label label, List<Double> onHand) {
+    if (label.ratedWatts().isEmpty() || onHand.isEmpty()) {
+      return Optional.empty();
+    }
+    double rated = label.ratedWatts().orElseThrow();
+    LadderLoads chosen = LadderLoads.choose(onHand, rated);
+    if (chosen.watts().isEmpty()) {
+      return Optional.empty();
+    }
+    List<String> steps = chosen.watts().stream().map(Figures::plain).toList();
+    List<String> missing = chosen.missing().stream().map(p -> Figures.plain(p) + " %").toList();
+    return Optional.of(
+        new TestPlan(
+            TestKind.LADDER,
+            chosen.watts(),
+            volts(label),
+            String.join(", ", steps)
+                + " W, twice, from the loads on hand"
+                + (missing.isEmpty()
+                    ? "."
+                    : "; nothing on hand comes near "
+                        + String.join(", ", missing)
+                        + " of rating.")));
+  }
+
+  /** The heaviest load, W; 0 for idling. */
+  public double watts() {
+    return loads.stream().mapToDouble(Double::doubleValue).max().orElse(0);
+  }
+
+  /** {@code AC drain at 600 W}. */
+  public String title() {
+    return switch (kind) {
+      case AC_DRAIN, DC_DRAIN -> kind.words() + " at " + Figures.plain(watts()) + " W";
+      case LADDER -> "Efficiency up to " + Figures.plain(watts()) + " W";
+      case IDLE -> kind.words();
+    };
+  }
+
+  /** The test itself. */
+  public Procedure procedure() {
+    return switch (kind) {
+      case AC_DRAIN -> Drain.ac(volts);
+      case DC_DRAIN -> Drain.dc(watts(), volts);
+      case LADDER -> new LoadLadder(loads, ROUNDS, volts);
+      case IDLE -> new IdleWatch(List.of(IdleState.values()));
+    };
+  }
+}
