@@ -100,7 +100,7 @@ public class BenchworkTest {
   public void aDrainTypedByHandGetsAFigure() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     click("source-BY_HAND");
-    click("start-drain");
+    click("start-test");
     window.until(() -> window.desk().bench().live().get() != null);
     window.until(() -> window.desk().bench().live().get().typed().size() == 1);
     untilShown("Switch the load on.");
@@ -144,7 +144,7 @@ public class BenchworkTest {
   public void aTypedReadingIsTakenBackByUndo() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     click("source-BY_HAND");
-    click("start-drain");
+    click("start-test");
     window.until(
         () ->
             window.desk().bench().live().get() != null
@@ -166,7 +166,7 @@ public class BenchworkTest {
     choose(1);
     click("fault-THERMOSTAT");
     click("pace-" + Pace.FULL.name());
-    click("start-drain");
+    click("start-test");
     untilShown("The load cycles with the output alive");
     window.until(() -> !window.desk().bench().going());
     untilShown("The output dropped out");
@@ -327,7 +327,7 @@ public class BenchworkTest {
   public void aLostInstrumentIsSaidInTheFoot() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     click("source-INSTRUMENTS");
-    click("start-drain");
+    click("start-test");
     window.until(() -> window.desk().bench().live().get() != null);
     untilShown("lost");
     window.until(

@@ -67,7 +67,7 @@ public class LayoutTest {
         () -> {
           full.desk().bench().setPace(Pace.TEN);
           full.desk().bench().faults().addAll(List.of(Fault.values()));
-          full.desk().bench().startDrain();
+          full.desk().bench().start();
           return null;
         });
     full.until(

@@ -137,7 +137,7 @@ public class StagesTest {
       assertTrue(second.desk().readOnly());
       OpenWindow.onFx(
           () -> {
-            second.desk().bench().startDrain();
+            second.desk().bench().start();
             return null;
           });
       second.settle();
@@ -154,7 +154,7 @@ public class StagesTest {
           return null;
         });
     go(StageName.BENCH);
-    window.robot().clickOn(find(Button.class, "#start-drain"));
+    window.robot().clickOn(find(Button.class, "#start-test"));
     window.until(
         () ->
             window.desk().bench().live().get() != null
@@ -187,13 +187,13 @@ public class StagesTest {
     go(StageName.BENCH);
     OpenWindow.onFx(
         () -> {
-          window.desk().bench().startDrain();
+          window.desk().bench().start();
           return null;
         });
     window.until(() -> window.desk().bench().live().get() != null);
     OpenWindow.onFx(
         () -> {
-          window.desk().bench().startDrain();
+          window.desk().bench().start();
           return null;
         });
     window.until(() -> window.desk().said().get().contains("One bench, one test"));

@@ -130,7 +130,7 @@ public class WholeJobTest {
     tabTo("pace-SIXTY");
     robot.push(KeyCode.RIGHT);
     window.until(() -> window.desk().bench().pace().get() == Pace.SIX_HUNDRED);
-    tabTo("start-drain");
+    tabTo("start-test");
     robot.push(KeyCode.ENTER);
     window.until(() -> window.desk().bench().live().get() != null);
     window.until(

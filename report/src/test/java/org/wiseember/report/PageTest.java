@@ -54,7 +54,8 @@ public class PageTest {
                 3800,
                 TraceFigure.Line.NONE,
                 TraceFigure.Forecast.NONE,
-                600)),
+                600,
+                "AC power")),
         "AC drain at 600 W",
         true);
   }

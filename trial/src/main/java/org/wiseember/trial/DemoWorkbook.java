@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -40,6 +41,9 @@ public final class DemoWorkbook {
 
   private static final List<String> DEMO_INSTRUMENTS =
       List.of("Plug meter", "AC meter over SCPI", "Thermometer over SCPI");
+
+  /** A lamp, a soldering iron and three heaters. */
+  private static final String LOADS = "60, 100, 200, 500, 1000";
 
   private record DemoUnit(String name, String label) {}
 
@@ -127,9 +131,16 @@ public final class DemoWorkbook {
       StartingPoints.all().stream()
           .filter(d -> DEMO_INSTRUMENTS.contains(d.name()))
           .forEach(d -> workbook.instruments().add(DescriptionJson.write(d)));
+      workbook.loadsOnHand(LOADS);
       drain(workbook, units.get(0), 0, 11);
       drain(workbook, units.get(1), 1, 12);
       startOnly(workbook, units.get(2), 2, 13);
+      test(workbook, units.get(0), TestPlan.acDrain(1080, 230, ""), 3, 14);
+      test(workbook, units.get(0), TestKind.DC_DRAIN, 4, 15);
+      test(workbook, units.get(0), TestKind.LADDER, 5, 16);
+      test(workbook, units.get(0), TestKind.IDLE, 6, 17);
+      test(workbook, units.get(3), TestKind.LADDER, 7, 18);
+      test(workbook, units.get(3), TestKind.IDLE, 8, 19);
     }
   }
 
@@ -174,7 +185,15 @@ public final class DemoWorkbook {
   }
 
   private static void drain(Workbook workbook, Unit unit, int day, long seed) {
-    TestPlan plan = TestPlan.acDrain(unit.label()).orElseThrow();
+    test(workbook, unit, TestKind.AC_DRAIN, day, seed);
+  }
+
+  private static void test(Workbook workbook, Unit unit, TestKind kind, int day, long seed) {
+    List<Double> onHand = Arrays.stream(LOADS.split(", ")).map(Double::valueOf).toList();
+    test(workbook, unit, TestPlan.of(kind, unit.label(), onHand).orElseThrow(), day, seed);
+  }
+
+  private static void test(Workbook workbook, Unit unit, TestPlan plan, int day, long seed) {
     BenchSetup setup = BenchSetup.simulated(unit.name(), unit.label(), plan, seed, Set.of());
     RecordedRun.of(workbook, unit, plan, setup, Pace.FULL, evening(day), view -> {})
         .runner()

@@ -2,11 +2,13 @@ package org.wiseember.trial;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.LoadBank;
+import org.wiseember.bench.simulated.PackDesign;
 import org.wiseember.bench.simulated.Practice;
 import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.bench.simulated.SimulatedUnit;
@@ -25,6 +27,9 @@ public final class SimulatedUnits {
   private static final double ECO_WATTS = 8;
 
   private static final double ECO_SECONDS = 120;
+
+  /** A battery for an inverter holds so many times 500 Wh. */
+  private static final double BATTERY_SHARE = 3;
 
   private SimulatedUnits() {}
 
@@ -67,7 +72,27 @@ public final class SimulatedUnits {
     UnitDesign design =
         UnitDesign.typical(chemistry(label), wattHours, Math.max(rated, watts), outletVolts, share)
             .with(shape(label));
-    return design.with(design.inverter().withEco(ECO_WATTS, ECO_SECONDS));
+    return onBattery(label, design).with(design.inverter().withEco(ECO_WATTS, ECO_SECONDS));
+  }
+
+  /** An inverter on a battery of its own gets one of the volts its label asks for. */
+  private static UnitDesign onBattery(Label label, UnitDesign design) {
+    Optional<Double> volts = label.claim(Subject.INPUT_VOLTAGE).map(Claim::figure);
+    if (volts.isEmpty() || label.ratedWattHours().isPresent()) {
+      return design;
+    }
+    PackDesign pack = design.pack();
+    int cells = (int) Math.max(1, Math.round(volts.get() / pack.chemistry().openCircuitVolts(0.3)));
+    double share = (double) pack.seriesCells() / cells;
+    return design.with(
+        new PackDesign(
+            pack.chemistry(),
+            cells,
+            BATTERY_SHARE * pack.ampHours() * share,
+            pack.ohms() / (share * share * BATTERY_SHARE),
+            pack.reserve(),
+            pack.imbalance(),
+            pack.wattHoursPerKelvin() * BATTERY_SHARE));
   }
 
   private static int spread(String name) {

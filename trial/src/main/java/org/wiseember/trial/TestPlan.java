@@ -64,7 +64,7 @@ public record TestPlan(TestKind kind, List<Double> loads, double volts, String r
   }
 
   /** The plan a run was made by. */
-  static TestPlan of(Run run) {
+  public static TestPlan of(Run run) {
     TestKind kind = TestKind.byKey(run.kind()).orElse(TestKind.AC_DRAIN);
     List<Double> loads = run.settings().loads();
     return new TestPlan(

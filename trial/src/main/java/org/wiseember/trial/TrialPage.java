@@ -6,8 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.wiseember.bench.procedure.IdleWatch;
 import org.wiseember.core.because.Because;
-import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
@@ -57,7 +57,7 @@ public final class TrialPage {
         rows,
         untested,
         because,
-        drain.map(d -> figure(d.trace(), d.finding(), events)),
+        drain.map(d -> figure(d, events)),
         drain.map(d -> d.run().title()).orElse(""),
         drain.map(d -> d.run().settings().simulated()).orElse(false));
   }
@@ -71,6 +71,11 @@ public final class TrialPage {
   /** The line a page explains: the capacity where it was judged, else the first judged one. */
   public static Optional<Judged> mainLine(Judgement judgement) {
     return judgement.lines().stream().filter(l -> l.because().isPresent()).findFirst();
+  }
+
+  /** The run with this number. */
+  public static Optional<TestRun> run(Judgement judgement, long runId) {
+    return judgement.runs().stream().filter(r -> r.run().id() == runId).findFirst();
   }
 
   /** The drain with this run. */
@@ -106,31 +111,53 @@ public final class TrialPage {
         + ".";
   }
 
-  /** A drain as a chart. */
-  public static TraceFigure figure(Trace trace, CapacityFinding finding, List<Event> events) {
-    Series measured = trace.series(Channel.AC_POWER);
-    Series power = measured.size() > 1 ? measured : betweenTotals(trace);
+  /** A run as a chart: its power over time. */
+  public static TraceFigure figure(TestRun run, List<Event> events) {
+    Trace trace = run.trace();
+    Series watts = watts(run);
+    Series power = watts.size() > 1 ? watts : betweenTotals(trace);
     Series warmth = trace.series(Channel.CASE_TEMPERATURE);
     Series display = trace.series(Channel.DISPLAY_CHARGE);
     List<TraceFigure.Mark> marks =
         events.stream()
-            .filter(e -> e.code().equals("mark") || e.code().equals("steady"))
+            .filter(e -> MARKS.contains(e.code()))
             .map(
                 e ->
                     new TraceFigure.Mark(
                         e.seconds(), e.code().equals("steady") ? "steady" : shortened(e.words())))
             .toList();
-    boolean seen = finding.reachesCutoff();
-    double most = finding.meanPower().map(Estimate::value).orElse(10.0);
+    double cutoff = Double.NaN;
+    double most = 10;
+    if (run instanceof DrainRun drain) {
+      cutoff = drain.finding().reachesCutoff() ? drain.finding().endTime() : Double.NaN;
+      most = drain.finding().meanPower().map(Estimate::value).orElse(most);
+    }
     return new TraceFigure(
         times(power),
         values(power),
         new TraceFigure.Line(times(warmth), values(warmth)),
         marks,
-        seen ? finding.endTime() : Double.NaN,
+        cutoff,
         new TraceFigure.Line(times(display), values(display)),
         TraceFigure.Forecast.NONE,
-        most);
+        most,
+        onDcSide(run) ? "DC power" : "AC power");
+  }
+
+  private static final List<String> MARKS = List.of("mark", "steady", IdleWatch.STATE);
+
+  private static boolean onDcSide(TestRun run) {
+    return run instanceof IdleRun || (run instanceof DrainRun drain && drain.direct());
+  }
+
+  /** The watts a run is about: at the outlet, or on the DC side. */
+  public static Series watts(TestRun run) {
+    Trace trace = run.trace();
+    if (!onDcSide(run)) {
+      return trace.series(Channel.AC_POWER);
+    }
+    Series dc = trace.series(Channel.DC_POWER);
+    return dc.size() > 1 ? dc : trace.product(Channel.DC_VOLTAGE, Channel.DC_CURRENT);
   }
 
   /** Where only totals were noted: the mean power between each and the next, as steps. */

@@ -100,10 +100,9 @@ public final class Drain extends Course {
     return dc ? Wanted.atPort(on ? dcWatts : 0) : on ? Wanted.WHOLE_LOAD : Wanted.NO_LOAD;
   }
 
-  private double watts(Frame frame) {
-    return dc
-        ? frame.value(Channel.DC_VOLTAGE) * frame.value(Channel.DC_CURRENT)
-        : frame.value(Channel.AC_POWER);
+  @Override
+  public double watched(Frame frame) {
+    return dc ? frame.dcWatts() : frame.value(Channel.AC_POWER);
   }
 
   private Channel volts() {
@@ -119,7 +118,7 @@ public final class Drain extends Course {
   public List<Notice> take(Frame frame) {
     List<Notice> out = new ArrayList<>();
     double now = frame.seconds();
-    double watts = watts(frame);
+    double watts = watched(frame);
     noticeHeat(frame, out);
     switch (phase) {
       case BASELINE -> {

@@ -85,6 +85,16 @@ public final class IdleWatch extends Course {
   }
 
   @Override
+  public double watched(Frame frame) {
+    return frame.dcWatts();
+  }
+
+  /** What is on now. */
+  public IdleState state() {
+    return states.get(at);
+  }
+
+  @Override
   public List<DoNow> steps() {
     return List.of(
         new DoNow("Charge full, rest 30 min", DoNow.When.BEFORE, ""),

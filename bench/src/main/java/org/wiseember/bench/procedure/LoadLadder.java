@@ -185,6 +185,15 @@ public final class LoadLadder extends Course {
     return true;
   }
 
+  /** Steps gone through, the one it is at among them; 0 before the first. */
+  public int stepsBegun() {
+    return Math.min(step + 1, stepsInAll());
+  }
+
+  public int stepsInAll() {
+    return loads.size() * rounds;
+  }
+
   @Override
   public List<DoNow> steps() {
     return List.of(

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.notice.Notice;
+import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
 /** A test while it runs. Not safe for several threads. */
@@ -33,6 +34,11 @@ public interface Procedure {
    * @return what was noticed in it, possibly nothing
    */
   List<Notice> take(Frame frame);
+
+  /** The watts the test is about; NaN where they were not read. */
+  default double watched(Frame frame) {
+    return frame.value(Channel.AC_POWER);
+  }
 
   /** Ends the test early; the readings so far stay. */
   void stop();

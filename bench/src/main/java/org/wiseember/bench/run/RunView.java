@@ -10,10 +10,11 @@ import org.wiseember.core.trace.Frame;
  * A run at one moment, for whoever watches.
  *
  * @param latest the newest frame; null before the first
- * @param deliveredWattHours ∫ of the AC watts so far
+ * @param watts the newest watts the test is about: at the outlet, or on the DC side
+ * @param deliveredWattHours ∫ of those watts so far
  * @param loadedSeconds time since the load first drew power; 0 before
  * @param frames how many were read that had any reading in them
- * @param power the AC watts so far, thinned for drawing
+ * @param power those watts so far, thinned for drawing
  * @param celsius the case temperature so far, thinned
  * @param display the display's charge so far, thinned
  * @param notices all so far
@@ -25,6 +26,7 @@ import org.wiseember.core.trace.Frame;
 public record RunView(
     Phase phase,
     Frame latest,
+    double watts,
     double deliveredWattHours,
     double loadedSeconds,
     long frames,

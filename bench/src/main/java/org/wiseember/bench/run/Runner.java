@@ -262,15 +262,13 @@ public final class Runner {
 
   private void keepSums(Frame frame) {
     frames += Arrays.stream(frame.values()).allMatch(Double::isNaN) ? 0 : 1;
-    double watts = frame.value(Channel.AC_POWER);
+    double watts = procedure.watched(frame);
     if (!Double.isNaN(watts)) {
       double seconds = last == null ? 0 : frame.seconds() - last.seconds();
       // A longer hole is a gap; what it is worth is worked out openly by the finding, not here.
-      if (last != null
-          && seconds <= Series.GAP_SECONDS
-          && !Double.isNaN(last.value(Channel.AC_POWER))) {
+      if (last != null && seconds <= Series.GAP_SECONDS && !Double.isNaN(procedure.watched(last))) {
         double hours = seconds / 3600;
-        delivered += hours * (watts + last.value(Channel.AC_POWER)) / 2;
+        delivered += hours * (watts + procedure.watched(last)) / 2;
       }
       if (watts > 0 && Double.isNaN(loadedSince)) {
         loadedSince = frame.seconds();
@@ -325,6 +323,7 @@ public final class Runner {
     return new RunView(
         procedure.phase(),
         last,
+        last == null ? Double.NaN : procedure.watched(last),
         delivered,
         Double.isNaN(loadedSince) ? 0 : last.seconds() - loadedSince,
         frames,

@@ -11,6 +11,8 @@ public enum TypedKind {
   DISPLAY("Display", Unit.PERCENT, Channel.DISPLAY_CHARGE),
   POWER("Watts", Unit.WATT, Channel.AC_POWER),
   VOLTS("Volts", Unit.VOLT, Channel.AC_VOLTAGE),
+  DC_VOLTS("DC volts", Unit.VOLT, Channel.DC_VOLTAGE),
+  DC_AMPS("DC amps", Unit.AMPERE, Channel.DC_CURRENT),
   CASE("Case", Unit.CELSIUS, Channel.CASE_TEMPERATURE);
 
   private final String words;

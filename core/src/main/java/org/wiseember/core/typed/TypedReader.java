@@ -22,6 +22,9 @@ public final class TypedReader {
 
   private TypedReader() {}
 
+  /** Rounding of the DC volts is worth a word when it alone moves an efficiency so far, points. */
+  private static final double ROUNDING_POINTS = 0.3;
+
   /**
    * Reads one field.
    *
@@ -40,6 +43,8 @@ public final class TypedReader {
       case DISPLAY -> display(stripped, expected);
       case POWER -> power(stripped, expected);
       case VOLTS -> plain(TypedKind.VOLTS, stripped, "v", "230.4 V", 1);
+      case DC_VOLTS -> roundedVolts(plain(TypedKind.DC_VOLTS, stripped, "v", "12.34 V", 1));
+      case DC_AMPS -> plain(TypedKind.DC_AMPS, stripped, "a", "18.44 A", 1);
       case CASE -> celsius(stripped);
     };
   }
@@ -82,6 +87,29 @@ public final class TypedReader {
         Optional.of(new TypedReading(TypedKind.DISPLAY, value, resolution, text, words)),
         "Read as " + words + ".",
         slips);
+  }
+
+  /** Half a digit of the volts goes straight into the efficiency. */
+  private static TypedAnswer roundedVolts(TypedAnswer answer) {
+    if (answer.reading().isEmpty()) {
+      return answer;
+    }
+    TypedReading reading = answer.reading().get();
+    double points = 100 * reading.resolution() / 2 / reading.value();
+    if (!(reading.value() > 0) || points < ROUNDING_POINTS) {
+      return answer;
+    }
+    List<Slip> slips = new ArrayList<>(answer.slips());
+    slips.add(
+        new Slip(
+            "rounded-volts",
+            "Rounded to "
+                + Figures.plain(reading.resolution())
+                + " V the efficiency may be off by "
+                + Figures.fixed(points, 1)
+                + " points. Type one more digit if the meter shows it.",
+            Optional.empty()));
+    return new TypedAnswer(answer.reading(), answer.echo(), slips);
   }
 
   private static TypedAnswer power(String text, Expected expected) {

@@ -12,6 +12,8 @@ import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.collections.ObservableSet;
@@ -30,9 +32,9 @@ import org.wiseember.core.trace.Frame;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReading;
 import org.wiseember.trial.BenchSetup;
-import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judgement;
 import org.wiseember.trial.RecordedRun;
+import org.wiseember.trial.TestKind;
 import org.wiseember.trial.TestPlan;
 import org.wiseember.workbook.Instruments;
 import org.wiseember.workbook.KeptReading;
@@ -53,6 +55,8 @@ public final class Benchwork {
   private final ObjectProperty<Pace> pace = new SimpleObjectProperty<>(Pace.SIXTY);
   private final ObjectProperty<RunSettings.Source> source =
       new SimpleObjectProperty<>(RunSettings.Source.SIMULATED);
+  private final ObjectProperty<TestKind> test = new SimpleObjectProperty<>(TestKind.AC_DRAIN);
+  private final StringProperty loadsOnHand = new SimpleStringProperty(LoadsOnHand.USUAL);
   private final ObservableSet<Fault> faults =
       FXCollections.observableSet(EnumSet.noneOf(Fault.class));
   private final ObservableSet<String> ticked = FXCollections.observableSet();
@@ -75,6 +79,48 @@ public final class Benchwork {
 
   public ObjectProperty<Pace> pace() {
     return pace;
+  }
+
+  /** Which test comes next. */
+  public ObjectProperty<TestKind> test() {
+    return test;
+  }
+
+  /** Watts of the loads the tester has, as typed. */
+  public StringProperty loadsOnHand() {
+    return loadsOnHand;
+  }
+
+  /** Keeps what loads there are; undo returns to those before. */
+  public void keepLoads(String typed) {
+    String before = loadsOnHand.get();
+    if (typed.equals(before) || desk.refuseWhenReadOnly()) {
+      return;
+    }
+    Optional<String> wrong = LoadsOnHand.wrong(typed);
+    if (wrong.isPresent()) {
+      desk.say(wrong.get());
+      return;
+    }
+    edits.did("Loads on hand changed", () -> keepLoadsQuietly(before));
+    keepLoadsQuietly(typed);
+  }
+
+  private void keepLoadsQuietly(String typed) {
+    loadsOnHand.set(typed);
+    desk.background(
+        () -> {
+          desk.workbook().orElseThrow().loadsOnHand(typed);
+          return typed;
+        },
+        done -> {});
+  }
+
+  /** What the test that goes asked a person for is done. */
+  public void confirm() {
+    if (going()) {
+      live.get().run().runner().confirm();
+    }
   }
 
   /** Where the readings of the next run come from. */
@@ -109,20 +155,21 @@ public final class Benchwork {
     return all;
   }
 
-  /** The drain the chosen unit would get; empty when its label gives nothing to drain. */
-  public Optional<TestPlan> drainPlan() {
+  /** The test the chosen unit would get; empty when its label does not say enough for it. */
+  public Optional<TestPlan> plan() {
     return Optional.ofNullable(desk.chosen().get())
-        .flatMap(j -> TestPlan.acDrain(j.unit().label()));
+        .flatMap(
+            j -> TestPlan.of(test.get(), j.unit().label(), LoadsOnHand.watts(loadsOnHand.get())));
   }
 
   private List<InstrumentDescription> descriptions() {
     return instruments.stream().map(OnBench::description).toList();
   }
 
-  /** Starts an AC drain of the chosen unit. */
-  public void startDrain() {
+  /** Starts the chosen test of the chosen unit. */
+  public void start() {
     Judgement judgement = desk.chosen().get();
-    Optional<TestPlan> plan = drainPlan();
+    Optional<TestPlan> plan = plan();
     if (judgement == null || plan.isEmpty() || desk.refuseWhenReadOnly() || busy()) {
       return;
     }
@@ -138,7 +185,7 @@ public final class Benchwork {
     Pace speed = pace.get();
     Set<Fault> practise = Set.copyOf(faults);
     List<InstrumentDescription> mine = descriptions();
-    long seed = unit.id() * 1000 + judgement.drains().size() + 1;
+    long seed = unit.id() * 1000 + judgement.runs().size() + 1;
     desk.background(
         () ->
             RecordedRun.of(
@@ -157,7 +204,8 @@ public final class Benchwork {
         run -> {
           begin(next, run, List.of());
           sayWhatWasNotTicked(run);
-          if (wanted == RunSettings.Source.BY_HAND) {
+          boolean counts = plan.get().kind() == TestKind.AC_DRAIN;
+          if (wanted == RunSettings.Source.BY_HAND && counts) {
             keep(next, TypedKind.TOTAL, 0, 1, "zeroed before the start", meterOf(next), 0);
           }
         });
@@ -178,7 +226,7 @@ public final class Benchwork {
   private LiveRun liveRun(Judgement judgement, TestPlan plan) {
     List<Double> earlier =
         judgement.drains().stream()
-            .filter(DrainRun::complete)
+            .filter(d -> d.complete() && d.direct() == (plan.kind() == TestKind.DC_DRAIN))
             .map(d -> d.finding().deliveredEnergy().orElseThrow().value())
             .toList();
     long unitId = judgement.unit().id();

@@ -54,6 +54,7 @@ public final class Desk {
   private final ObjectProperty<StageName> stage = new SimpleObjectProperty<>(StageName.VERDICT);
   private final Benchwork bench;
   private final ReadingIn readingIn;
+  private final Decisions decisions;
   private final ObjectProperty<Palette> palette = new SimpleObjectProperty<>(Palette.LIGHT);
   private final DoubleProperty textScale = new SimpleDoubleProperty(1);
   private final BooleanProperty guardBand = new SimpleBooleanProperty(true);
@@ -66,6 +67,7 @@ public final class Desk {
     this.clock = clock;
     this.bench = new Benchwork(this, clock, edits);
     this.readingIn = new ReadingIn(this, clock, edits);
+    this.decisions = new Decisions(this, edits);
     guardBand.addListener((o, was, is) -> reload());
   }
 
@@ -91,6 +93,11 @@ public final class Desk {
   /** Logs and packages that are read in. */
   public ReadingIn readingIn() {
     return readingIn;
+  }
+
+  /** What is decided about runs. */
+  public Decisions decisions() {
+    return decisions;
   }
 
   public ObjectProperty<Palette> palette() {
@@ -172,10 +179,11 @@ public final class Desk {
           if (before != null) {
             before.close();
           }
-          return new Opened(judgeAll(), next.title(), bench.read(next));
+          return new Opened(judgeAll(), next.title(), bench.read(next), next.loadsOnHand());
         },
         opened -> {
           bench.instruments().setAll(opened.instruments());
+          bench.loadsOnHand().set(opened.loads().isBlank() ? LoadsOnHand.USUAL : opened.loads());
           shelf.setAll(opened.all());
           chosen.set(opened.all().isEmpty() ? null : opened.all().get(0));
           title.set(opened.title().isBlank() ? String.valueOf(file.getFileName()) : opened.title());
@@ -189,7 +197,8 @@ public final class Desk {
         });
   }
 
-  private record Opened(List<Judgement> all, String title, List<OnBench> instruments) {}
+  private record Opened(
+      List<Judgement> all, String title, List<OnBench> instruments, String loads) {}
 
   private List<Judgement> judgeAll() {
     boolean guarded = guardBand.get();

@@ -130,8 +130,7 @@ public final class LiveRun {
     if (hours > SETTLED_HOURS && now.deliveredWattHours() > 0) {
       return now.deliveredWattHours() / hours;
     }
-    double read =
-        now == null || now.latest() == null ? Double.NaN : now.latest().value(Channel.AC_POWER);
+    double read = now == null ? Double.NaN : now.watts();
     double typedWatts = lastTyped(Channel.AC_POWER);
     return read > 1 ? read : typedWatts > 1 ? typedWatts : plan.watts();
   }

@@ -19,6 +19,7 @@ import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.desktop.frame.Row;
 import org.wiseember.report.look.Palette;
 import org.wiseember.trial.DemoWorkbook;
 import org.wiseember.workbook.RunSettings;
@@ -53,7 +54,16 @@ final class Screenshots {
   private void plan() {
     add("verdict", () -> desk.stage().set(StageName.VERDICT), () -> desk.chosen().get() != null);
     add("label", () -> desk.stage().set(StageName.LABEL), () -> true);
-    add("evidence", () -> desk.stage().set(StageName.EVIDENCE), () -> true);
+    add(
+        "evidence",
+        () -> {
+          desk.shownRun().set(run("AC drain"));
+          desk.stage().set(StageName.EVIDENCE);
+        },
+        () -> true);
+    add("efficiency", () -> desk.shownRun().set(run("Efficiency")), () -> true);
+    add("idle", () -> desk.shownRun().set(run("Idle")), () -> true);
+    add("energy-by-load", () -> Row.choose(scene.lookup("#together")), () -> true);
     add("report", () -> desk.stage().set(StageName.REPORT), this::pageShown);
     add(
         "verdict-dark",
@@ -87,13 +97,22 @@ final class Screenshots {
               .filter(s -> s.when() == DoNow.When.BEFORE)
               .forEach(s -> desk.bench().tick(s.text(), true));
           desk.bench().setPace(Pace.SIX_HUNDRED);
-          desk.bench().startDrain();
+          desk.bench().start();
         },
         () ->
             desk.bench().live().get() != null
                 && desk.bench().live().get().view().get() != null
                 && desk.bench().live().get().delivered() > 280
                 && typed());
+  }
+
+  /** The first run of the chosen unit whose title begins so. */
+  private Long run(String title) {
+    return desk.chosen().get().runs().stream()
+        .filter(r -> r.run().title().startsWith(title))
+        .findFirst()
+        .map(r -> r.run().id())
+        .orElseThrow();
   }
 
   private void takeMeterLog() {

@@ -7,7 +7,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.because.Because;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.verdict.Verdict;
@@ -18,6 +17,7 @@ import org.wiseember.desktop.look.Words;
 import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judged;
 import org.wiseember.trial.Judgement;
+import org.wiseember.trial.TestRun;
 import org.wiseember.trial.TrialPage;
 
 /** The panel that tells why: the run in little, the sum, how sure, what to watch out for. */
@@ -42,25 +42,34 @@ public final class BecausePanel extends VBox {
     }
     because(because.get());
     line.verdict().ifPresent(this::verdict);
-    line.runId().flatMap(id -> TrialPage.drain(judgement, id)).ifPresent(this::run);
+    line.runId().flatMap(id -> TrialPage.run(judgement, id)).ifPresent(this::run);
     details(because.get());
     line.runId().ifPresent(this::openRun);
   }
 
-  /** Explains the figure of one run. */
-  public void explain(DrainRun drain) {
+  /** Explains the main figure of one run. */
+  public void explain(TestRun run) {
     getChildren().clear();
     line(Words.of("quiet", "Because"));
-    Optional<Because> because = drain.finding().because();
+    Optional<Because> because = run.because();
     if (because.isEmpty()) {
       line(Words.of("heading", "No figure"));
-      drain.finding().warnings().forEach(w -> line(Words.of("because-text", w.message())));
+      run.warnings().forEach(w -> line(Words.of("because-text", w.message())));
       return;
     }
     line(Words.of("heading", because.get().title()));
     because(because.get());
-    run(drain);
+    run(run);
     details(because.get());
+  }
+
+  /** Explains a figure that rests on several runs. */
+  public void explain(Because because) {
+    getChildren().clear();
+    line(Words.of("quiet", "Because"));
+    line(Words.of("heading", because.title()));
+    because(because);
+    details(because);
   }
 
   private void line(javafx.scene.Node node) {
@@ -89,12 +98,16 @@ public final class BecausePanel extends VBox {
     line(Words.of("because-text", verdict.reason()));
   }
 
-  private void run(DrainRun drain) {
-    MiniTrace mini = new MiniTrace(drain.trace().series(Channel.AC_POWER));
+  private void run(TestRun run) {
+    MiniTrace mini = new MiniTrace(TrialPage.watts(run));
     mini.setMinHeight(78);
     mini.setPrefHeight(78);
     mini.setMaxWidth(Double.MAX_VALUE);
     line(mini);
+    line(Words.of("quiet", run instanceof DrainRun drain ? drained(drain) : run.run().title()));
+  }
+
+  private static String drained(DrainRun drain) {
     String mean =
         drain
             .finding()
@@ -111,7 +124,7 @@ public final class BecausePanel extends VBox {
                     (drain.complete() ? "shut off after " : "followed for ")
                         + Figures.duration(d.value()))
             .orElse("");
-    line(Words.of("quiet", mean + end));
+    return mean + end;
   }
 
   private void details(Because because) {

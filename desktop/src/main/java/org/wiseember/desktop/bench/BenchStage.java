@@ -1,7 +1,6 @@
 package org.wiseember.desktop.bench;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
@@ -12,20 +11,16 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.desktop.app.StageName;
@@ -35,9 +30,10 @@ import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.TraceChart;
-import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judgement;
+import org.wiseember.trial.TestKind;
 import org.wiseember.trial.TestPlan;
+import org.wiseember.trial.TestRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 
@@ -51,15 +47,13 @@ public final class BenchStage extends StackPane {
   private final Label title = Words.of("title", "");
   private final Label under = Words.of("quiet", "");
   private final Button start;
+  private final Button toLabel;
   private final Button markButton;
   private final HoldButton stop;
   private final HoldButton dropped;
   private final Button toVerdict;
   private final VBox cutShort = new VBox();
-  private final Tile power = new Tile("Out of the socket", "W", "tone-ember");
-  private final Tile delivered = new Tile("Delivered so far", "Wh", "tone-ember");
-  private final Tile ends = new Tile("Ends in about", "", "tone-ink");
-  private final Tile display = new Tile("Display says", "%", "tone-close");
+  private final LiveTiles tiles;
   private final SetUpPane setUp;
   private final ChartPane chart = new ChartPane("Power, temperature and display so far");
   private final HBox said = new HBox();
@@ -76,8 +70,9 @@ public final class BenchStage extends StackPane {
     main.getStyleClass().add("stage");
     side.getStyleClass().add("side");
     instruments = new InstrumentsPane(desk, this::rebuild);
-    start = Words.button("action-main", "Start the drain", desk.bench()::startDrain);
-    start.setId("start-drain");
+    start = Words.button("action-main", "Start", desk.bench()::start);
+    start.setId("start-test");
+    toLabel = Words.button("action", "To the label", () -> desk.stage().set(StageName.LABEL));
     markButton = Words.button("action", "Mark   Space", this::mark);
     stop = new HoldButton("Hold to stop", desk.bench()::stopRun);
     stop.setId("hold-to-stop");
@@ -96,13 +91,16 @@ public final class BenchStage extends StackPane {
     chart.setMinHeight(260);
     chart.setPrefHeight(300);
     VBox.setVgrow(chart, Priority.ALWAYS);
-    main.getChildren().addAll(head(), cutShort, tiles(), setUp, chart, said, noticed);
+    tiles = new LiveTiles(desk, widthProperty());
+    main.getChildren().addAll(head(), cutShort, tiles, setUp, chart, said, noticed);
     side.getChildren().addAll(doNow, typed, clock);
     adaptive = new Adaptive(main, side, desk.textScale());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     desk.chosen().addListener((o, was, is) -> rebuild());
     desk.bench().live().addListener((o, was, is) -> rebuild());
     desk.bench().source().addListener((o, was, is) -> rebuild());
+    desk.bench().test().addListener((o, was, is) -> rebuild());
+    desk.bench().loadsOnHand().addListener((o, was, is) -> rebuild());
     desk.palette().addListener((o, was, is) -> redraw());
     desk.textScale().addListener((o, was, is) -> redraw());
     sceneProperty().addListener((o, was, is) -> focusStart());
@@ -137,7 +135,7 @@ public final class BenchStage extends StackPane {
     VBox words = new VBox(title, under);
     words.setSpacing(2);
     HBox.setHgrow(words, Priority.ALWAYS);
-    HBox head = new HBox(words, start, markButton, dropped, stop, toVerdict);
+    HBox head = new HBox(words, toLabel, start, markButton, dropped, stop, toVerdict);
     head.getStyleClass().add("stage-head");
     return head;
   }
@@ -172,51 +170,23 @@ public final class BenchStage extends StackPane {
     }
   }
 
-  private Node tiles() {
-    GridPane grid = new GridPane();
-    grid.setHgap(10);
-    grid.setVgap(10);
-    Tile[] all = {power, delivered, ends, display};
-    for (Tile tile : all) {
-      tile.setMaxWidth(Double.MAX_VALUE);
-      GridPane.setHgrow(tile, Priority.ALWAYS);
-    }
-    Runnable arrange =
-        () -> {
-          grid.getChildren().clear();
-          boolean wide = getWidth() / desk.textScale().get() > 640;
-          for (int i = 0; i < all.length; i++) {
-            grid.add(all[i], wide ? i : i % 2, wide ? 0 : i / 2);
-          }
-          grid.getColumnConstraints().clear();
-          for (int i = 0; i < (wide ? 4 : 2); i++) {
-            ColumnConstraints column = new ColumnConstraints();
-            column.setPercentWidth(wide ? 25 : 50);
-            grid.getColumnConstraints().add(column);
-          }
-        };
-    widthProperty().addListener((o, was, is) -> arrange.run());
-    desk.textScale().addListener((o, was, is) -> arrange.run());
-    arrange.run();
-    return grid;
-  }
-
   private void rebuild() {
     Judgement judgement = desk.chosen().get();
-    Optional<TestPlan> plan = desk.bench().drainPlan();
     LiveRun live = desk.bench().live().get();
     boolean mine = live != null && judgement != null && live.unitId() == judgement.unit().id();
+    // A run that has ended stays on show until another test is asked for.
+    mine = mine && (live.going() || live.plan().kind() == desk.bench().test().get());
     if (shown != null) {
       shown.view().removeListener(watch);
       shown = null;
     }
-    if (judgement == null || (plan.isEmpty() && !mine)) {
+    if (judgement == null || (judgement.unit().label().claims().isEmpty() && !mine)) {
       getChildren()
           .setAll(
               new EmptyStage(
                   judgement == null ? "Bench" : judgement.unit().name(),
-                  "A drain needs to know how much the unit claims to hold. Type the label with its"
-                      + " capacity, then come back and start.",
+                  "A test needs to know what the unit claims: how much it holds, what it is rated"
+                      + " at. Type the label, then come back and start.",
                   "To the label",
                   () -> desk.stage().set(StageName.LABEL)));
       return;
@@ -228,43 +198,66 @@ public final class BenchStage extends StackPane {
       title.setText(live.plan().title());
       typed.of(live);
       show(live.view().get());
-    } else {
-      title.setText(plan.get().title());
-      showReady(judgement, plan.get());
+      return;
     }
+    Optional<TestPlan> plan = desk.bench().plan();
+    title.setText(plan.map(TestPlan::title).orElse(desk.bench().test().get().words()));
+    arrange(true, false, false);
+    Words.shown(start, plan.isPresent());
+    Words.shown(toLabel, plan.isEmpty());
+    showCutShort(judgement);
+    if (plan.isPresent()) {
+      showReady(judgement, plan.get());
+    } else {
+      under.setText(judgement.unit().name() + ". " + missing());
+      tiles.nothing(desk.bench().test().get());
+      clock.show(0, "");
+      doNow.show(List.of(), "", false);
+      chart.show(null);
+    }
+  }
+
+  private String missing() {
+    return desk.bench().test().get() == TestKind.LADDER
+        ? "A ladder of loads needs the watts the label rates the unit at, and loads on hand below"
+            + " that."
+        : "A drain needs to know how much the unit claims to hold; its label prints no capacity.";
   }
 
   private void showReady(Judgement judgement, TestPlan plan) {
     under.setText(judgement.unit().name() + ". " + plan.reason());
-    arrange(true, false, false);
-    showCutShort(judgement);
     double rated = judgement.unit().label().ratedWattHours().orElse(Double.NaN);
-    List<Double> earlier =
-        judgement.drains().stream()
-            .filter(DrainRun::complete)
-            .map(d -> d.finding().deliveredEnergy().orElseThrow().value())
-            .toList();
-    ExpectedEnd ahead = ExpectedEnd.of(rated, earlier, 0, Double.NaN, plan.watts());
-    power.set("–", "not started");
-    delivered.set("–", "about " + Figures.fixed(ahead.total(), 0) + " Wh expected");
-    ends.set(minutes(ahead.secondsLeft()), between(ahead) + " once it runs");
-    display.set("–", "read it off the unit");
     clock.show(0, "Every reading is on disk within a second. Pull the plug if you like.");
     doNow.show(
-        Drain.ac(plan.volts()).steps().stream().filter(s -> s.when() == DoNow.When.BEFORE).toList(),
-        "");
-    chart.show(
-        () ->
-            TraceChart.of(
-                LiveFigure.ahead(plan, ahead), desk.palette().get(), desk.textScale().get()));
+        plan.procedure().steps().stream().filter(s -> s.when() == DoNow.When.BEFORE).toList(),
+        "",
+        false);
+    if (plan.kind().drains()) {
+      List<Double> earlier =
+          judgement.drains().stream()
+              .filter(d -> d.complete() && d.direct() == (plan.kind() == TestKind.DC_DRAIN))
+              .map(d -> d.finding().deliveredEnergy().orElseThrow().value())
+              .toList();
+      ExpectedEnd ahead = ExpectedEnd.of(rated, earlier, 0, Double.NaN, plan.watts());
+      tiles.ahead(plan, ahead);
+      chart.show(
+          () ->
+              TraceChart.of(
+                  LiveFigure.ahead(plan, ahead), desk.palette().get(), desk.textScale().get()));
+    } else {
+      tiles.nothing(plan.kind());
+      chart.show(
+          () ->
+              TraceChart.of(LiveFigure.empty(plan), desk.palette().get(), desk.textScale().get()));
+    }
     focusStart();
   }
 
   /** Runs of this unit that were cut short: go on, or close them. */
   private void showCutShort(Judgement judgement) {
     cutShort.getChildren().clear();
-    for (DrainRun drain : judgement.drains()) {
-      Run run = drain.run();
+    for (TestRun tested : judgement.runs()) {
+      Run run = tested.run();
       if (run.state() != Run.State.INTERRUPTED) {
         continue;
       }
@@ -273,7 +266,7 @@ public final class BenchStage extends StackPane {
               "strong",
               run.title()
                   + " was cut short after "
-                  + Figures.duration(drain.trace().span())
+                  + Figures.duration(tested.trace().span())
                   + ". Its readings are all there.");
       HBox.setHgrow(words, Priority.ALWAYS);
       Button goOn = Words.button("action", "Go on with it", () -> desk.bench().resume(run));
@@ -294,10 +287,11 @@ public final class BenchStage extends StackPane {
             && shown.run() != null
             && shown.run().source() != RunSettings.Source.SIMULATED;
     Words.shown(start, ready);
+    Words.shown(toLabel, false);
     Words.shown(setUp, ready);
     Words.shown(markButton, running);
     Words.shown(stop, running);
-    Words.shown(dropped, running && seen);
+    Words.shown(dropped, running && seen && shown.plan().kind().drains());
     Words.shown(said, running);
     Words.shown(typed, running);
     Words.shown(noticed, !ready);
@@ -329,7 +323,7 @@ public final class BenchStage extends StackPane {
       Focus.give(toVerdict, () -> {});
     }
     under.setText(phaseWords(view));
-    tilesFrom(view);
+    tiles.show(shown, view);
     clock.show(
         view.latest().seconds(), view.unsaved().isEmpty() ? savedWords(view) : view.unsaved());
     noticed.show(view.notices());
@@ -348,74 +342,36 @@ public final class BenchStage extends StackPane {
 
   private void showSteps(RunView view) {
     boolean draining = view.phase() == Phase.SETTLING || view.phase() == Phase.MEASURING;
-    double watts = view.latest().value(Channel.AC_POWER);
-    boolean ask = shown.run().loadByHand() && draining && !(watts > 1) && view.loadedSeconds() == 0;
-    boolean off = shown.run().loadByHand() && view.phase() == Phase.WINDING_DOWN;
+    boolean byHand = shown.run().loadByHand() && shown.plan().kind().drains();
+    boolean ask = byHand && draining && !(view.watts() > 1) && view.loadedSeconds() == 0;
+    boolean off = byHand && view.phase() == Phase.WINDING_DOWN;
+    boolean waits = !view.asks().isEmpty() && shown.run().source() != RunSettings.Source.SIMULATED;
     doNow.show(
         shown.run().procedure().steps().stream()
             .filter(s -> s.when() != DoNow.When.BEFORE)
             .toList(),
-        ask ? "Switch the load on." : off ? "Switch the load off." : "");
+        waits ? view.asks() : ask ? "Switch the load on." : off ? "Switch the load off." : "",
+        waits);
   }
 
   private String phaseWords(RunView view) {
     String ending = shown.run().procedure().ending().orElse("");
     String shows = view.unitShows().isEmpty() ? "" : " The unit shows " + view.unitShows() + ".";
     boolean byHand = shown.run().source() == RunSettings.Source.BY_HAND;
-    return view.phase().words()
-        + (!ending.isEmpty()
-            ? ". " + ending
-            : byHand
-                ? ". Say so when the output drops out, and type the last total."
-                : ". Ends by itself when the output drops out.")
-        + shows;
+    return view.phase().words() + (!ending.isEmpty() ? ". " + ending : ". " + ends(byHand)) + shows;
   }
 
-  private void tilesFrom(RunView view) {
-    double watts = view.latest().value(Channel.AC_POWER);
-    double volts = view.latest().value(Channel.AC_VOLTAGE);
-    power.set(
-        Figures.fixed(watts, 1),
-        Double.isNaN(volts)
-            ? view.latest().channels().contains(Channel.AC_VOLTAGE)
-                ? "no answer"
-                : "not read by the program"
-            : Figures.fixed(volts, 1)
-                + " V, "
-                + Figures.fixed(view.latest().value(Channel.AC_CURRENT), 2)
-                + " A, "
-                + Figures.fixed(view.latest().value(Channel.FREQUENCY), 2)
-                + " Hz");
-    double rated = shown.ratedWattHours();
-    double energy = shown.delivered();
-    delivered.set(
-        Figures.fixed(energy, 1),
-        Figures.fixed(100 * energy / rated, 0)
-            + " % of label, "
-            + Figures.clock(
-                view.loadedSeconds() > 0 ? view.loadedSeconds() : view.latest().seconds())
-            + " in");
-    ExpectedEnd end = shown.expectedEnd();
-    if (view.phase() == Phase.MEASURING || view.phase() == Phase.SETTLING) {
-      ends.set(minutes(end.secondsLeft()), between(end));
-    } else {
-      ends.set(view.phase().over() ? "ended" : "–", view.phase().words().toLowerCase(Locale.ROOT));
-    }
-    double charge = shown.displayCharge();
-    double counted = 100 - 100 * energy / end.total();
-    display.set(
-        Figures.fixed(charge, 0),
-        "energy says about " + Figures.fixed(Math.max(0, counted), 0) + " %");
-  }
-
-  private static String minutes(double seconds) {
-    return Figures.fixed(seconds / 60, 0) + " min";
-  }
-
-  private static String between(ExpectedEnd end) {
-    return Figures.fixed(end.soonest() / 60, 0)
-        + " to "
-        + Figures.fixed(end.latest() / 60, 0)
-        + " min";
+  private String ends(boolean byHand) {
+    return switch (shown.plan().kind()) {
+      case AC_DRAIN, DC_DRAIN ->
+          byHand
+              ? "Say so when the output drops out, and type the last reading."
+              : "Ends by itself when the output drops out.";
+      case LADDER ->
+          byHand
+              ? "At every load wait half a minute, type watts, DC volts and amps together, then go on."
+              : "Goes through the loads by itself as far as they obey.";
+      case IDLE -> "Nothing may be plugged in while it reads.";
+    };
   }
 }

@@ -2,6 +2,7 @@ package org.wiseember.desktop.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
@@ -13,7 +14,7 @@ import org.wiseember.desktop.look.Words;
 final class DoNowList extends VBox {
   private final Desk desk;
   private List<DoNow> shown = List.of();
-  private boolean loadAsked;
+  private String asked = "";
 
   DoNowList(Desk desk) {
     this.desk = desk;
@@ -23,20 +24,26 @@ final class DoNowList extends VBox {
   /**
    * Shows some steps.
    *
-   * @param switchLoad words for switching the load by hand; empty where that is not asked
+   * @param ask what has to be done by hand right now; empty for nothing
+   * @param waits whether the test waits until that is said to be done
    */
-  void show(List<DoNow> steps, String switchLoad) {
-    boolean asked = !switchLoad.isEmpty();
-    if (steps.equals(shown) && asked == loadAsked) {
+  void show(List<DoNow> steps, String ask, boolean waits) {
+    if (steps.equals(shown) && ask.equals(asked)) {
       return;
     }
     shown = steps;
-    loadAsked = asked;
+    asked = ask;
     List<javafx.scene.Node> nodes = new ArrayList<>();
     nodes.add(Words.of("heading", "Do now"));
-    if (asked) {
-      VBox box = new VBox(Words.of("strong", switchLoad));
+    if (!ask.isEmpty()) {
+      VBox box = new VBox(Words.of("strong", ask + (ask.endsWith(".") ? "" : ".")));
       box.getStyleClass().add("do-now");
+      if (waits) {
+        Button go = Words.button("action-main", "Done, go on", desk.bench()::confirm);
+        go.setId("go-ahead");
+        box.setSpacing(8);
+        box.getChildren().add(go);
+      }
       nodes.add(box);
     }
     for (DoNow step : steps) {

@@ -1,6 +1,7 @@
 package org.wiseember.desktop.bench;
 
 import java.util.List;
+import org.wiseember.bench.procedure.IdleWatch;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.bench.run.Thinned;
@@ -25,7 +26,22 @@ final class LiveFigure {
         Double.NaN,
         TraceFigure.Line.NONE,
         new TraceFigure.Forecast(end.secondsLeft(), end.soonest(), end.latest()),
-        plan.watts());
+        Math.max(10, plan.watts()),
+        powerName(plan));
+  }
+
+  /** Before the start of a test whose end is known: an empty chart. */
+  static TraceFigure empty(TestPlan plan) {
+    return new TraceFigure(
+        new double[0],
+        new double[0],
+        TraceFigure.Line.NONE,
+        List.of(),
+        Double.NaN,
+        TraceFigure.Line.NONE,
+        TraceFigure.Forecast.NONE,
+        Math.max(10, plan.watts()),
+        powerName(plan));
   }
 
   static TraceFigure of(LiveRun run, RunView view) {
@@ -46,13 +62,22 @@ final class LiveFigure {
         Double.NaN,
         display(run, view),
         forecast(run, view),
-        run.plan().watts());
+        Math.max(10, run.plan().watts()),
+        powerName(run.plan()));
+  }
+
+  private static String powerName(TestPlan plan) {
+    return switch (plan.kind()) {
+      case AC_DRAIN, LADDER -> "AC power";
+      case DC_DRAIN, IDLE -> "DC power";
+    };
   }
 
   private static List<TraceFigure.Mark> marks(RunView view) {
     return view.notices().stream()
-        .filter(n -> n.code().equals("mark") || n.code().equals("steady"))
-        .map(n -> new TraceFigure.Mark(n.seconds(), n.code().equals("mark") ? n.text() : "steady"))
+        .filter(n -> List.of("mark", "steady", IdleWatch.STATE).contains(n.code()))
+        .map(
+            n -> new TraceFigure.Mark(n.seconds(), n.code().equals("steady") ? "steady" : n.text()))
         .toList();
   }
 
@@ -69,7 +94,8 @@ final class LiveFigure {
   }
 
   private static TraceFigure.Forecast forecast(LiveRun run, RunView view) {
-    if (view.phase() != Phase.MEASURING && view.phase() != Phase.SETTLING) {
+    boolean draining = view.phase() == Phase.MEASURING || view.phase() == Phase.SETTLING;
+    if (!draining || !run.plan().kind().drains()) {
       return TraceFigure.Forecast.NONE;
     }
     ExpectedEnd end = run.expectedEnd();

@@ -1,20 +1,22 @@
 package org.wiseember.desktop.bench;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import javafx.collections.ListChangeListener;
 import javafx.collections.SetChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.Toggle;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.OnBench;
+import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.TestKind;
 import org.wiseember.workbook.RunSettings;
 
 /** Before a run: where its readings come from, and what goes with that. */
@@ -41,42 +43,49 @@ final class SetUpPane extends VBox {
     this.toInstruments = toInstruments;
     getStyleClass().add("sheet");
     about.setSpacing(6);
-    getChildren().addAll(choices(), about);
+    getChildren().addAll(tests(), loads(), choices(), about);
     desk.bench().source().addListener((o, was, is) -> show());
     desk.bench().instruments().addListener((ListChangeListener<OnBench>) c -> show());
     show();
   }
 
   private Node choices() {
-    ToggleGroup group = new ToggleGroup();
-    FlowPane row = new FlowPane(6, 6);
-    row.getChildren().add(Words.line("strong", "Readings come from"));
-    for (Choice choice : CHOICES) {
-      ToggleButton button = new ToggleButton(choice.words());
-      button.getStyleClass().setAll("toggle-button", "choice");
-      button.setId("source-" + choice.source());
-      button.setMinWidth(USE_PREF_SIZE);
-      button.setUserData(choice.source());
-      button.setToggleGroup(group);
-      button.setSelected(desk.bench().source().get() == choice.source());
-      desk.bench().source().addListener((o, was, is) -> button.setSelected(is == choice.source()));
-      row.getChildren().add(button);
-    }
-    group
-        .selectedToggleProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (is == null) {
-                was.setSelected(was.getUserData() == desk.bench().source().get());
-              } else {
-                choose(is);
-              }
-            });
-    return row;
+    Map<RunSettings.Source, String> words = new LinkedHashMap<>();
+    CHOICES.forEach(c -> words.put(c.source(), c.words()));
+    return Choices.row("Readings come from", "source-", words, desk.bench().source());
   }
 
-  private void choose(Toggle toggle) {
-    desk.bench().source().set((RunSettings.Source) toggle.getUserData());
+  private Node tests() {
+    Map<TestKind, String> words = new LinkedHashMap<>();
+    for (TestKind kind : TestKind.values()) {
+      words.put(kind, kind.words());
+    }
+    return Choices.row("Test", "test-", words, desk.bench().test());
+  }
+
+  /** What a ladder can be made of. */
+  private Node loads() {
+    TextField field = new TextField(desk.bench().loadsOnHand().get());
+    field.setId("loads-on-hand");
+    field.setAccessibleText("Loads on hand, watts");
+    field.setPrefColumnCount(24);
+    field.setOnAction(e -> desk.bench().keepLoads(field.getText().strip()));
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                desk.bench().keepLoads(field.getText().strip());
+              }
+            });
+    desk.bench().loadsOnHand().addListener((o, was, is) -> field.setText(is));
+    Label name = Words.line("strong", "Loads on hand, W");
+    name.setLabelFor(field);
+    FlowPane row = new FlowPane(8, 6, name, field);
+    Runnable shown = () -> Words.shown(row, desk.bench().test().get() == TestKind.LADDER);
+    desk.bench().test().addListener((o, was, is) -> shown.run());
+    shown.run();
+    return row;
   }
 
   private void show() {

@@ -22,6 +22,7 @@ import org.wiseember.core.typed.TypedReading;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.TestKind;
 
 /**
  * Fields for what a person reads off. What is typed is said back while it is typed, what does not
@@ -29,10 +30,17 @@ import org.wiseember.desktop.look.Words;
  */
 final class TypedPanel extends VBox {
   private static final List<TypedKind> KINDS =
-      List.of(TypedKind.DISPLAY, TypedKind.TOTAL, TypedKind.CLOCK, TypedKind.POWER);
+      List.of(
+          TypedKind.DISPLAY,
+          TypedKind.TOTAL,
+          TypedKind.CLOCK,
+          TypedKind.POWER,
+          TypedKind.DC_VOLTS,
+          TypedKind.DC_AMPS);
 
   private final Desk desk;
   private final Map<TypedKind, TextField> fields = new EnumMap<>(TypedKind.class);
+  private final Map<TypedKind, Label> names = new EnumMap<>(TypedKind.class);
   private final Label totalName = Words.of("quiet", "Meter total");
   private final Label echo = Words.of("quiet", "");
   private final VBox slips = new VBox();
@@ -44,12 +52,12 @@ final class TypedPanel extends VBox {
     GridPane grid = new GridPane();
     grid.setHgap(8);
     grid.setVgap(5);
-    ColumnConstraints names = new ColumnConstraints();
-    names.setPercentWidth(45);
+    ColumnConstraints left = new ColumnConstraints();
+    left.setPercentWidth(45);
     ColumnConstraints values = new ColumnConstraints();
     values.setPercentWidth(55);
     values.setHgrow(Priority.ALWAYS);
-    grid.getColumnConstraints().addAll(names, values);
+    grid.getColumnConstraints().addAll(left, values);
     for (TypedKind kind : KINDS) {
       TextField field = new TextField();
       field.getStyleClass().add("typed-field");
@@ -76,6 +84,7 @@ final class TypedPanel extends VBox {
       fields.put(kind, field);
       Label name = kind == TypedKind.TOTAL ? totalName : Words.of("quiet", kind.words());
       name.setLabelFor(field);
+      names.put(kind, name);
       grid.addRow(grid.getRowCount(), name, field);
     }
     keep = Words.button("action", "Keep reading   Enter", this::keepAll);
@@ -91,12 +100,30 @@ final class TypedPanel extends VBox {
       case DISPLAY -> "as 38 %";
       case TOTAL -> "as 0.609 kWh";
       case CLOCK -> "as 1:01";
+      case DC_VOLTS -> "as 12.34 V";
+      case DC_AMPS -> "as 18.44 A";
       default -> "as 598 W";
     };
   }
 
-  /** Names the meter whose total is typed. */
+  private static List<TypedKind> kinds(TestKind test) {
+    return switch (test) {
+      case AC_DRAIN ->
+          List.of(TypedKind.DISPLAY, TypedKind.TOTAL, TypedKind.CLOCK, TypedKind.POWER);
+      case DC_DRAIN -> List.of(TypedKind.DISPLAY, TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
+      case LADDER -> List.of(TypedKind.POWER, TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
+      case IDLE -> List.of(TypedKind.DC_VOLTS, TypedKind.DC_AMPS, TypedKind.DISPLAY);
+    };
+  }
+
+  /** Shows the fields of a test and names the meter whose total is typed. */
   void of(LiveRun run) {
+    List<TypedKind> wanted = kinds(run.plan().kind());
+    fields.forEach(
+        (kind, field) -> {
+          Words.shown(field, wanted.contains(kind));
+          Words.shown(names.get(kind), wanted.contains(kind));
+        });
     totalName.setText(desk.bench().meterOf(run) + " total");
   }
 
@@ -177,6 +204,9 @@ final class TypedPanel extends VBox {
         "Kept: "
             + String.join(", ", readings.stream().map(TypedReading::words).toList())
             + ". Ctrl+Z takes it back.");
-    fields.get(KINDS.get(0)).requestFocus();
+    fields.values().stream()
+        .filter(TextField::isVisible)
+        .findFirst()
+        .ifPresent(f -> f.requestFocus());
   }
 }

@@ -2,9 +2,13 @@ package org.wiseember.desktop.evidence;
 
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -13,6 +17,11 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
+import org.wiseember.core.because.Warning;
+import org.wiseember.core.capacity.CapacityFinding;
+import org.wiseember.core.display.ChargeDisplay;
+import org.wiseember.core.efficiency.EfficiencyFinding;
+import org.wiseember.core.efficiency.Weighting;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Estimate;
@@ -22,56 +31,79 @@ import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.frame.EmptyStage;
 import org.wiseember.desktop.frame.Row;
 import org.wiseember.desktop.look.Adaptive;
-import org.wiseember.desktop.look.ChartPane;
+import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.report.chart.TraceChart;
-import org.wiseember.report.chart.TraceFigure;
 import org.wiseember.trial.DrainRun;
+import org.wiseember.trial.IdleRun;
 import org.wiseember.trial.Judgement;
+import org.wiseember.trial.LadderRun;
+import org.wiseember.trial.TestRun;
 import org.wiseember.trial.TrialPage;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Run;
 
-/** The runs of the chosen unit and the trace of one of them. */
+/** The runs of the chosen unit, one of them in full, or all drains together. */
 public final class EvidenceStage extends StackPane {
   private static final DateTimeFormatter STARTED =
       DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH)
           .withZone(ZoneId.systemDefault());
 
+  /** How a ladder is looked at. */
+  private enum Look {
+    CURVE,
+    TRACE
+  }
+
   private final Desk desk;
   private final VBox main = new VBox();
   private final BecausePanel because;
   private final Adaptive adaptive;
-  private final ChartPane chart = new ChartPane("Power and case temperature over the run");
+  private final TraceView trace;
+  private final EfficiencyView efficiency;
+  private final IdleView idle = new IdleView();
+  private final TogetherView together;
   private final VBox noticed = new VBox();
-  private List<Event> events = List.of();
-  private DrainRun shown;
+  private final ObjectProperty<Look> look = new SimpleObjectProperty<>(Look.CURVE);
+  private boolean all;
+  private TestRun shown;
 
   public EvidenceStage(Desk desk) {
     this.desk = desk;
     main.getStyleClass().add("stage");
     noticed.setSpacing(4);
     because = new BecausePanel(desk);
+    trace = new TraceView(desk);
+    efficiency = new EfficiencyView(desk);
+    together = new TogetherView(desk, because);
+    for (Node view : List.of(trace, efficiency, together)) {
+      VBox.setVgrow(view, Priority.ALWAYS);
+    }
     adaptive = new Adaptive(main, because, desk.textScale());
-    chart.setMinHeight(250);
-    chart.setPrefHeight(330);
-    VBox.setVgrow(chart, Priority.ALWAYS);
-    desk.chosen().addListener((o, was, is) -> rebuild());
-    desk.shownRun().addListener((o, was, is) -> rebuild());
-    desk.palette().addListener((o, was, is) -> drawChart());
-    desk.textScale().addListener((o, was, is) -> drawChart());
+    desk.chosen()
+        .addListener(
+            (o, was, is) -> {
+              all = all && was != null && is != null && was.unit().id() == is.unit().id();
+              rebuild();
+            });
+    desk.shownRun()
+        .addListener(
+            (o, was, is) -> {
+              all = false;
+              rebuild();
+            });
+    look.addListener((o, was, is) -> rebuild());
     rebuild();
   }
 
   private void rebuild() {
     Judgement judgement = desk.chosen().get();
-    if (judgement == null || judgement.drains().isEmpty()) {
+    if (judgement == null || judgement.runs().isEmpty()) {
       getChildren()
           .setAll(
               new EmptyStage(
                   judgement == null ? "Evidence" : judgement.unit().name(),
                   "The readings of every run of this unit will be here: the trace, what was noticed,"
-                      + " and the figures that rest on it. Run a drain on the bench first.",
+                      + " and the figures that rest on it. Run a test on the bench first.",
                   "To the bench",
                   () -> desk.stage().set(StageName.BENCH)));
       return;
@@ -79,21 +111,63 @@ public final class EvidenceStage extends StackPane {
     getChildren().setAll(adaptive);
     shown =
         Optional.ofNullable(desk.shownRun().get())
-            .flatMap(id -> TrialPage.drain(judgement, id))
-            .orElse(judgement.drains().get(judgement.drains().size() - 1));
-    main.getChildren().setAll(head(judgement), runs(judgement), figures(), chart, noticed);
+            .flatMap(id -> TrialPage.run(judgement, id))
+            .orElse(judgement.runs().get(judgement.runs().size() - 1));
+    if (all && joint(judgement)) {
+      showTogether(judgement);
+    } else {
+      all = false;
+      showRun(judgement);
+    }
+  }
+
+  /** Whether the drains say something together. */
+  private static boolean joint(Judgement judgement) {
+    return judgement.together().rate().isPresent() || judgement.together().implied().isPresent();
+  }
+
+  private void showTogether(Judgement judgement) {
+    VBox words =
+        new VBox(
+            Words.of("title", "All drains together"),
+            Words.of(
+                "quiet",
+                judgement.unit().name()
+                    + ". A gentler load yields more; the curve tells how much."));
+    words.setSpacing(2);
+    main.getChildren().setAll(words, runs(judgement), together);
+    together.of(judgement);
+  }
+
+  private void showRun(Judgement judgement) {
+    main.getChildren().setAll(head(judgement), runs(judgement), figures());
+    if (shown instanceof LadderRun ladder) {
+      Map<Look, String> words = new LinkedHashMap<>();
+      words.put(Look.CURVE, "Efficiency against load");
+      words.put(Look.TRACE, "Trace");
+      main.getChildren().add(Choices.row("Show", "look-", words, look));
+      boolean curve = look.get() == Look.CURVE && !ladder.finding().points().isEmpty();
+      main.getChildren().add(curve ? efficiency : trace);
+      if (curve) {
+        efficiency.of(judgement, ladder);
+      }
+    } else if (shown instanceof IdleRun resting) {
+      idle.of(judgement, resting);
+      main.getChildren().addAll(idle, trace);
+    } else {
+      main.getChildren().add(trace);
+    }
+    main.getChildren().add(noticed);
     because.explain(shown);
     noticed.getChildren().clear();
-    events = List.of();
-    drawChart();
+    trace.of(shown, List.of());
     long id = shown.run().id();
     desk.events(
         id,
         found -> {
           if (shown != null && shown.run().id() == id) {
-            events = found;
-            drawChart();
-            showEvents();
+            trace.of(shown, found);
+            showNoticed(found);
           }
         });
   }
@@ -136,17 +210,38 @@ public final class EvidenceStage extends StackPane {
     };
   }
 
-  /** One entry a run, the shown one marked. */
+  /** One entry a run, the shown one marked, and one for all drains together. */
   private Node runs(Judgement judgement) {
     FlowPane pane = new FlowPane(8, 6);
-    for (DrainRun drain : judgement.drains()) {
-      Label name = Words.line("strong", drain.run().title());
-      Label state = Words.line("quiet", drain.run().state().name().toLowerCase(Locale.ROOT));
+    for (TestRun run : judgement.runs()) {
+      Label name = Words.line("strong", run.run().title());
+      Label state = Words.line("quiet", run.run().state().name().toLowerCase(Locale.ROOT));
       HBox entry = new HBox(name, state);
       entry.setSpacing(10);
       entry.getStyleClass().add("row");
-      Row.chosen(entry, drain.run().id() == shown.run().id());
-      Row.make(entry, drain.run().title(), () -> desk.shownRun().set(drain.run().id()));
+      Row.chosen(entry, !all && run.run().id() == shown.run().id());
+      Row.make(
+          entry,
+          run.run().title(),
+          () -> {
+            all = false;
+            desk.shownRun().set(run.run().id());
+            rebuild();
+          });
+      pane.getChildren().add(entry);
+    }
+    if (joint(judgement)) {
+      HBox entry = new HBox(Words.line("strong", "All drains together"));
+      entry.getStyleClass().add("row");
+      entry.setId("together");
+      Row.chosen(entry, all);
+      Row.make(
+          entry,
+          "All drains together",
+          () -> {
+            all = true;
+            rebuild();
+          });
       pane.getChildren().add(entry);
     }
     return pane;
@@ -154,13 +249,38 @@ public final class EvidenceStage extends StackPane {
 
   private Node figures() {
     FlowPane pane = new FlowPane(28, 4);
-    add(pane, "Delivered", shown.finding().deliveredEnergy(), Unit.WATT_HOUR);
-    add(pane, "Yield", shown.finding().yield(), Unit.PERCENT);
-    add(pane, "Mean power", shown.finding().meanPower(), Unit.WATT);
-    shown
-        .finding()
-        .duration()
-        .ifPresent(d -> pane.getChildren().add(pair("Under load", Figures.duration(d.value()))));
+    if (shown instanceof DrainRun drain) {
+      CapacityFinding f = drain.finding();
+      add(pane, "Delivered", f.deliveredEnergy(), Unit.WATT_HOUR);
+      add(pane, "Charge", f.deliveredCharge(), Unit.AMPERE_HOUR);
+      add(pane, "Yield", f.yield(), Unit.PERCENT);
+      add(pane, "Mean power", f.meanPower(), Unit.WATT);
+      f.duration()
+          .ifPresent(d -> pane.getChildren().add(pair("Under load", Figures.duration(d.value()))));
+    } else if (shown instanceof LadderRun ladder) {
+      EfficiencyFinding f = ladder.finding();
+      add(pane, "Peak", f.peakEfficiency(), Unit.PERCENT);
+      add(pane, "at", f.peakLoad(), Unit.WATT);
+      for (Weighting w : Weighting.values()) {
+        add(pane, w.words(), Optional.ofNullable(f.weighted().get(w)), Unit.PERCENT);
+      }
+      add(pane, "No load", f.noLoad(), Unit.WATT);
+      f.droop()
+          .ifPresent(
+              d ->
+                  add(
+                      pane,
+                      "Volts lost at " + Figures.fixed(d.atWatts(), 0) + " W",
+                      Optional.of(d.percent()),
+                      Unit.PERCENT));
+      if (f.goodTo() > f.goodFrom()) {
+        pane.getChildren()
+            .add(
+                pair(
+                    "Within 2 points of the peak",
+                    Figures.fixed(f.goodFrom(), 0) + " to " + Figures.fixed(f.goodTo(), 0) + " W"));
+      }
+    }
     pane.getChildren().add(pair("Readings", Figures.plain(shown.trace().size())));
     return pane;
   }
@@ -177,28 +297,26 @@ public final class EvidenceStage extends StackPane {
     return pair;
   }
 
-  private void drawChart() {
-    if (shown == null) {
-      return;
-    }
-    DrainRun drain = shown;
-    List<Event> marks = events;
-    chart.show(
-        () -> {
-          TraceFigure figure = TrialPage.figure(drain.trace(), drain.finding(), marks);
-          return TraceChart.of(figure, desk.palette().get(), desk.textScale().get());
-        });
-  }
-
-  private void showEvents() {
+  /** What was noticed while it ran, and what is to be known of its figures. */
+  private void showNoticed(List<Event> events) {
     noticed.getChildren().clear();
-    if (events.isEmpty()) {
-      return;
-    }
     noticed.getChildren().add(Words.of("heading", "Noticed"));
     for (Event event : events) {
       noticed.getChildren().add(row(event.seconds(), event.code(), event.words()));
     }
+    double end = shown.trace().isEmpty() ? 0 : shown.trace().seconds(shown.trace().size() - 1);
+    for (Warning warning : shown.warnings()) {
+      if (events.stream().noneMatch(e -> e.code().equals(warning.code()))) {
+        noticed.getChildren().add(row(end, "warning", warning.message()));
+      }
+    }
+    if (shown instanceof DrainRun drain) {
+      drain
+          .chargeDisplay()
+          .map(ChargeDisplay::words)
+          .ifPresent(words -> noticed.getChildren().add(row(end, "steady", words)));
+    }
+    Words.shown(noticed, noticed.getChildren().size() > 1);
   }
 
   /** One thing noticed, as the Bench stage shows it too. */

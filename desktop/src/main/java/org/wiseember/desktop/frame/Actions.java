@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Locale;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
-import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judged;
 import org.wiseember.trial.Judgement;
+import org.wiseember.trial.TestRun;
 import org.wiseember.trial.TrialPage;
 
 /** Everything Ctrl+K can find: units, stages, runs, numbers, actions. */
@@ -63,14 +63,14 @@ final class Actions {
     all.add(new Found("Undo", "action", desk::undo));
     for (Judgement judgement : desk.shelf()) {
       String name = judgement.unit().name();
-      for (DrainRun drain : judgement.drains()) {
+      for (TestRun tested : judgement.runs()) {
         all.add(
             new Found(
-                drain.run().title() + ", " + name,
+                tested.run().title() + ", " + name,
                 "run",
                 () -> {
                   desk.chosen().set(judgement);
-                  desk.shownRun().set(drain.run().id());
+                  desk.shownRun().set(tested.run().id());
                   desk.stage().set(StageName.EVIDENCE);
                 }));
       }

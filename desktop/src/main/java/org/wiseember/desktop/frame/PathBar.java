@@ -123,9 +123,9 @@ public final class PathBar extends StackPane {
 
   private Mark markOf(StageName stage, Judgement judgement) {
     boolean claims = !judgement.unit().label().claims().isEmpty();
-    boolean runs = !judgement.drains().isEmpty();
+    boolean runs = !judgement.runs().isEmpty();
     boolean complete = judgement.drains().stream().anyMatch(DrainRun::complete);
-    boolean allDone = judgement.drains().stream().allMatch(d -> d.run().state() == Run.State.DONE);
+    boolean allDone = judgement.runs().stream().allMatch(r -> r.run().state() == Run.State.DONE);
     return switch (stage) {
       case LABEL -> claims ? Mark.DONE : Mark.NONE;
       case BENCH -> !runs ? Mark.NONE : complete && allDone ? Mark.DONE : Mark.BEGUN;

@@ -4,6 +4,7 @@ import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 
 /** Makes a region one can choose by mouse and by keyboard. */
@@ -29,6 +30,12 @@ public final class Row {
             e.consume();
           }
         });
+  }
+
+  /** Chooses a row as the Enter key does. */
+  public static void choose(Node row) {
+    row.fireEvent(
+        new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.ENTER, false, false, false, false));
   }
 
   /** Marks a node as the chosen one of its kind. */

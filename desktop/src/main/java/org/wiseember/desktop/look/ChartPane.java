@@ -5,6 +5,7 @@ import java.util.function.Supplier;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.layout.Region;
+import org.jfree.chart.ChartRenderingInfo;
 import org.jfree.chart.JFreeChart;
 import org.jfree.fx.FXGraphics2D;
 
@@ -13,6 +14,8 @@ public final class ChartPane extends Region {
   private final Canvas canvas = new Canvas();
   private Supplier<JFreeChart> maker;
   private JFreeChart chart;
+  private Rectangle2D dataArea = new Rectangle2D.Double();
+  private Runnable drawn = () -> {};
 
   /**
    * @param description what a screen reader says
@@ -29,6 +32,18 @@ public final class ChartPane extends Region {
     maker = next;
     chart = null;
     requestLayout();
+  }
+
+  /** Calls this after every drawing, on the interface thread. */
+  public void whenDrawn(Runnable then) {
+    drawn = then;
+  }
+
+  /**
+   * Where the axes enclose the data, in this pane's own coordinates; empty while nothing is shown.
+   */
+  public Rectangle2D dataArea() {
+    return dataArea;
   }
 
   /** The chart on show, for tests of what is written in it; null while there is none. */
@@ -56,6 +71,15 @@ public final class ChartPane extends Region {
     if (chart == null) {
       chart = maker.get();
     }
-    chart.draw(new FXGraphics2D(graphics), new Rectangle2D.Double(0, 0, width, height));
+    ChartRenderingInfo info = new ChartRenderingInfo();
+    chart.draw(new FXGraphics2D(graphics), new Rectangle2D.Double(0, 0, width, height), null, info);
+    Rectangle2D inside = info.getPlotInfo().getDataArea();
+    dataArea =
+        new Rectangle2D.Double(
+            inside.getX() + snappedLeftInset(),
+            inside.getY() + snappedTopInset(),
+            inside.getWidth(),
+            inside.getHeight());
+    drawn.run();
   }
 }

@@ -54,6 +54,11 @@ public final class TraceChart {
     return new TraceChart(figure, palette, scale).build();
   }
 
+  /** How many seconds one unit of the time axis is for a figure. */
+  public static double axisSeconds(TraceFigure figure) {
+    return TimeUnitOfAxis.forSpan(new TraceChart(figure, Palette.LIGHT, 1).span()).seconds;
+  }
+
   private JFreeChart build() {
     double span = span();
     TimeUnitOfAxis unit = TimeUnitOfAxis.forSpan(span);
@@ -139,7 +144,7 @@ public final class TraceChart {
       most = Math.max(most, w);
     }
     double top = Math.max(10, most * 1.15);
-    NumberAxis axis = new NumberAxis("AC power, W");
+    NumberAxis axis = new NumberAxis(figure.name() + ", W");
     style(axis, palette.emberInk());
     double step = step(top, 5);
     axis.setRange(0, Math.ceil(top / step) * step);

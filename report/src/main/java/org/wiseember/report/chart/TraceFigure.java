@@ -13,6 +13,7 @@ import java.util.List;
  * @param display charge on the display on its own times, %; empty for none
  * @param forecast while running: when it is expected to end
  * @param most watts the axis reaches at least
+ * @param name of the power, as the axis bears it
  */
 public record TraceFigure(
     double[] seconds,
@@ -22,7 +23,8 @@ public record TraceFigure(
     double cutoff,
     Line display,
     Forecast forecast,
-    double most) {
+    double most,
+    String name) {
   /** A line of its own. */
   public record Line(double[] seconds, double[] values) {
     public static final Line NONE = new Line(new double[0], new double[0]);

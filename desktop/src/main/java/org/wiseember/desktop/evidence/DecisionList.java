@@ -1,0 +1,122 @@
+package org.wiseember.desktop.evidence;
+
+import java.util.OptionalDouble;
+import java.util.function.DoubleFunction;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.DrainRun;
+import org.wiseember.trial.TestRun;
+
+/** What was decided about a run, each with a way back, and the corrections a drain may need. */
+final class DecisionList extends VBox {
+  private final Desk desk;
+
+  DecisionList(Desk desk) {
+    this.desk = desk;
+    setSpacing(4);
+  }
+
+  void of(TestRun run) {
+    getChildren().clear();
+    Treatment treatment = run.treatment();
+    for (Treatment.LeftOut stretch : treatment.leftOut()) {
+      String span = Figures.clock(stretch.from()) + " to " + Figures.clock(stretch.to());
+      row(
+          "Left out from " + span + ": " + stretch.reason() + ".",
+          "Put it back",
+          () -> desk.decisions().decide(run, treatment.puttingBack(stretch), span + " put back"));
+    }
+    treatment
+        .cutoff()
+        .ifPresent(
+            moment ->
+                row(
+                    "Cut-off set by hand to " + Figures.clock(moment) + ".",
+                    "Back to the one seen",
+                    () ->
+                        desk.decisions()
+                            .decide(
+                                run,
+                                treatment.withCutoff(OptionalDouble.empty()),
+                                "Cut-off back to the one seen")));
+    if (run instanceof DrainRun drain) {
+      getChildren().add(corrections(drain));
+    }
+  }
+
+  private void row(String words, String back, Runnable put) {
+    Label text = Words.of("notice-text", words);
+    HBox.setHgrow(text, Priority.ALWAYS);
+    text.setMaxWidth(Double.MAX_VALUE);
+    var button = Words.button("action", back, put);
+    button.getStyleClass().add("put-back");
+    HBox row = new HBox(text, button);
+    row.setSpacing(10);
+    row.getStyleClass().add("row");
+    getChildren().add(row);
+  }
+
+  private Node corrections(DrainRun drain) {
+    FlowPane fields = new FlowPane(10, 6);
+    Treatment t = drain.treatment();
+    fields
+        .getChildren()
+        .addAll(
+            field(
+                "radio-watts",
+                "Radio or app left on, W",
+                t.standingWatts(),
+                drain,
+                t::withStandingWatts));
+    if (drain.direct()) {
+      fields
+          .getChildren()
+          .add(
+              field(
+                  "lead-ohms", "Leads before the meter, Ω", t.leadOhms(), drain, t::withLeadOhms));
+    }
+    return fields;
+  }
+
+  private Node field(
+      String id, String name, double value, DrainRun drain, DoubleFunction<Treatment> with) {
+    TextField field = new TextField(value > 0 ? Figures.plain(value) : "");
+    field.setId(id);
+    field.setPromptText("0");
+    field.setPrefColumnCount(4);
+    field.getStyleClass().add("typed-field");
+    field.setAccessibleText(name);
+    field.setOnAction(e -> take(name, field.getText(), drain, with));
+    Label label = Words.line("quiet", name);
+    label.setLabelFor(field);
+    HBox pair = new HBox(label, field);
+    pair.setSpacing(7);
+    pair.setStyle("-fx-alignment: center-left;");
+    return pair;
+  }
+
+  private void take(String name, String typed, DrainRun drain, DoubleFunction<Treatment> with) {
+    String clean = typed.strip().replace(',', '.').replaceAll("(?i)\\s*(w|ohms?|Ω)$", "");
+    try {
+      double value = clean.isEmpty() ? 0 : Double.parseDouble(clean);
+      desk.decisions()
+          .decide(
+              drain,
+              with.apply(value),
+              name + (value > 0 ? ": " + Figures.plain(value) : ": none"));
+    } catch (NumberFormatException e) {
+      desk.say("“" + typed.strip() + "” is no number. Type one as 1.5.");
+    } catch (IllegalArgumentException e) {
+      desk.say(Character.toUpperCase(e.getMessage().charAt(0)) + e.getMessage().substring(1) + ".");
+    }
+  }
+}

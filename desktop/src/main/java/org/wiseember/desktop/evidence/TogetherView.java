@@ -1,0 +1,154 @@
+package org.wiseember.desktop.evidence;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.wiseember.core.capacity.RateModel;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.because.BecausePanel;
+import org.wiseember.desktop.look.ChartPane;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.report.chart.CurveChart;
+import org.wiseember.trial.DrainRun;
+import org.wiseember.trial.Judgement;
+import org.wiseember.trial.RatePicture;
+
+/** All drains of a unit together: energy against load, read off anywhere, and what they imply. */
+final class TogetherView extends VBox {
+  private final Desk desk;
+  private final BecausePanel because;
+  private final ChartPane chart = new ChartPane("Energy delivered against load");
+  private final TextField load = new TextField();
+  private final Label read = Words.of("notice-text", "");
+  private final VBox below = new VBox();
+  private Judgement judgement;
+
+  TogetherView(Desk desk, BecausePanel because) {
+    this.desk = desk;
+    this.because = because;
+    setSpacing(10);
+    below.setSpacing(6);
+    below.getStyleClass().add("sheet");
+    chart.setMinHeight(250);
+    chart.setPrefHeight(300);
+    VBox.setVgrow(chart, Priority.ALWAYS);
+    load.setId("read-off-load");
+    load.setPrefColumnCount(6);
+    load.getStyleClass().add("typed-field");
+    load.setAccessibleText("Load to read the energy off at, watts");
+    load.textProperty().addListener((o, was, is) -> readOff());
+    desk.palette().addListener((o, was, is) -> draw());
+    desk.textScale().addListener((o, was, is) -> draw());
+  }
+
+  void of(Judgement shown) {
+    judgement = shown;
+    getChildren().clear();
+    below.getChildren().clear();
+    Optional<RateModel> rate = shown.together().rate();
+    if (rate.isPresent()) {
+      Label name = Words.line("strong", "Energy at a load of, W");
+      name.setLabelFor(load);
+      HBox.setHgrow(read, Priority.ALWAYS);
+      HBox row = new HBox(name, load, read);
+      row.setSpacing(10);
+      row.setStyle("-fx-alignment: center-left;");
+      getChildren().addAll(chart, row);
+      if (load.getText().isBlank()) {
+        double wanted = RatePicture.wantedLoad(shown);
+        load.setText(Figures.fixed(wanted, 0).replaceAll("\\s|\u2009", ""));
+      }
+      draw();
+    }
+    getChildren().add(below);
+    below.getChildren().add(table(shown));
+    shown
+        .together()
+        .implied()
+        .ifPresent(
+            i ->
+                below
+                    .getChildren()
+                    .add(
+                        Words.of(
+                            "notice-text",
+                            "An AC and a DC drain imply an inverter of "
+                                + i.because().figure()
+                                + ". "
+                                + i.because().watchOut().get(0))));
+    if (rate.isEmpty()) {
+      shown.together().implied().ifPresent(i -> because.explain(i.because()));
+    } else {
+      readOff();
+    }
+  }
+
+  private static FigureTable table(Judgement shown) {
+    List<List<String>> rows = new ArrayList<>();
+    for (DrainRun d : shown.drains()) {
+      rows.add(
+          List.of(
+              d.run().title(),
+              Figures.fixed(d.meanWatts(), 0) + " W",
+              d.finding().deliveredEnergy().map(e -> figure(e) + " Wh").orElse("–"),
+              d.finding().yield().map(e -> figure(e) + " %").orElse("–"),
+              d.finding().displayAtEnd().map(p -> Figures.plain(p) + " %").orElse("–"),
+              d.complete() ? "full to cut-off" : "not complete"));
+    }
+    return new FigureTable(
+        List.of("Drain", "Mean", "Delivered", "Yield", "Display at end", ""), rows);
+  }
+
+  private static String figure(Estimate e) {
+    return Figures.withUncertainty(e.value(), e.u95());
+  }
+
+  private void readOff() {
+    Optional<RateModel> rate = judgement == null ? Optional.empty() : judgement.together().rate();
+    if (rate.isEmpty()) {
+      return;
+    }
+    double watts;
+    try {
+      watts = Double.parseDouble(load.getText().strip().replace(',', '.'));
+    } catch (NumberFormatException e) {
+      read.setText("Type the watts, as 300.");
+      return;
+    }
+    if (!(watts >= 1 && watts <= 100_000)) {
+      read.setText("Type watts between 1 and 100 000.");
+      return;
+    }
+    RateModel.ReadOff off = rate.get().at(watts);
+    double rated = judgement.unit().label().ratedWattHours().orElse(Double.NaN);
+    String yield =
+        Double.isNaN(rated)
+            ? ""
+            : ", " + Figures.fixed(100 * off.energy().value() / rated, 1) + " % of the label";
+    read.setText(
+        figure(off.energy())
+            + " Wh"
+            + yield
+            + (off.extrapolated() ? "; beyond the loads that were drained at." : "."));
+    because.explain(rate.get().because(watts, rated));
+  }
+
+  private void draw() {
+    if (judgement != null && judgement.together().rate().isPresent()) {
+      Judgement shown = judgement;
+      chart.show(
+          () ->
+              CurveChart.of(
+                  RatePicture.of(shown, shown.together().rate().get()),
+                  desk.palette().get(),
+                  desk.textScale().get()));
+    }
+  }
+}

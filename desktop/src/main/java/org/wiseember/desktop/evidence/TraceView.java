@@ -1,0 +1,55 @@
+package org.wiseember.desktop.evidence;
+
+import java.util.List;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.look.ChartPane;
+import org.wiseember.report.chart.TraceChart;
+import org.wiseember.report.chart.TraceFigure;
+import org.wiseember.trial.TestRun;
+import org.wiseember.trial.TrialPage;
+import org.wiseember.workbook.Event;
+
+/** The trace of a run with its cursors, and what is decided about it. */
+final class TraceView extends VBox {
+  private final Desk desk;
+  private final ChartPane chart = new ChartPane("Power and case temperature over the run");
+  private final Cursors cursors = new Cursors(chart);
+  private final StretchBar stretch;
+  private final DecisionList decisions;
+  private TestRun run;
+  private List<Event> events = List.of();
+
+  TraceView(Desk desk) {
+    this.desk = desk;
+    stretch = new StretchBar(desk, cursors);
+    decisions = new DecisionList(desk);
+    setSpacing(10);
+    chart.setMinHeight(230);
+    chart.setPrefHeight(300);
+    VBox.setVgrow(cursors, Priority.ALWAYS);
+    getChildren().addAll(cursors, stretch, decisions);
+    desk.palette().addListener((o, was, is) -> draw());
+    desk.textScale().addListener((o, was, is) -> draw());
+  }
+
+  void of(TestRun shown, List<Event> noticed) {
+    run = shown;
+    events = noticed;
+    draw();
+    stretch.of(shown);
+    decisions.of(shown);
+  }
+
+  private void draw() {
+    if (run == null) {
+      return;
+    }
+    TraceFigure figure = TrialPage.figure(run, events);
+    double begin = run.trace().isEmpty() ? 0 : run.trace().seconds(0);
+    double end = begin + run.trace().span();
+    chart.show(() -> TraceChart.of(figure, desk.palette().get(), desk.textScale().get()));
+    cursors.over(begin, end, TraceChart.axisSeconds(figure));
+  }
+}

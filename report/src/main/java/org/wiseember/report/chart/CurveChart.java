@@ -1,0 +1,157 @@
+package org.wiseember.report.chart;
+
+import java.awt.BasicStroke;
+import java.awt.Stroke;
+import java.awt.geom.Ellipse2D;
+import java.text.DecimalFormat;
+import org.jfree.chart.JFreeChart;
+import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.axis.NumberTickUnit;
+import org.jfree.chart.plot.DatasetRenderingOrder;
+import org.jfree.chart.plot.ValueMarker;
+import org.jfree.chart.plot.XYPlot;
+import org.jfree.chart.renderer.xy.DeviationRenderer;
+import org.jfree.chart.renderer.xy.XYErrorRenderer;
+import org.jfree.chart.ui.RectangleAnchor;
+import org.jfree.chart.ui.RectangleInsets;
+import org.jfree.chart.ui.TextAnchor;
+import org.jfree.data.xy.XYIntervalSeries;
+import org.jfree.data.xy.XYIntervalSeriesCollection;
+import org.jfree.data.xy.YIntervalSeries;
+import org.jfree.data.xy.YIntervalSeriesCollection;
+import org.wiseember.report.look.Face;
+import org.wiseember.report.look.Palette;
+
+/** Points with their error bars, and the curve through them with its band. */
+public final class CurveChart {
+  private static final Stroke LINE =
+      new BasicStroke(1.6f, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND);
+  private static final Stroke HAIR = new BasicStroke(1f);
+  private static final double DOT = 7;
+
+  private final CurveFigure figure;
+  private final Palette palette;
+  private final float text;
+
+  private CurveChart(CurveFigure figure, Palette palette, double scale) {
+    this.figure = figure;
+    this.palette = palette;
+    this.text = (float) (12 * scale);
+  }
+
+  /**
+   * Builds the chart.
+   *
+   * @param scale of the text, 1 for its usual size
+   */
+  public static JFreeChart of(CurveFigure figure, Palette palette, double scale) {
+    return new CurveChart(figure, palette, scale).build();
+  }
+
+  private JFreeChart build() {
+    XYPlot plot = new XYPlot();
+    double widest = 10;
+    for (CurveFigure.Point p : figure.points()) {
+      widest = Math.max(widest, p.x());
+    }
+    for (CurveFigure.Point p : figure.curve()) {
+      widest = Math.max(widest, p.x());
+    }
+    plot.setDomainAxis(axis(figure.across(), 0, widest * 1.04, 8, palette.quiet()));
+    plot.setRangeAxis(axis(figure.up(), figure.least(), figure.most(), 6, palette.emberInk()));
+    plot.setBackgroundPaint(Palette.awt(palette.sheet()));
+    plot.setOutlineVisible(false);
+    plot.setRangeGridlinePaint(Palette.awt(palette.rule()));
+    plot.setRangeGridlineStroke(HAIR);
+    plot.setDomainGridlinesVisible(false);
+    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    plot.setDatasetRenderingOrder(DatasetRenderingOrder.FORWARD);
+    plot.setDataset(0, curve());
+    plot.setRenderer(0, band());
+    plot.setDataset(1, points());
+    plot.setRenderer(1, bars());
+    if (!Double.isNaN(figure.claim())) {
+      ValueMarker claim = marker(figure.claim(), palette.steel(), figure.claimWords());
+      claim.setLabelAnchor(RectangleAnchor.TOP_RIGHT);
+      claim.setLabelTextAnchor(TextAnchor.BOTTOM_RIGHT);
+      plot.addRangeMarker(claim);
+    }
+    for (CurveFigure.Mark mark : figure.marks()) {
+      ValueMarker upright = marker(mark.x(), palette.quiet(), mark.words());
+      boolean right = mark.x() < widest * 0.75;
+      upright.setLabelAnchor(right ? RectangleAnchor.BOTTOM_RIGHT : RectangleAnchor.BOTTOM_LEFT);
+      upright.setLabelTextAnchor(right ? TextAnchor.BOTTOM_LEFT : TextAnchor.BOTTOM_RIGHT);
+      plot.addDomainMarker(upright);
+    }
+    JFreeChart chart = new JFreeChart(null, JFreeChart.DEFAULT_TITLE_FONT, plot, false);
+    chart.setBackgroundPaint(Palette.awt(palette.sheet()));
+    chart.setPadding(new RectangleInsets(8, 6, 4, 12));
+    return chart;
+  }
+
+  private ValueMarker marker(double at, String colour, String words) {
+    ValueMarker marker = new ValueMarker(at, Palette.awt(colour), HAIR);
+    marker.setLabel(words);
+    marker.setLabelFont(Face.FIGURE.awt(text));
+    marker.setLabelPaint(Palette.awt(colour));
+    marker.setLabelBackgroundColor(new java.awt.Color(0, 0, 0, 0));
+    marker.setLabelOffset(new RectangleInsets(4, 5, 4, 5));
+    return marker;
+  }
+
+  private NumberAxis axis(String name, double least, double most, int steps, String colour) {
+    NumberAxis axis = new NumberAxis(name);
+    axis.setRange(least, most);
+    double step = TraceChart.step(most - least, steps);
+    axis.setTickUnit(new NumberTickUnit(step));
+    axis.setNumberFormatOverride(new DecimalFormat(step < 1 ? "0.0" : "#,##0".replace(",", "")));
+    axis.setTickLabelFont(Face.FIGURE.awt(text));
+    axis.setLabelFont(Face.FIGURE.awt(text));
+    axis.setTickLabelPaint(Palette.awt(colour));
+    axis.setLabelPaint(Palette.awt(colour));
+    axis.setAxisLinePaint(Palette.awt(palette.rule()));
+    axis.setTickMarkPaint(Palette.awt(palette.rule()));
+    axis.setLabelInsets(new RectangleInsets(3, 3, 3, 3));
+    return axis;
+  }
+
+  private YIntervalSeriesCollection curve() {
+    YIntervalSeries series = new YIntervalSeries("curve");
+    for (CurveFigure.Point p : figure.curve()) {
+      series.add(p.x(), p.y(), p.y() - p.halfWidth(), p.y() + p.halfWidth());
+    }
+    YIntervalSeriesCollection data = new YIntervalSeriesCollection();
+    data.addSeries(series);
+    return data;
+  }
+
+  private DeviationRenderer band() {
+    DeviationRenderer renderer = new DeviationRenderer(true, false);
+    renderer.setSeriesPaint(0, Palette.awt(palette.ember()));
+    renderer.setSeriesStroke(0, LINE);
+    renderer.setSeriesFillPaint(0, Palette.awt(palette.emberWash()));
+    renderer.setAlpha(0.8f);
+    return renderer;
+  }
+
+  private XYIntervalSeriesCollection points() {
+    XYIntervalSeries series = new XYIntervalSeries("measured");
+    for (CurveFigure.Point p : figure.points()) {
+      series.add(p.x(), p.x(), p.x(), p.y(), p.y() - p.halfWidth(), p.y() + p.halfWidth());
+    }
+    XYIntervalSeriesCollection data = new XYIntervalSeriesCollection();
+    data.addSeries(series);
+    return data;
+  }
+
+  private XYErrorRenderer bars() {
+    XYErrorRenderer renderer = new XYErrorRenderer();
+    renderer.setDrawXError(false);
+    renderer.setSeriesPaint(0, Palette.awt(palette.emberInk()));
+    renderer.setErrorPaint(Palette.awt(palette.emberInk()));
+    renderer.setErrorStroke(LINE);
+    renderer.setCapLength(6);
+    renderer.setSeriesShape(0, new Ellipse2D.Double(-DOT / 2, -DOT / 2, DOT, DOT));
+    return renderer;
+  }
+}

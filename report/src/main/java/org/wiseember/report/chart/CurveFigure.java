@@ -1,0 +1,43 @@
+package org.wiseember.report.chart;
+
+import java.util.List;
+
+/**
+ * Measured points with the curve through them.
+ *
+ * @param across name and unit of the axis below
+ * @param up name and unit of the axis beside
+ * @param points measured
+ * @param curve fitted, with its band; may be empty
+ * @param claim a line across at this height; NaN for none
+ * @param claimWords what it says
+ * @param marks lines upright with a word
+ * @param least of the axis beside
+ * @param most of the axis beside
+ */
+public record CurveFigure(
+    String across,
+    String up,
+    List<Point> points,
+    List<Point> curve,
+    double claim,
+    String claimWords,
+    List<Mark> marks,
+    double least,
+    double most) {
+  /**
+   * A point with how sure it is.
+   *
+   * @param halfWidth at 95 %
+   */
+  public record Point(double x, double y, double halfWidth) {}
+
+  /** An upright line. */
+  public record Mark(double x, String words) {}
+
+  public CurveFigure {
+    points = List.copyOf(points);
+    curve = List.copyOf(curve);
+    marks = List.copyOf(marks);
+  }
+}

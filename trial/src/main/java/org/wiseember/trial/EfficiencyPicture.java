@@ -1,0 +1,72 @@
+package org.wiseember.trial;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.wiseember.core.efficiency.EfficiencyFinding;
+import org.wiseember.core.efficiency.LoadPoint;
+import org.wiseember.core.efficiency.LossFit;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.report.chart.CurveFigure;
+
+/** Efficiency against load as a chart. */
+public final class EfficiencyPicture {
+  private static final int STEPS = 80;
+
+  private EfficiencyPicture() {}
+
+  public static CurveFigure of(Judgement judgement, LadderRun run) {
+    EfficiencyFinding f = run.finding();
+    List<CurveFigure.Point> points = new ArrayList<>();
+    double least = 100;
+    double heaviest = 10;
+    double lightest = Double.POSITIVE_INFINITY;
+    for (LoadPoint p : f.points()) {
+      Estimate e = p.efficiency();
+      points.add(new CurveFigure.Point(p.acWatts(), e.value(), e.u95()));
+      least = Math.min(least, e.low());
+      heaviest = Math.max(heaviest, p.acWatts());
+      lightest = Math.min(lightest, p.acWatts());
+    }
+    double claim =
+        judgement.unit().label().claim(Subject.EFFICIENCY).map(Claim::figure).orElse(Double.NaN);
+    if (!Double.isNaN(claim)) {
+      least = Math.min(least, claim);
+    }
+    List<CurveFigure.Mark> marks = new ArrayList<>();
+    double farthest = heaviest;
+    f.peakLoad()
+        .filter(at -> at.value() <= farthest)
+        .ifPresent(
+            at ->
+                marks.add(
+                    new CurveFigure.Mark(
+                        at.value(), "peak at " + Figures.fixed(at.value(), 0) + " W")));
+    double from = lightest;
+    double to = heaviest;
+    List<CurveFigure.Point> curve = f.fit().map(fit -> curve(fit, from, to)).orElse(List.of());
+    return new CurveFigure(
+        "load, W",
+        "efficiency, %",
+        points,
+        curve,
+        claim,
+        "label, " + Figures.plain(claim) + " %",
+        marks,
+        Math.max(0, Math.floor((least - 1) / 5) * 5),
+        100);
+  }
+
+  private static List<CurveFigure.Point> curve(LossFit fit, double from, double to) {
+    List<CurveFigure.Point> curve = new ArrayList<>();
+    for (int i = 0; i <= STEPS; i++) {
+      // Closer together at light loads, where the curve bends.
+      double load = from * Math.pow(to / from, (double) i / STEPS);
+      Estimate e = fit.estimate(c -> 100 * c.efficiency(load));
+      curve.add(new CurveFigure.Point(load, e.value(), e.u95()));
+    }
+    return curve;
+  }
+}
