@@ -7,7 +7,7 @@ public enum IdleState {
   ALL_ON("all outputs on", true, true, false),
   AC_ON("AC output on", true, false, false),
   DC_ON("DC output on", false, true, false),
-  ECO("eco mode, AC output on", true, false, true),
+  ECO("eco mode", true, false, true),
   ALL_OFF("all outputs off", false, false, false);
 
   private final String words;

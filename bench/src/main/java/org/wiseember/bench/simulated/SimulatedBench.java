@@ -60,6 +60,7 @@ public final class SimulatedBench implements Bench {
   private final double freezesAt;
   private boolean acWanted = true;
   private boolean portWanted;
+  private double dcWanted;
   private boolean frozen;
   private double shownCharge;
   private double shownWatts;
@@ -192,12 +193,19 @@ public final class SimulatedBench implements Bench {
       portWanted = wanted.dcPort();
       unit.port(portWanted);
     }
-    ElectronicLoad dcLoad = unit.dcLoad();
-    if (wanted.dcWatts() != dcLoad.setting() || dcLoad.mode() != ElectronicLoad.Mode.POWER) {
-      dcLoad.mode(ElectronicLoad.Mode.POWER);
-      dcLoad.setting(wanted.dcWatts());
-      dcLoad.on(wanted.dcWatts() > 0);
+    if (wanted.dcWatts() != dcWanted) {
+      dcWanted = wanted.dcWatts();
+      unit.dcLoad().mode(ElectronicLoad.Mode.POWER);
+      unit.dcLoad().setting(atLoad(dcWanted));
+      unit.dcLoad().on(dcWanted > 0);
     }
+  }
+
+  /** Sensed at the port, so that the leads' share is on top: what is left at the load itself. */
+  private double atLoad(double watts) {
+    PortDesign port = unit.design().port();
+    double amps = watts / port.volts();
+    return Math.max(0, watts - amps * amps * port.leadOhms());
   }
 
   @Override

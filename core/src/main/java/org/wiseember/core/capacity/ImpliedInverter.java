@@ -49,6 +49,9 @@ public record ImpliedInverter(Estimate efficiency, Because because) {
     watch.add(
         "Implied by two drains, not measured at one moment. What the pack gives at one load and not"
             + " at the other counts as a loss of the inverter here.");
+    watch.add(
+        "Where the DC energy was taken at a port behind a converter, that converter's losses are"
+            + " missing from it, and the inverter looks better than it is.");
     double rates = watts(ac) / watts(dc);
     if (rates > RATES_APART || rates < 1 / RATES_APART) {
       watch.add(

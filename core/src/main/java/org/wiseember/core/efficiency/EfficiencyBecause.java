@@ -82,11 +82,11 @@ final class EfficiencyBecause {
 
   /** The sum of one load, with what is behind it. */
   static String ratio(LoadPoint p) {
-    String repeats = p.repeats() > 1 ? ", mean of " + p.repeats() : "";
+    String repeats = p.repeats() > 1 ? ", " + p.repeats() + " ×" : "";
     return Figures.fixed(p.acWatts(), 1)
         + " ÷ "
         + Figures.fixed(p.dcWatts(), 1)
-        + " W = "
+        + " = "
         + Figures.withUncertainty(p.efficiency().value(), p.efficiency().u95(), Unit.PERCENT)
         + repeats;
   }

@@ -3,6 +3,7 @@ package org.wiseember.desktop.app;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,12 +16,12 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import org.wiseember.bench.procedure.Drain;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.Judgement;
+import org.wiseember.trial.TestKind;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.Run;
@@ -36,6 +37,10 @@ import org.wiseember.workbook.log.LogUnreadable;
 
 /** Takes logs of other programs in as runs, and whole runs as packages out and in. */
 public final class ReadingIn {
+  /** What an accuracy given for a log's meters is about. */
+  private static final List<Channel> METERED =
+      List.of(Channel.AC_POWER, Channel.DC_POWER, Channel.DC_VOLTAGE, Channel.DC_CURRENT);
+
   private final Desk desk;
   private final Clock clock;
   private final Edits edits;
@@ -109,11 +114,12 @@ public final class ReadingIn {
   }
 
   /**
-   * Reads the log in as a drain of the chosen unit, remembers the mapping, shows the run.
+   * Reads the log in as a test of the chosen unit, remembers the mapping, shows the run.
    *
-   * @param accuracy of its power meter, ± % of reading; empty where nobody knows
+   * @param kind which test it is the log of
+   * @param accuracy of its meters, ± % of reading; empty where nobody knows
    */
-  public void readIn(LogMapping mapping, String title, Optional<Double> accuracy) {
+  public void readIn(LogMapping mapping, TestKind kind, String title, Optional<Double> accuracy) {
     LogDraft from = draft.get();
     Judgement judgement = desk.chosen().get();
     if (from == null || judgement == null || desk.refuseWhenReadOnly() || progress.get() >= 0) {
@@ -138,7 +144,7 @@ public final class ReadingIn {
                           }
                           return !stop;
                         });
-                Platform.runLater(() -> add(unit, from, mapping, title, accuracy, log));
+                Platform.runLater(() -> add(unit, from, mapping, kind, title, accuracy, log));
               } catch (LogUnreadable e) {
                 Platform.runLater(() -> over(e.getMessage()));
               } catch (CancellationException e) {
@@ -162,11 +168,16 @@ public final class ReadingIn {
       Unit unit,
       LogDraft from,
       LogMapping mapping,
+      TestKind kind,
       String title,
       Optional<Double> accuracy,
       Log log) {
-    Map<Channel, MeterClass> classes =
-        accuracy.map(a -> Map.of(Channel.AC_POWER, MeterClass.ofReading(a, 0, 0))).orElse(Map.of());
+    Map<Channel, MeterClass> classes = new EnumMap<>(Channel.class);
+    accuracy.ifPresent(
+        percent ->
+            METERED.stream()
+                .filter(log.trace()::has)
+                .forEach(c -> classes.put(c, MeterClass.ofReading(percent, 0, 0))));
     RunSettings settings = RunSettings.of(RunSettings.Source.FILE, classes);
     List<Event> said =
         log.warnings().stream().map((Warning w) -> new Event(0, w.code(), w.message())).toList();
@@ -179,7 +190,7 @@ public final class ReadingIn {
                     .runs()
                     .add(
                         unit.id(),
-                        Drain.AC,
+                        kind.key(),
                         title,
                         log.startedAt().orElse(clock.instant()),
                         Run.State.DONE,

@@ -82,7 +82,7 @@ final class TogetherView extends VBox {
                             "An AC and a DC drain imply an inverter of "
                                 + i.because().figure()
                                 + ". "
-                                + i.because().watchOut().get(0))));
+                                + String.join(" ", i.because().watchOut()))));
     if (rate.isEmpty()) {
       shown.together().implied().ifPresent(i -> because.explain(i.because()));
     } else {

@@ -1,8 +1,12 @@
 package org.wiseember.desktop.log;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -18,8 +22,10 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.LogDraft;
 import org.wiseember.desktop.look.Adaptive;
+import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.TestKind;
 import org.wiseember.workbook.log.LogMapping;
 import org.wiseember.workbook.log.LogUnits;
 import org.wiseember.workbook.log.TimeForm;
@@ -37,6 +43,7 @@ public final class LogPane extends StackPane {
   private final VBox page = new VBox();
   private final VBox table = new VBox();
   private final Label notes = Words.of("quiet", "");
+  private final ObjectProperty<TestKind> kind = new SimpleObjectProperty<>(TestKind.AC_DRAIN);
   private final TextField title = new TextField();
   private final TextField accuracy = new TextField();
   private final ProgressBar progress = new ProgressBar(0);
@@ -54,7 +61,7 @@ public final class LogPane extends StackPane {
     title.setId("log-title");
     title.setAccessibleText("Name of the run");
     accuracy.setId("log-accuracy");
-    accuracy.setAccessibleText("The power meter's accuracy, plus or minus percent");
+    accuracy.setAccessibleText("The meters' accuracy, plus or minus percent");
     accuracy.setPromptText("± %");
     accuracy.setPrefColumnCount(5);
     progress.setMaxWidth(Double.MAX_VALUE);
@@ -63,6 +70,8 @@ public final class LogPane extends StackPane {
     readIn.setId("read-in");
     stop = Words.button("action", "Leave it", () -> desk.readingIn().forget());
     stop.setId("leave-log");
+    kind.addListener(
+        (o, was, is) -> title.setText(title.getText().replaceFirst("^" + was.words(), is.words())));
     desk.readingIn().draft().addListener((o, was, is) -> take(is));
     desk.readingIn().progress().addListener((o, was, is) -> showProgress(is.doubleValue()));
     take(desk.readingIn().draft().get());
@@ -77,10 +86,30 @@ public final class LogPane extends StackPane {
     }
     mapping = next.mapping();
     String file = String.valueOf(next.file().getFileName());
-    title.setText("AC drain from " + shortened(file));
-    page.getChildren().addAll(head(file), form(), running(), table, notes);
+    kind.set(guess(next));
+    title.setText(kind.get().words() + " from " + shortened(file));
+    Map<TestKind, String> words = new LinkedHashMap<>();
+    for (TestKind test : TestKind.values()) {
+      words.put(test, test.words());
+    }
+    page.getChildren()
+        .addAll(
+            head(file),
+            Choices.row("It is the log of", "log-test-", words, kind),
+            form(),
+            running(),
+            table,
+            notes);
     build();
     Focus.give(readIn, () -> {});
+  }
+
+  /** AC and DC together are a ladder more often than a drain; DC alone is a drain too. */
+  private static TestKind guess(LogDraft draft) {
+    boolean ac = draft.mapping().reads(Channel.AC_POWER);
+    boolean dc =
+        draft.mapping().reads(Channel.DC_POWER) || draft.mapping().reads(Channel.DC_CURRENT);
+    return ac && dc ? TestKind.LADDER : dc ? TestKind.DC_DRAIN : TestKind.AC_DRAIN;
   }
 
   private static String shortened(String name) {
@@ -112,7 +141,7 @@ public final class LogPane extends StackPane {
     Label name = Words.line("quiet", "Name of the run");
     name.setLabelFor(title);
     title.setPrefColumnCount(24);
-    Label meterClass = Words.line("quiet", "Its power meter is good to ± %");
+    Label meterClass = Words.line("quiet", "Its meters are good to ± %");
     meterClass.setLabelFor(accuracy);
     FlowPane row = new FlowPane(10, 8, name, title, meterClass, accuracy);
     row.getChildren().add(Words.of("quiet", "± 2 % is assumed without it."));
@@ -282,7 +311,8 @@ public final class LogPane extends StackPane {
         return;
       }
     }
-    String name = title.getText().isBlank() ? "AC drain from a log" : title.getText().strip();
-    desk.readingIn().readIn(mapping, name, percent);
+    String name =
+        title.getText().isBlank() ? kind.get().words() + " from a log" : title.getText().strip();
+    desk.readingIn().readIn(mapping, kind.get(), name, percent);
   }
 }

@@ -49,6 +49,11 @@ public record LogMapping(
     return uses.stream().filter(u -> u.column() == column).findFirst();
   }
 
+  /** Whether some column is taken as this channel. */
+  public boolean reads(Channel channel) {
+    return uses.stream().anyMatch(u -> u.channel() == channel);
+  }
+
   /** The same mapping with one column used otherwise, or not at all. */
   public LogMapping with(int column, Optional<Use> use) {
     List<Use> others = new ArrayList<>(uses);
