@@ -169,4 +169,107 @@ public class EmberTest {
       }
     }
   }
+
+  /** A ladder of a known inverter: 12 W, 0.05 and 2·10⁻⁵ of loss. */
+  private String ladder(String head, double perWatt, boolean holes) {
+    StringBuilder log = new StringBuilder(head + "\n");
+    int second = 0;
+    for (double load : new double[] {0, 60, 120, 300, 600, 900, 1200}) {
+      for (int i = 0; i < 120; i++, second++) {
+        double dc = load + 12 + 0.05 * load + 2e-5 * load * load;
+        if (!holes || second % 7 != 3) {
+          log.append(second).append(',').append(load * perWatt).append(",230,51.2,");
+          log.append(Math.round(dc / 51.2 * 1e4) / 1e4).append('\n');
+        }
+      }
+    }
+    return log.toString();
+  }
+
+  @DataProvider
+  Object[][] ladders() {
+    String si = "time [s],ac_power [W],ac_voltage [V],dc_voltage [V],dc_current [A]";
+    return new Object[][] {
+      {ladder(si, 1, false)},
+      {ladder(si, 1, true)},
+      {ladder(si.replace("[W]", "[kW]"), 1e-3, false)}
+    };
+  }
+
+  @Test(dataProvider = "ladders")
+  public void efficiencyOfALadderAsJson(String log) throws IOException {
+    String file = file("ladder.csv", log).toString();
+    Outcome outcome = run("analyze", "efficiency", file, "--rated-w", "1200", "--json");
+    assertEquals(outcome.code(), 0, outcome.err());
+    JsonNode root = new ObjectMapper().readTree(outcome.out());
+    assertEquals(root.path("kind").asText(), "efficiency");
+    // 600 ÷ 649.2 W, by hand.
+    assertEquals(result(root, "efficiency@600").path("value").asDouble(), 92.42, 0.01);
+    assertEquals(result(root, "fit_p0").path("value").asDouble(), 12, 0.05);
+    assertEquals(result(root, "fit_p1").path("value").asDouble(), 0.05, 3e-4);
+    assertEquals(result(root, "fit_p2").path("value").asDouble(), 2e-5, 3e-7);
+    assertEquals(result(root, "fit_p1").path("unit").asText(), "1");
+    assertEquals(result(root, "fit_p2").path("unit").asText(), "1/W");
+    // √(12 ÷ 2·10⁻⁵) = 774.6 W; 1 ÷ (1 + 0.05 + 2·√(12 · 2·10⁻⁵)) = 92.51 %.
+    assertEquals(result(root, "peak_load").path("value").asDouble(), 774.6, 6);
+    assertEquals(result(root, "peak_efficiency").path("value").asDouble(), 92.51, 0.02);
+    // Weighted by hand from 80.0, 86.79, 91.11 (240 W), 92.11 (360 W), 92.42, 92.50, 92.25 %.
+    assertEquals(result(root, "european").path("value").asDouble(), 91.30, 0.1);
+    assertEquals(result(root, "californian").path("value").asDouble(), 92.00, 0.1);
+    assertTrue(root.path("warnings").toString().contains("accuracy_assumed"));
+  }
+
+  @Test
+  public void anEfficiencyThatCannotBeGivenIsNullWithAReason() throws IOException {
+    String log = "time [s],ac_power [W],dc_power [W]\n0,100,120\n60,100,120\n120,100,120\n";
+    Outcome outcome = run("analyze", "efficiency", file("one.csv", log).toString(), "--json");
+    assertEquals(outcome.code(), 0, outcome.err());
+    JsonNode root = new ObjectMapper().readTree(outcome.out());
+    assertEquals(result(root, "efficiency@100").path("value").asDouble(), 83.33, 0.01);
+    for (String key : new String[] {"fit_p0", "peak_load", "european", "californian"}) {
+      assertTrue(result(root, key).path("value").isNull(), key);
+    }
+    String warnings = root.path("warnings").toString();
+    assertTrue(warnings.contains("too_few_loads"), warnings);
+  }
+
+  @Test
+  public void idleDrawAsJsonAndText() throws IOException {
+    StringBuilder log = new StringBuilder("time [min],dc_voltage [V],dc_current [mA]\n");
+    for (int i = 0; i < 600; i++) {
+      log.append(i / 60.0).append(",12.7,").append(i % 2 == 0 ? 955 : 965).append('\n');
+    }
+    String file = file("idle.csv", log.toString()).toString();
+    Outcome outcome = run("analyze", "idle", file, "--usable-wh", "900", "--json");
+    assertEquals(outcome.code(), 0, outcome.err());
+    JsonNode root = new ObjectMapper().readTree(outcome.out());
+    // Common practice, no published source: 0.96 A × 12.7 V = 12.2 W.
+    assertEquals(result(root, "idle_power").path("value").asDouble(), 12.192, 0.01);
+    assertEquals(result(root, "idle_power").path("unit").asText(), "W");
+    assertEquals(result(root, "idle_hours").path("value").asDouble(), 73.8, 0.1);
+    assertEquals(result(root, "idle_hours").path("unit").asText(), "h");
+    Outcome text = run("analyze", "idle", file);
+    assertTrue(text.out().contains("idle hours         –"), text.out());
+    assertTrue(text.out().contains("No usable energy was given"), text.out());
+  }
+
+  @DataProvider
+  Object[][] badOptions() {
+    return new Object[][] {
+      {new String[] {"efficiency", "--rated-w", "0"}, "--rated-w takes the watts on the label"},
+      {new String[] {"efficiency", "--rated-w", "NaN"}, "--rated-w takes the watts on the label"},
+      {new String[] {"idle", "--usable-wh", "-3"}, "--usable-wh takes the usable watt-hours"},
+      {new String[] {"idle", "--meter-accuracy", "101"}, "--meter-accuracy takes a percentage"},
+      {new String[] {"capacity", "--rated-wh", "abc"}, "--rated-wh"},
+    };
+  }
+
+  @Test(dataProvider = "badOptions")
+  public void badOptionsAreUsage(String[] options, String words) throws IOException {
+    String file = file("any.csv", "time [s],ac_power [W]\n0,1\n1,1\n").toString();
+    Outcome outcome = run("analyze", options[0], file, options[1], options[2]);
+    assertEquals(outcome.code(), 2);
+    assertTrue(outcome.err().contains(words), outcome.err());
+    assertEquals(outcome.err().strip().lines().count(), 1);
+  }
 }

@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
 import javafx.scene.control.Button;
@@ -18,9 +19,13 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.app.StageName;
+import org.wiseember.desktop.frame.Row;
 import org.wiseember.report.look.Palette;
 import org.wiseember.trial.DemoWorkbook;
+import org.wiseember.trial.TestKind;
+import org.wiseember.trial.TestRun;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -56,6 +61,18 @@ public class LayoutTest {
                   + "Overload: 1250 W for 10 minutes, 1500 W for 2 minutes, 2400 W for 1 second\n"
                   + "Capacity -5 Wh\n",
               List.of());
+    }
+    try (Workbook workbook = Workbook.open(demo, Clock.systemUTC())) {
+      long drain = workbook.runs().of(workbook.units().all().get(0).id()).get(0).id();
+      workbook
+          .treatments()
+          .decide(
+              drain,
+              Treatment.NONE
+                  .leavingOut(
+                      new Treatment.LeftOut(600, 660, "the plug of the far stall was loose"))
+                  .withCutoff(OptionalDouble.of(5000))
+                  .withStandingWatts(1.5));
     }
     log = folder.resolve("a log with quite a long name from the meter at the far stall.csv");
     try (Workbook workbook = Workbook.open(demo, Clock.systemUTC())) {
@@ -143,6 +160,7 @@ public class LayoutTest {
     }
     if (window == full) {
       checkBench(problems);
+      checkEvidence(problems);
     }
     assertTrue(problems.isEmpty(), String.join("\n", problems));
   }
@@ -196,6 +214,51 @@ public class LayoutTest {
     OpenWindow.onFx(
         () -> {
           full.desk().readingIn().forget();
+          return null;
+        });
+  }
+
+  /** Every run of the demo, one with decisions, and all drains together. */
+  private void checkEvidence(Set<String> problems) {
+    OpenWindow.onFx(
+        () -> {
+          full.desk().stage().set(StageName.EVIDENCE);
+          return null;
+        });
+    List<TestRun> runs = full.desk().shelf().get(0).runs();
+    for (TestRun run : runs.subList(0, 5)) {
+      OpenWindow.onFx(
+          () -> {
+            full.desk().shownRun().set(run.run().id());
+            return null;
+          });
+      problemsOf("Evidence, " + run.run().title(), problems);
+    }
+    OpenWindow.onFx(
+        () -> {
+          Row.choose(full.scene().lookup("#together"));
+          return null;
+        });
+    problemsOf("All drains together", problems);
+    OpenWindow.onFx(
+        () -> {
+          full.desk().shownRun().set(runs.get(0).run().id());
+          full.desk().stage().set(StageName.BENCH);
+          full.desk().chosen().set(full.desk().shelf().get(3));
+          return null;
+        });
+    for (TestKind kind : TestKind.values()) {
+      OpenWindow.onFx(
+          () -> {
+            full.desk().bench().test().set(kind);
+            return null;
+          });
+      problemsOf("Bench for an inverter, " + kind, problems);
+    }
+    OpenWindow.onFx(
+        () -> {
+          full.desk().bench().test().set(TestKind.AC_DRAIN);
+          full.desk().chosen().set(full.desk().shelf().get(0));
           return null;
         });
   }

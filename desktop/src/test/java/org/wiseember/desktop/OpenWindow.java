@@ -11,6 +11,7 @@ import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.Label;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
@@ -27,6 +28,7 @@ final class OpenWindow implements AutoCloseable {
   private final Desk desk;
   private final Stage stage;
   private final FxRobot robot = new FxRobot();
+  private boolean closed;
 
   private OpenWindow(Desk desk, Stage stage) {
     this.desk = desk;
@@ -121,8 +123,58 @@ final class OpenWindow implements AutoCloseable {
     WaitForAsyncUtils.waitForFxEvents(3);
   }
 
+  /** Whether a label on show has these words in it. */
+  boolean shows(String words) {
+    return scene().getRoot().lookupAll(".label").stream()
+        .anyMatch(n -> n instanceof Label l && l.isVisible() && l.getText().contains(words));
+  }
+
+  void untilShown(String words) {
+    until(() -> shows(words));
+  }
+
+  /** The node with this id, once it is there. */
+  Node node(String id) {
+    until(() -> scene().lookup("#" + id) != null);
+    return onFx(() -> scene().lookup("#" + id));
+  }
+
+  /** Clicks a node with the mouse. */
+  void click(String id) {
+    Node node = node(id);
+    settle();
+    robot.clickOn(node);
+    settle();
+  }
+
+  /** Types into a field. */
+  void type(String id, String text) {
+    Node node = node(id);
+    onFx(
+        () -> {
+          node.requestFocus();
+          return null;
+        });
+    until(() -> scene().getFocusOwner() == node);
+    robot.write(text);
+    settle();
+  }
+
+  /** Chooses a unit of the shelf. */
+  void choose(int unit) {
+    onFx(
+        () -> {
+          desk.chosen().set(desk.shelf().get(unit));
+          return null;
+        });
+  }
+
   @Override
   public void close() {
+    if (closed) {
+      return;
+    }
+    closed = true;
     onFx(
         () -> {
           stage.hide();

@@ -125,9 +125,9 @@ public class StagesTest {
     TextField name = find(TextField.class, "#unit-name");
     window.until(name::isFocused);
     go(StageName.BENCH);
-    window.until(() -> shows("A drain needs to know how much the unit claims to hold."));
+    window.until(() -> shows("A test needs to know what the unit claims"));
     go(StageName.EVIDENCE);
-    window.until(() -> shows("Run a drain on the bench first."));
+    window.until(() -> shows("Run a test on the bench first."));
   }
 
   @Test
@@ -208,6 +208,11 @@ public class StagesTest {
 
   @Test
   public void evidenceShowsTheTraceAndWhatWasNoticed() {
+    OpenWindow.onFx(
+        () -> {
+          window.desk().shownRun().set(window.desk().chosen().get().drains().get(0).run().id());
+          return null;
+        });
     go(StageName.EVIDENCE);
     window.until(() -> shows("Load steady at"));
     window.until(() -> shows("The output dropped out"));

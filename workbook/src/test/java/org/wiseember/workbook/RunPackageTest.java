@@ -24,6 +24,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
 
 public class RunPackageTest {
@@ -68,6 +69,13 @@ public class RunPackageTest {
     writer.flush();
     writer.end(Run.State.DONE, "The output dropped out.");
     workbook
+        .treatments()
+        .decide(
+            writer.runId(),
+            Treatment.NONE
+                .leavingOut(new Treatment.LeftOut(3, 4.5, "loose lead"))
+                .withCutoff(java.util.OptionalDouble.of(99)));
+    workbook
         .typedReadings()
         .keep(writer.runId(), 50, "Meter B", Channel.AC_ENERGY, 8.3, 0.1, "8.3");
     return workbook.runs().byId(writer.runId()).orElseThrow();
@@ -85,6 +93,8 @@ public class RunPackageTest {
     assertEquals(in.settings(), run.settings());
     assertEquals(in.events(), workbook.runs().events(run.id()));
     assertEquals(in.typed().get(0).value(), 8.3);
+    assertEquals(in.treatment(), workbook.treatments().of(run.id()));
+    assertEquals(in.treatment().leftOut().get(0).reason(), "loose lead");
     Trace before = workbook.runs().trace(run);
     long copy =
         workbook

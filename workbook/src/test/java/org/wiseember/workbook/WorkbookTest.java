@@ -30,6 +30,7 @@ import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Correction;
 import org.wiseember.core.uncertainty.MeterClass;
 
@@ -385,6 +386,58 @@ public class WorkbookTest {
       assertEquals(Photos.find(kept), Photos.Found.MISSING);
       assertThrows(
           WorkbookException.class, () -> workbook.photos().add(writer.runId(), 12, photo, "gone"));
+    }
+  }
+
+  @Test
+  public void whatIsDecidedAboutARunIsKeptAndOlderDecisionsStay() {
+    Treatment treatment =
+        Treatment.NONE
+            .leavingOut(new Treatment.LeftOut(600, 660, "loose \"lead\", =SUM(1)"))
+            .withCutoff(java.util.OptionalDouble.of(5000.25))
+            .withStandingWatts(1.5)
+            .withLeadOhms(0.15);
+    long run;
+    try (Workbook workbook = Workbook.open(file, CLOCK)) {
+      run =
+          workbook
+              .runs()
+              .begin(
+                  workbook.units().add("U").id(),
+                  "dc-drain",
+                  "DC drain",
+                  CLOCK.instant(),
+                  RunSettings.of(RunSettings.Source.FILE, Map.of()),
+                  List.of())
+              .runId();
+      assertEquals(workbook.treatments().of(run), Treatment.NONE);
+      workbook.treatments().decide(run, treatment);
+      assertEquals(workbook.treatments().of(run), treatment);
+      workbook.treatments().decide(run, Treatment.NONE);
+      workbook.treatments().decide(run, treatment.withLeadOhms(0));
+    }
+    try (Workbook workbook = Workbook.open(file, CLOCK)) {
+      assertEquals(workbook.treatments().of(run), treatment.withLeadOhms(0));
+      assertEquals(
+          workbook.query("SELECT count(*) FROM treatment", q -> {}, r -> r.getInt(1)).get(0), 3);
+      workbook.update(
+          "UPDATE treatment SET decided = '{\"leftOut\":[{\"from\":9,\"to\":1,\"reason\":\"x\"}]}'",
+          q -> {});
+      assertThrows(WorkbookException.class, () -> workbook.treatments().of(run));
+    }
+  }
+
+  @Test
+  public void loadsOnHandAreKept() {
+    try (Workbook workbook = Workbook.open(file, CLOCK)) {
+      assertEquals(workbook.loadsOnHand(), "");
+      workbook.loadsOnHand("60, 100");
+      workbook.loadsOnHand("60, 100, 200");
+      workbook.title("T");
+    }
+    try (Workbook workbook = Workbook.open(file, CLOCK)) {
+      assertEquals(workbook.loadsOnHand(), "60, 100, 200");
+      assertEquals(workbook.title(), "T");
     }
   }
 }

@@ -96,6 +96,11 @@ public final class LoadLadder extends Course {
     if (phase.over() || asking) {
       return out;
     }
+    if (!frame.channels().contains(Channel.AC_POWER)) {
+      // A person waits, reads and types; going on says that this load is done.
+      next(Phase.SETTLING);
+      return out;
+    }
     phaseSince = Double.isNaN(phaseSince) ? now : phaseSince;
     double watts = frame.value(Channel.AC_POWER);
     if (droppedOut(frame, out)) {

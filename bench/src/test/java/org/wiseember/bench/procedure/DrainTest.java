@@ -114,4 +114,52 @@ public class DrainTest {
             .allMatch(s -> !s.caution().isEmpty()));
     assertTrue(steps.stream().anyMatch(s -> s.caution().contains("licensed electrician")));
   }
+
+  private double feedDc(Drain drain, double from, double seconds, double volts, double amps) {
+    double now = from;
+    List<Channel> channels = List.of(Channel.DC_VOLTAGE, Channel.DC_CURRENT);
+    for (; now < from + seconds; now++) {
+      notices.addAll(drain.take(new Frame(now, channels, new double[] {volts, amps})));
+    }
+    return now;
+  }
+
+  @Test
+  public void aDrainAtThePortEndsWithItsVolts() {
+    notices.clear();
+    Drain drain = Drain.dc(107, 12);
+    assertEquals(drain.kind(), Drain.DC);
+    double now = feedDc(drain, 1, 10, 13.3, 0);
+    assertEquals(drain.wanted().dcWatts(), 107.0);
+    assertTrue(drain.wanted().dcPort() && !drain.wanted().acOutput());
+    now = feedDc(drain, now, 60, 13.2, 8.1);
+    assertEquals(drain.phase(), Phase.MEASURING);
+    feedDc(drain, now, 5, 0.1, 0);
+    assertEquals(drain.phase(), Phase.WINDING_DOWN);
+    assertEquals(drain.wanted().dcWatts(), 0.0);
+  }
+
+  /** The load's own low-volt stop leaves volts at the port. */
+  @Test
+  public void aLoadThatStopsItselfIsNotACutOff() {
+    notices.clear();
+    Drain drain = Drain.dc(107, 12);
+    double now = feedDc(drain, 1, 10, 13.3, 0);
+    now = feedDc(drain, now, 100, 12.8, 8.3);
+    feedDc(drain, now, 100, 13.3, 0);
+    assertEquals(drain.phase(), Phase.MEASURING);
+    assertTrue(
+        notices.stream().anyMatch(n -> n.text().contains("its own low-volt stop")),
+        notices.toString());
+  }
+
+  @Test
+  public void cautionsStandBesideWhatCanHurtOnTheDcSide() {
+    List<DoNow> steps = Drain.dc(107, 12).steps();
+    assertTrue(
+        steps.stream()
+            .filter(s -> s.text().contains("Fuse"))
+            .allMatch(s -> s.caution().contains("polarity") || s.caution().contains("plus")));
+    assertTrue(steps.stream().anyMatch(s -> s.text().contains("low-volt stop below the unit's")));
+  }
 }

@@ -235,7 +235,7 @@ public final class UsableCapacity {
     Estimate duration =
         new Estimate(
             ends.cutoff() - ends.start(),
-            timeU95(Math.hypot(ends.startHalfWidth(), ends.cutoffHalfWidth()), clockDoubt));
+            timeU95(ends.startHalfWidth() + ends.cutoffHalfWidth(), clockDoubt));
     Optional<Estimate> meanPower = Optional.empty();
     if (hours > 0) {
       double mean = taken / hours;
@@ -271,10 +271,8 @@ public final class UsableCapacity {
   }
 
   private static double timeU95(double halfWidth, double clockDoubt) {
-    return Budget.of(
-            Contribution.rectangular("Between readings", halfWidth),
-            Contribution.normal("Clock", clockDoubt / Math.sqrt(3)))
-        .u95();
+    // All of the hole between two readings, not 95 % of it: ends often fall on a reading.
+    return Math.hypot(halfWidth, Contribution.normal("Clock", clockDoubt / Math.sqrt(3)).alone95());
   }
 
   /** What the meters' own limits do to the energy. */

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Levels;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.uncertainty.MeanScatter;
 
@@ -23,8 +24,6 @@ final class StepFinder {
 
   /** Below this there is no load, W. */
   private static final double NO_LOAD = 0.5;
-
-  private static final int REFERENCE = 5;
 
   /** An output with less than this share of its usual volts is off. */
   private static final double ALIVE_SHARE = 0.5;
@@ -63,13 +62,13 @@ final class StepFinder {
     List<LoadStep> steps = new ArrayList<>();
     List<LoadStep> hurried = new ArrayList<>();
     double usualVolts = usualVolts();
-    for (int[] segment : segments()) {
-      if (fed(segment)) {
+    for (Levels.Level level : Levels.of(readings.ac(), APART, APART_WATTS)) {
+      if (fed(level)) {
         continue;
       }
-      LoadStep step = step(segment[0], segment[1]);
+      LoadStep step = step(level.first(), level.last());
       if (step == null) {
-        hurried(segment[0], segment[1]).ifPresent(hurried::add);
+        hurried(level.first(), level.last()).ifPresent(hurried::add);
         continue;
       }
       boolean loaded = step.acWatts() > NO_LOAD;
@@ -145,48 +144,12 @@ final class StepFinder {
     }
   }
 
-  /** First and last reading of every stretch of the same load. */
-  private List<int[]> segments() {
-    Series ac = readings.ac();
-    List<int[]> segments = new ArrayList<>();
-    int start = 0;
-    for (int i = 1; i < ac.size(); i++) {
-      double reference = reference(start, i);
-      boolean spike =
-          i - start >= 3
-              && i + 1 < ac.size()
-              && apart(ac.value(i), reference)
-              && !apart(ac.value(i + 1), reference);
-      if (spike) {
-        continue;
-      }
-      if (apart(ac.value(i), reference) || ac.gapAfter(i - 1)) {
-        segments.add(new int[] {start, i - 1});
-        start = i;
-      }
-    }
-    if (ac.size() > 0) {
-      segments.add(new int[] {start, ac.size() - 1});
-    }
-    return segments;
-  }
-
-  private double reference(int start, int end) {
-    int from = Math.max(start, end - REFERENCE);
-    double[] last = new double[end - from];
-    for (int i = 0; i < last.length; i++) {
-      last[i] = readings.ac().value(from + i);
-    }
-    Arrays.sort(last);
-    return last[last.length / 2];
-  }
-
   private static boolean apart(double watts, double reference) {
     return Math.abs(watts - reference) > Math.max(APART_WATTS, APART * Math.abs(reference));
   }
 
-  private boolean fed(int[] segment) {
-    for (int i = segment[0]; i <= segment[1]; i++) {
+  private boolean fed(Levels.Level level) {
+    for (int i = level.first(); i <= level.last(); i++) {
       if (readings.inWatts()[i] > FED_WATTS) {
         if (warnings.stream().noneMatch(w -> w.code().equals("input_on"))) {
           warnings.add(

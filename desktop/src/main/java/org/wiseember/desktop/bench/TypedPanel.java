@@ -204,7 +204,8 @@ final class TypedPanel extends VBox {
         "Kept: "
             + String.join(", ", readings.stream().map(TypedReading::words).toList())
             + ". Ctrl+Z takes it back.");
-    fields.values().stream()
+    KINDS.stream()
+        .map(fields::get)
         .filter(TextField::isVisible)
         .findFirst()
         .ifPresent(f -> f.requestFocus());

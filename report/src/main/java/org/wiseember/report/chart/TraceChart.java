@@ -32,6 +32,9 @@ public final class TraceChart {
       new BasicStroke(
           1.2f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_MITER, 10, new float[] {4, 4}, 0);
 
+  /** Against the right-hand axis, which ends at 120 or more, this is near the top. */
+  private static final double NEAR_TOP = 80;
+
   /** Widest a line is drawn with, in points; more would only be drawn over. */
   private static final int POINTS = 1600;
 
@@ -116,8 +119,9 @@ public final class TraceChart {
         new XYTextAnnotation(" " + name, line.seconds()[at] / unit.seconds, line.values()[at]);
     words.setFont(Face.FIGURE.awt(text));
     words.setPaint(awt(colour));
-    // Behind its end it stands below: above a full display stand the words of the marks.
-    words.setTextAnchor(behind ? TextAnchor.TOP_LEFT : TextAnchor.BOTTOM_LEFT);
+    // Above a line near the top stand the words of the marks.
+    boolean below = behind || line.values()[at] > NEAR_TOP;
+    words.setTextAnchor(below ? TextAnchor.TOP_LEFT : TextAnchor.BOTTOM_LEFT);
     return words;
   }
 
@@ -165,10 +169,11 @@ public final class TraceChart {
     for (double c : figure.warmth().values()) {
       most = Math.max(most, c);
     }
-    // A little room above, so that a full display does not run through the words up there.
+    // Room above, so that a full display does not run through the words of the marks up there.
     double whole = Math.ceil(most / 20) * 20;
-    axis.setRange(0, display ? whole + 19.9 : whole + 20);
-    axis.setTickUnit(new NumberTickUnit(20));
+    boolean marked = display && figure.marks().size() > 2;
+    axis.setRange(0, !display ? whole + 20 : whole + (marked ? 39.9 : 19.9));
+    axis.setTickUnit(new NumberTickUnit(marked ? 50 : 20));
     return axis;
   }
 

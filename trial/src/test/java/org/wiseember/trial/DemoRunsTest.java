@@ -1,0 +1,186 @@
+package org.wiseember.trial;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Arrays;
+import java.util.OptionalDouble;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.IdleState;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.report.chart.CurveFigure;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+
+/** What the runs of the demo say, each and together. */
+public class DemoRunsTest {
+  private Workbook workbook;
+
+  @BeforeClass
+  public void makeTheDemo() throws Exception {
+    Path file = Files.createTempDirectory("ember-runs").resolve("demo.ember");
+    DemoWorkbook.create(file);
+    workbook = Workbook.open(file, Clock.systemUTC());
+  }
+
+  @AfterClass(alwaysRun = true)
+  public void close() {
+    workbook.close();
+  }
+
+  private Judgement judge(int unit) {
+    return Judgement.of(workbook, workbook.units().all().get(unit), true);
+  }
+
+  private static Judged line(Judgement judgement, Subject subject) {
+    return judgement.lines().stream()
+        .filter(l -> l.claim().subject() == subject)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  public void everyTestOfTheFirstUnitSaysSomething() {
+    Judgement judgement = judge(0);
+    assertEquals(judgement.drains().size(), 3);
+    assertTrue(judgement.drains().stream().allMatch(DrainRun::complete));
+    DrainRun dc = judgement.drains().get(2);
+    assertTrue(dc.direct());
+    assertEquals(dc.meanWatts(), 108, 1);
+    assertTrue(dc.finding().deliveredCharge().isPresent());
+    LadderRun ladder = judgement.ladder().orElseThrow();
+    assertEquals(ladder.finding().points().size(), 6);
+    assertTrue(ladder.powerDisplay().orElseThrow().words().get(0).contains("too much"));
+    IdleRun idle = judgement.idle().orElseThrow();
+    assertEquals(idle.states().size(), IdleState.values().length);
+    double ac = idle.in(IdleState.AC_ON).orElseThrow().finding().power().orElseThrow().value();
+    double port = idle.in(IdleState.DC_ON).orElseThrow().finding().power().orElseThrow().value();
+    assertTrue(ac > 10 && port < 4, ac + " and " + port);
+    assertTrue(idle.states().stream().allMatch(s -> s.finding().hours().isPresent()));
+    assertTrue(
+        judgement.runs().stream().allMatch(r -> r.because().isPresent()), "no figure without one");
+  }
+
+  /** The true losses are known: those of the typical inverter of this rating, and its fans. */
+  @Test
+  public void theLadderFindsTheInverter() {
+    var fit = judge(0).ladder().orElseThrow().finding().fit().orElseThrow();
+    Estimate p0 = fit.estimate(c -> c.p0());
+    Estimate p1 = fit.estimate(c -> c.p1());
+    assertEquals(p0.value(), 0.008 * 1200 + 3, p0.u95() + 1.5);
+    assertEquals(p1.value(), 0.055, p1.u95());
+  }
+
+  @Test
+  public void drainsTogetherMakeARateAndAnInverter() {
+    Judgement judgement = judge(0);
+    var rate = judgement.together().rate().orElseThrow();
+    double heavy = judgement.drains().get(1).finding().deliveredEnergy().orElseThrow().value();
+    assertEquals(rate.at(1048).energy().value(), heavy, 3);
+    CurveFigure picture = RatePicture.of(judgement, rate);
+    assertEquals(picture.points().size(), 2);
+    assertEquals(picture.claim(), 1075.0);
+    assertTrue(picture.marks().get(0).words().contains("600 W"));
+    assertTrue(judgement.together().implied().isPresent());
+    assertEquals(judgement.together().smallLoads().size(), 3);
+    assertTrue(judgement.together().smallLoads().get(0).gain() > 1.5);
+    CurveFigure curve = EfficiencyPicture.of(judgement, judgement.ladder().orElseThrow());
+    assertEquals(curve.points().size(), 6);
+    assertTrue(curve.least() < 79 && curve.most() == 100);
+  }
+
+  @Test
+  public void anInverterIsJudgedByItsLadderAndAtRest() {
+    Judgement judgement = judge(3);
+    Judged efficiency = line(judgement, Subject.EFFICIENCY);
+    assertEquals(efficiency.title(), "Peak efficiency");
+    assertEquals(
+        efficiency.verdict().orElseThrow().measured().orElseThrow(),
+        judgement.ladder().orElseThrow().finding().peakEfficiency().orElseThrow());
+    Judged idle = line(judgement, Subject.IDLE_CURRENT);
+    assertEquals(idle.verdict().orElseThrow().standing(), Standing.SHORT);
+    assertTrue(idle.title().contains("AC output on"));
+  }
+
+  /** A claim at half load is read off where no drain is near it. */
+  @Test
+  public void aCapacityIsReadOffBetweenDrains() throws Exception {
+    Path file = Files.createTempDirectory("ember-rate").resolve("r.ember");
+    try (Workbook other = Workbook.open(file, Clock.systemUTC())) {
+      Unit bare = other.units().add("Rate");
+      Label label =
+          other.units().label(bare.id(), "Capacity 300 Wh LFP\n600 W", java.util.List.of());
+      Unit unit = new Unit(bare.id(), bare.name(), label);
+      for (double watts : new double[] {150, 550}) {
+        TestPlan plan = TestPlan.acDrain(watts, 230, "");
+        RecordedRun.of(
+                other,
+                unit,
+                plan,
+                BenchSetup.simulated(unit.name(), label, plan, 5, java.util.Set.of()),
+                org.wiseember.bench.run.Pace.FULL,
+                java.time.Instant.parse("2026-06-01T12:00:00Z"),
+                v -> {})
+            .runner()
+            .runToEnd();
+      }
+      Judgement judgement = Judgement.of(other, unit, true);
+      Judged capacity = line(judgement, Subject.CAPACITY);
+      assertEquals(capacity.title(), "AC energy at 300 W");
+      assertTrue(
+          capacity.because().orElseThrow().watchOut().get(0).contains("Read off between drains"));
+      double[] drained =
+          judgement.drains().stream()
+              .mapToDouble(d -> d.finding().deliveredEnergy().orElseThrow().value())
+              .toArray();
+      double read = capacity.verdict().orElseThrow().measured().orElseThrow().value();
+      assertTrue(
+          read > Math.min(drained[0], drained[1]) - 3
+              && read < Math.max(drained[0], drained[1]) + 8,
+          read + " between " + Arrays.toString(drained));
+    }
+  }
+
+  @Test
+  public void decisionsReachTheVerdict() {
+    Judgement before = judge(1);
+    DrainRun drain = before.drains().get(0);
+    double energy = drain.finding().deliveredEnergy().orElseThrow().value();
+    double half = (drain.finding().startTime() + drain.finding().endTime()) / 2;
+    workbook
+        .treatments()
+        .decide(drain.run().id(), Treatment.NONE.withCutoff(OptionalDouble.of(half)));
+    Judgement after = judge(1);
+    assertEquals(
+        line(after, Subject.CAPACITY).verdict().orElseThrow().measured().orElseThrow().value(),
+        energy / 2,
+        2);
+    workbook.treatments().decide(drain.run().id(), Treatment.NONE);
+    assertEquals(
+        judge(1).drains().get(0).finding().deliveredEnergy().orElseThrow().value(), energy);
+  }
+
+  @Test
+  public void plansSayWhyTheyAreSo() {
+    Label label = Label.read("Capacity 1075 Wh\n1200 W\nDC 12 V / 10 A");
+    var onHand = java.util.List.of(60.0, 100.0, 200.0, 500.0, 1000.0);
+    TestPlan dc = TestPlan.of(TestKind.DC_DRAIN, label, onHand).orElseThrow();
+    assertEquals(dc.watts(), 108.0);
+    assertTrue(dc.reason().contains("0.2 C is 215 W"), dc.reason());
+    Label small = Label.read("Capacity 400 Wh\n300 W");
+    assertEquals(TestPlan.of(TestKind.DC_DRAIN, small, onHand).orElseThrow().watts(), 80.0);
+    TestPlan ladder = TestPlan.of(TestKind.LADDER, small, onHand).orElseThrow();
+    assertTrue(ladder.reason().contains("nothing on hand comes near 5 %"), ladder.reason());
+    assertTrue(TestPlan.of(TestKind.LADDER, Label.read("400 Wh"), onHand).isEmpty());
+    assertTrue(TestPlan.of(TestKind.DC_DRAIN, Label.read("300 W"), onHand).isEmpty());
+  }
+}
