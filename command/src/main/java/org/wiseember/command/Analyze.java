@@ -8,7 +8,12 @@ import picocli.CommandLine.Command;
     description = "Works figures out from a log file.",
     mixinStandardHelpOptions = true,
     synopsisSubcommandLabel = "COMMAND",
-    subcommands = {AnalyzeCapacity.class, AnalyzeEfficiency.class, AnalyzeIdle.class})
+    subcommands = {
+      AnalyzeCapacity.class,
+      AnalyzeEfficiency.class,
+      AnalyzeIdle.class,
+      AnalyzeOverload.class
+    })
 final class Analyze {
   private Analyze() {}
 }

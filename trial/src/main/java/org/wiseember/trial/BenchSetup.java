@@ -45,7 +45,8 @@ public record BenchSetup(Bench bench, RunSettings settings) {
             RunSettings.Source.SIMULATED,
             seed,
             faults.stream().map(Fault::name).sorted().toList(),
-            steps(plan)));
+            steps(plan),
+            plan.particulars()));
   }
 
   /**
@@ -95,7 +96,8 @@ public record BenchSetup(Bench bench, RunSettings settings) {
         source,
         0,
         List.of(),
-        steps(plan));
+        steps(plan),
+        plan.particulars());
   }
 
   /** A drain has one load, which is kept as such. */

@@ -141,6 +141,11 @@ public final class DemoWorkbook {
       test(workbook, units.get(0), TestKind.IDLE, 6, 17);
       test(workbook, units.get(3), TestKind.LADDER, 7, 18);
       test(workbook, units.get(3), TestKind.IDLE, 8, 19);
+      test(workbook, units.get(0), TestKind.OVERLOAD, 9, 20);
+      test(workbook, units.get(0), TestKind.STARTS, 10, 21);
+      test(workbook, units.get(0), TestKind.SWITCH_OVER, 11, 22);
+      test(workbook, units.get(0), TestKind.PORT, 12, 23);
+      test(workbook, units.get(0), TestKind.HEAT, 13, 24);
     }
   }
 
@@ -190,7 +195,12 @@ public final class DemoWorkbook {
 
   private static void test(Workbook workbook, Unit unit, TestKind kind, int day, long seed) {
     List<Double> onHand = Arrays.stream(LOADS.split(", ")).map(Double::valueOf).toList();
-    test(workbook, unit, TestPlan.of(kind, unit.label(), onHand).orElseThrow(), day, seed);
+    test(
+        workbook,
+        unit,
+        TestPlan.of(kind, unit.label(), OnHand.of(onHand)).orElseThrow(),
+        day,
+        seed);
   }
 
   private static void test(Workbook workbook, Unit unit, TestPlan plan, int day, long seed) {

@@ -2,10 +2,12 @@ package org.wiseember.trial;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.core.because.Because;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.capacity.CapacityFinding;
+import org.wiseember.core.capacity.ShutOff;
 import org.wiseember.core.display.ChargeDisplay;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
@@ -14,8 +16,13 @@ import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.workbook.Run;
 
-/** A drain and what it says. */
-public record DrainRun(Run run, Trace trace, Treatment treatment, CapacityFinding finding)
+/**
+ * A drain and what it says.
+ *
+ * @param shutOff why the unit shut off, where it or the tester said so
+ */
+public record DrainRun(
+    Run run, Trace trace, Treatment treatment, CapacityFinding finding, Optional<ShutOff> shutOff)
     implements TestRun {
   /** A display read up to here after the load went on was read at the start, s. */
   private static final double AT_THE_START = 60;
@@ -25,7 +32,10 @@ public record DrainRun(Run run, Trace trace, Treatment treatment, CapacityFindin
    * tester's.
    */
   public boolean complete() {
-    return startedFull() && run.state() == Run.State.DONE && finding.reachesCutoff();
+    return startedFull()
+        && run.state() == Run.State.DONE
+        && finding.reachesCutoff()
+        && shutOff.map(ShutOff::ownLimit).orElse(true);
   }
 
   /** A display that was read at the start has to say full; one read later says nothing of it. */
@@ -59,6 +69,7 @@ public record DrainRun(Run run, Trace trace, Treatment treatment, CapacityFindin
 
   @Override
   public List<Warning> warnings() {
-    return finding.warnings();
+    return Stream.concat(finding.warnings().stream(), shutOff.map(ShutOff::warning).stream())
+        .toList();
   }
 }

@@ -6,9 +6,12 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
 import org.wiseember.bench.procedure.IdleWatch;
+import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.CapacityMethod;
+import org.wiseember.core.capacity.ShutOff;
 import org.wiseember.core.capacity.UsableCapacity;
 import org.wiseember.core.efficiency.EfficiencyLadder;
 import org.wiseember.core.efficiency.LadderMeters;
@@ -27,6 +30,9 @@ import org.wiseember.workbook.Workbook;
 
 /** Works the runs of a unit out, each by its own method. */
 final class Findings {
+  private static final double LAST_MINUTE = 60;
+  private static final Set<String> NOTES = Set.of("note", "error-code", "mark");
+
   private final Workbook workbook;
   private final Label label;
 
@@ -48,6 +54,10 @@ final class Findings {
         case AC_DRAIN, DC_DRAIN -> worked.add(drain(run));
         case LADDER -> worked.add(ladder(run));
         case IDLE -> idle.add(run);
+        default ->
+            worked.add(
+                new PowerFindings(workbook, label)
+                    .of(kind.get(), run, corrected(run), workbook.treatments().of(run.id())));
       }
     }
     // Hours to empty rest on what the drains and ladders found.
@@ -60,8 +70,18 @@ final class Findings {
   private DrainRun drain(Run run) {
     Trace trace = corrected(run);
     Treatment treatment = workbook.treatments().of(run.id());
-    return new DrainRun(
-        run, trace, treatment, UsableCapacity.of(trace, method(run.settings()).with(treatment)));
+    CapacityFinding finding = UsableCapacity.of(trace, method(run.settings()).with(treatment));
+    return new DrainRun(run, trace, treatment, finding, shutOff(run, finding));
+  }
+
+  /** What was noted from the last minute of the drain on. */
+  private Optional<ShutOff> shutOff(Run run, CapacityFinding finding) {
+    return ShutOff.in(
+        workbook.runs().events(run.id()).stream()
+            .filter(e -> e.seconds() >= finding.endTime() - LAST_MINUTE)
+            .filter(e -> NOTES.contains(e.code()))
+            .map(Event::words)
+            .toList());
   }
 
   private CapacityMethod method(RunSettings settings) {

@@ -71,6 +71,11 @@ public record Judgement(Unit unit, List<Judged> lines, List<TestRun> runs, Toget
         .reduce((a, b) -> b);
   }
 
+  /** What every start of the unit shows together. */
+  public StartLimits startLimits() {
+    return PowerClaims.limits(runs);
+  }
+
   /** How the lines of a judgement stand. */
   public long count(Standing standing) {
     return lines.stream()
@@ -113,7 +118,7 @@ public record Judgement(Unit unit, List<Judged> lines, List<TestRun> runs, Toget
       case OUTPUT_VOLTAGE -> mean(claim, "Output volts", Channel.AC_VOLTAGE, guardBand);
       case OUTPUT_FREQUENCY -> mean(claim, "Frequency", Channel.FREQUENCY, guardBand);
       case CONTINUOUS_POWER -> continuous(claim, guardBand);
-      default -> untested(claim);
+      default -> new PowerClaims(runs, guardBand).judge(claim).orElseGet(() -> untested(claim));
     };
   }
 
@@ -312,7 +317,7 @@ public record Judgement(Unit unit, List<Judged> lines, List<TestRun> runs, Toget
             .filter(d -> d.finding().duration().filter(t -> t.value() >= HELD_SECONDS).isPresent())
             .max(Comparator.comparingDouble(DrainRun::meanWatts));
     if (heaviest.isEmpty() || heaviest.get().meanWatts() < REACHES * claim.figure()) {
-      return untested(claim);
+      return new PowerClaims(runs, guardBand).continuous(claim).orElseGet(() -> untested(claim));
     }
     DrainRun d = heaviest.get();
     Optional<SteadyMean> mean = SteadyMean.of(d, Channel.AC_POWER);

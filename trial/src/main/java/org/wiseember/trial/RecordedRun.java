@@ -21,7 +21,9 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.waveform.Capture;
 import org.wiseember.workbook.Event;
+import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.RunWriter;
@@ -221,6 +223,11 @@ public final class RecordedRun {
     @Override
     public void note(Notice notice) {
       writer.note(new Event(notice.seconds(), notice.code(), notice.text()));
+    }
+
+    @Override
+    public void capture(double seconds, String words, Capture capture) {
+      writer.capture(new KeptCapture(seconds, words, capture));
     }
 
     @Override

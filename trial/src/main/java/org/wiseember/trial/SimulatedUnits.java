@@ -4,11 +4,16 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import org.wiseember.bench.simulated.ChargerDesign;
 import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.bench.simulated.Fridge;
 import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.LoadBank;
+import org.wiseember.bench.simulated.Motor;
+import org.wiseember.bench.simulated.OverloadDesign;
 import org.wiseember.bench.simulated.PackDesign;
+import org.wiseember.bench.simulated.PortDesign;
 import org.wiseember.bench.simulated.Practice;
 import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.bench.simulated.SimulatedUnit;
@@ -17,6 +22,7 @@ import org.wiseember.bench.simulated.WaveShape;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
+import org.wiseember.core.start.Nameplate;
 
 /**
  * Puts a stand-in for a unit on the simulated bench. What it truly holds is drawn from its name and
@@ -31,25 +37,54 @@ public final class SimulatedUnits {
   /** A battery for an inverter holds so many times 500 Wh. */
   private static final double BATTERY_SHARE = 3;
 
+  private static final double HALF_FULL = 0.6;
+  private static final double MOTOR_FACTOR = 0.8;
+  private static final double SOFT = 0.45;
+  private static final double START_SECONDS = 0.3;
+
   private SimulatedUnits() {}
 
-  /** A fully charged, rested stand-in with the loads of the plan. */
+  /** A rested stand-in with the loads of the plan; fully charged but for a switch-over. */
   public static SimulatedBench bench(
       String unitName, Label label, TestPlan plan, long seed, Set<Fault> faults) {
-    double outlet =
-        plan.kind() == TestKind.DC_DRAIN
-            ? label.claim(Subject.OUTPUT_VOLTAGE).map(Claim::figure).orElse(TestPlan.USUAL_VOLTS)
-            : plan.volts();
-    List<Double> watts = plan.kind() == TestKind.DC_DRAIN ? List.of() : plan.loads();
-    LoadBank loads =
-        new LoadBank(watts.stream().map(w -> Practice.load(w, outlet, faults)).toList(), watts);
+    boolean atPort = plan.kind() == TestKind.DC_DRAIN || plan.kind() == TestKind.PORT;
+    double outlet = atPort ? TestPlan.volts(label) : plan.volts();
     return new SimulatedBench(
-        design(unitName, label, plan.watts(), outlet),
-        loads,
-        1,
+        design(
+            unitName, label, atPort || plan.kind() == TestKind.OVERLOAD ? 0 : plan.watts(), outlet),
+        loads(plan, outlet, faults),
+        plan.kind() == TestKind.SWITCH_OVER ? HALF_FULL : 1,
         seed,
         faults,
-        plan.kind().clamped());
+        plan.kind().clamped(),
+        plan.kind().beside());
+  }
+
+  private static LoadBank loads(TestPlan plan, double outlet, Set<Fault> faults) {
+    return switch (plan.kind()) {
+      case DC_DRAIN, PORT, IDLE, USB, TWO_LEGS -> new LoadBank(List.of(), List.of());
+      case STARTS -> LoadBank.of(motor(plan.motor().orElse(OnHand.usualMotor())));
+      case SOAK -> LoadBank.of(new Fridge(plan.watts(), outlet, 0));
+      case OVERLOAD -> heaters(Particulars.onHand(plan.particulars()), outlet, faults);
+      default -> heaters(plan.loads(), outlet, faults);
+    };
+  }
+
+  private static LoadBank heaters(List<Double> watts, double outlet, Set<Fault> faults) {
+    return new LoadBank(watts.stream().map(w -> Practice.load(w, outlet, faults)).toList(), watts);
+  }
+
+  /** What a motor of such a plate does at its start: common practice, no published source. */
+  private static Motor motor(Nameplate plate) {
+    double running = plate.volts() * (plate.amps() > 0 ? plate.amps() : 3) * MOTOR_FACTOR;
+    double inrush =
+        switch (plate.kind()) {
+          case INDUCTION -> 5.5;
+          case UNIVERSAL -> 2.6;
+          case ELECTRONIC -> 1.05;
+        };
+    double eased = plate.eased() == Nameplate.Eased.SOFT_STARTER ? SOFT : 1;
+    return new Motor(running, plate.volts(), Math.max(1.02, inrush * eased), START_SECONDS);
   }
 
   /** The same stand-in without meters, for the servers. */
@@ -72,7 +107,50 @@ public final class SimulatedUnits {
     UnitDesign design =
         UnitDesign.typical(chemistry(label), wattHours, Math.max(rated, watts), outletVolts, share)
             .with(shape(label));
-    return onBattery(label, design).with(design.inverter().withEco(ECO_WATTS, ECO_SECONDS));
+    UnitDesign own =
+        onBattery(label, design).with(design.inverter().withEco(ECO_WATTS, ECO_SECONDS));
+    return withItsLimits(unitName, label, own);
+  }
+
+  /** Overload, switch-over and port differ from unit to unit, as the name has it. */
+  private static UnitDesign withItsLimits(String unitName, Label label, UnitDesign design) {
+    double a = Math.floorMod(spread(unitName + "overload"), 1000) / 1000.0;
+    double b = Math.floorMod(spread(unitName + "transfer"), 1000) / 1000.0;
+    double c = Math.floorMod(spread(unitName + "port"), 1000) / 1000.0;
+    OverloadDesign usual = OverloadDesign.usual();
+    ChargerDesign charger = design.charger();
+    double amps = label.claim(Subject.DC_PORT_CURRENT).map(Claim::figure).orElse(10.0);
+    PortDesign port = PortDesign.usual();
+    return design
+        .with(
+            new OverloadDesign(
+                usual.pickUp() + 0.05 * a,
+                60 + 130 * a,
+                usual.peak(),
+                usual.peakSeconds(),
+                a < 0.7,
+                a < 0.7 ? 0 : 20))
+        .with(
+            new ChargerDesign(
+                charger.wallWatts(),
+                charger.efficiency(),
+                charger.dcLeastVolts(),
+                charger.dcMostVolts(),
+                charger.dcAmps(),
+                charger.dcWatts(),
+                charger.capWatts(),
+                charger.taperFrom(),
+                charger.hotCelsius(),
+                charger.coldCelsius(),
+                0.008 + 0.015 * b))
+        .with(
+            new PortDesign(
+                port.volts(),
+                0.03 * c,
+                amps * (0.98 + 0.1 * c),
+                port.efficiency(),
+                port.idleWatts(),
+                port.leadOhms()));
   }
 
   /** An inverter on a battery of its own gets one of the volts its label asks for. */

@@ -2,9 +2,18 @@ package org.wiseember.trial;
 
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.Set;
 import org.wiseember.bench.procedure.Drain;
+import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.IdleWatch;
 import org.wiseember.bench.procedure.LoadLadder;
+import org.wiseember.bench.procedure.MotorStarts;
+import org.wiseember.bench.procedure.OverloadHolds;
+import org.wiseember.bench.procedure.PortSteps;
+import org.wiseember.bench.procedure.StepByStep;
+import org.wiseember.bench.procedure.SwitchOver;
+import org.wiseember.bench.procedure.Watching;
+import org.wiseember.bench.simulated.Beside;
 import org.wiseember.bench.simulated.Clamped;
 
 /** The tests a bench can make of a unit. */
@@ -12,7 +21,15 @@ public enum TestKind {
   AC_DRAIN("AC drain", Drain.AC, Clamped.NOWHERE),
   DC_DRAIN("DC drain", Drain.DC, Clamped.PORT),
   LADDER("Efficiency", LoadLadder.KIND, Clamped.BATTERY),
-  IDLE("Idle draw", IdleWatch.KIND, Clamped.BATTERY);
+  IDLE("Idle draw", IdleWatch.KIND, Clamped.BATTERY),
+  OVERLOAD("Overload", OverloadHolds.KIND, Clamped.NOWHERE),
+  STARTS("Motor starts", MotorStarts.KIND, Clamped.NOWHERE),
+  SWITCH_OVER("Switch-over", SwitchOver.KIND, Clamped.NOWHERE),
+  PORT("12 V port", PortSteps.KIND, Clamped.PORT),
+  USB("USB", StepByStep.USB, Clamped.NOWHERE),
+  HEAT("Heat and noise", HeatNoise.KIND, Clamped.NOWHERE),
+  SOAK("Soak", Watching.KIND, Clamped.NOWHERE),
+  TWO_LEGS("Two units, 240 V", StepByStep.TWO_LEGS, Clamped.NOWHERE);
 
   private final String words;
   private final String key;
@@ -37,8 +54,29 @@ public enum TestKind {
     return this == AC_DRAIN || this == DC_DRAIN;
   }
 
+  /** Whether it can hurt somebody, so that its cautions have to be seen before it starts. */
+  public boolean hazardous() {
+    return this == OVERLOAD || this == STARTS || this == SWITCH_OVER || this == TWO_LEGS;
+  }
+
+  /** Whether it is made by hand whatever stands on the bench: such meters have no wire. */
+  public boolean byHandOnly() {
+    return this == USB || this == TWO_LEGS;
+  }
+
+  /** Whether a log of readings tells it; a start and a switch-over want captured waves. */
+  public boolean inLogs() {
+    return this != STARTS && this != USB;
+  }
+
   Clamped clamped() {
     return clamped;
+  }
+
+  Set<Beside> beside() {
+    return this == SWITCH_OVER
+        ? Set.of(Beside.WALL_METER)
+        : this == HEAT ? Set.of(Beside.SOUND_METER) : Set.of();
   }
 
   /** The test with this key; empty for another kind of run. */

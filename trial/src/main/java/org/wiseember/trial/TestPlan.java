@@ -1,19 +1,31 @@
 package org.wiseember.trial;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.wiseember.bench.procedure.Drain;
+import org.wiseember.bench.procedure.HeatNoise;
+import org.wiseember.bench.procedure.Held;
 import org.wiseember.bench.procedure.IdleState;
 import org.wiseember.bench.procedure.IdleWatch;
 import org.wiseember.bench.procedure.LoadLadder;
+import org.wiseember.bench.procedure.MotorStarts;
+import org.wiseember.bench.procedure.OverloadHolds;
+import org.wiseember.bench.procedure.PortSteps;
 import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.bench.procedure.StepByStep;
+import org.wiseember.bench.procedure.SwitchOver;
+import org.wiseember.bench.procedure.Watching;
 import org.wiseember.core.efficiency.LadderLoads;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Condition;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
+import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.start.Nameplate;
 import org.wiseember.workbook.Run;
 
 /**
@@ -22,15 +34,21 @@ import org.wiseember.workbook.Run;
  * @param loads watts of the loads: one for a drain, the steps of a ladder, none for idling
  * @param volts nominal, of the outlet, or of the port for a DC drain
  * @param reason one sentence
+ * @param particulars what else it is set up with, as kept with the run
  */
-public record TestPlan(TestKind kind, List<Double> loads, double volts, String reason) {
+public record TestPlan(
+    TestKind kind,
+    List<Double> loads,
+    double volts,
+    String reason,
+    Map<String, String> particulars) {
   /** Nominal volts taken where the label prints none. */
   static final double USUAL_VOLTS = 230;
 
   /** What people drain with when the label prints no rating, W. */
   static final double USUAL_WATTS = 200;
 
-  private static final double PORT_VOLTS = 12;
+  static final double PORT_VOLTS = 12;
 
   /** What a 12 V port carries where the label does not say, A. */
   private static final double PORT_AMPS = 10;
@@ -40,26 +58,44 @@ public record TestPlan(TestKind kind, List<Double> loads, double volts, String r
 
   private static final double C_RATE = 0.2;
 
+  private static final double EXTRA_SECONDS = 300;
+  private static final double SOAK_SECONDS = 86_400;
+
+  /** How often a motor is tried, and the mains plug pulled. */
+  private static final int STARTS = 5;
+
+  private static final int PULLS = 5;
+
   /** How often a ladder is gone through. */
   private static final int ROUNDS = 2;
 
   public TestPlan {
     loads = List.copyOf(loads);
+    particulars = Map.copyOf(particulars);
   }
 
   /** The plan of one kind for a unit; empty where its label does not say enough. */
-  public static Optional<TestPlan> of(TestKind kind, Label label, List<Double> onHand) {
+  public static Optional<TestPlan> of(TestKind kind, Label label, OnHand onHand) {
     return switch (kind) {
       case AC_DRAIN -> acDrain(label);
       case DC_DRAIN -> dcDrain(label);
-      case LADDER -> ladder(label, onHand);
+      case LADDER -> ladder(label, onHand.loads());
       case IDLE ->
           Optional.of(
               new TestPlan(
                   kind,
                   List.of(),
                   volts(label),
-                  "Ten minutes each with all outputs on, each alone, eco mode, and all off."));
+                  "Ten minutes each with all outputs on, each alone, eco mode, and all off.",
+                  Map.of()));
+      case OVERLOAD -> PowerPlans.overload(label, onHand);
+      case STARTS -> Optional.of(PowerPlans.starts(label, onHand));
+      case SWITCH_OVER -> Optional.of(PowerPlans.switchOver(label, onHand));
+      case PORT -> Optional.of(PowerPlans.port(label));
+      case USB -> Optional.of(PowerPlans.usb(onHand));
+      case HEAT -> PowerPlans.heat(label, onHand);
+      case SOAK -> Optional.of(PowerPlans.soak(label));
+      case TWO_LEGS -> Optional.of(PowerPlans.twoLegs());
     };
   }
 
@@ -71,12 +107,13 @@ public record TestPlan(TestKind kind, List<Double> loads, double volts, String r
         kind,
         loads.isEmpty() && kind.drains() ? List.of(run.settings().loadWatts()) : loads,
         run.settings().volts(),
-        "");
+        "",
+        run.settings().particulars());
   }
 
   /** An AC drain with a load of one's own choice. */
   public static TestPlan acDrain(double watts, double volts, String reason) {
-    return new TestPlan(TestKind.AC_DRAIN, List.of(watts), volts, reason);
+    return new TestPlan(TestKind.AC_DRAIN, List.of(watts), volts, reason, Map.of());
   }
 
   /**
@@ -119,7 +156,8 @@ public record TestPlan(TestKind kind, List<Double> loads, double volts, String r
                         "200 W, since the label prints neither load nor rating.")));
   }
 
-  private static double volts(Label label) {
+  /** Nominal at the outlet. */
+  static double volts(Label label) {
     return label.claim(Subject.OUTPUT_VOLTAGE).map(Claim::figure).orElse(USUAL_VOLTS);
   }
 
@@ -145,7 +183,8 @@ public record TestPlan(TestKind kind, List<Double> loads, double volts, String r
                     + Figures.plain(amps, Unit.AMPERE)
                     + ", so "
                     + Figures.plain(watts, Unit.WATT)
-                    + " it is."));
+                    + " it is.",
+            Map.of()));
   }
 
   private static Optional<TestPlan> ladder(Label label, List<Double> onHand) {
@@ -168,9 +207,8 @@ public record TestPlan(TestKind kind, List<Double> loads, double volts, String r
                 + " W, twice, from the loads on hand"
                 + (missing.isEmpty()
                     ? "."
-                    : "; nothing on hand comes near "
-                        + String.join(", ", missing)
-                        + " of rating.")));
+                    : "; nothing on hand comes near " + String.join(", ", missing) + " of rating."),
+            Map.of()));
   }
 
   /** The heaviest load, W; 0 for idling. */
@@ -183,7 +221,11 @@ public record TestPlan(TestKind kind, List<Double> loads, double volts, String r
     return switch (kind) {
       case AC_DRAIN, DC_DRAIN -> kind.words() + " at " + Figures.plain(watts()) + " W";
       case LADDER -> "Efficiency up to " + Figures.plain(watts()) + " W";
-      case IDLE -> kind.words();
+      case OVERLOAD, HEAT -> kind.words() + " up to " + Figures.plain(watts()) + " W";
+      case STARTS ->
+          kind.words() + Particulars.motor(particulars).map(m -> ", " + m.name()).orElse("");
+      case PORT -> kind.words() + " up to " + Figures.plain(watts()) + " A";
+      case IDLE, SWITCH_OVER, USB, SOAK, TWO_LEGS -> kind.words();
     };
   }
 
@@ -194,6 +236,43 @@ public record TestPlan(TestKind kind, List<Double> loads, double volts, String r
       case DC_DRAIN -> Drain.dc(watts(), volts);
       case LADDER -> new LoadLadder(loads, ROUNDS, volts);
       case IDLE -> new IdleWatch(List.of(IdleState.values()));
+      case OVERLOAD -> new OverloadHolds(held(), Particulars.base(particulars), volts);
+      case STARTS -> new MotorStarts(STARTS, volts);
+      case SWITCH_OVER -> new SwitchOver(loads.get(0), watts(), PULLS, volts);
+      case PORT -> new PortSteps(loads);
+      case HEAT -> new HeatNoise(loads);
+      case SOAK -> new Watching(SOAK_SECONDS);
+      case USB ->
+          new StepByStep(
+              StepByStep.USB,
+              ByHandSteps.usb(Particulars.usb(particulars)),
+              ByHandSteps.usbCautions());
+      case TWO_LEGS ->
+          new StepByStep(StepByStep.TWO_LEGS, ByHandSteps.twoLegs(), ByHandSteps.twoLegsCautions());
     };
+  }
+
+  private List<Held> held() {
+    List<Double> seconds = Particulars.holds(particulars);
+    List<Held> held = new ArrayList<>();
+    for (int i = 0; i < loads.size(); i++) {
+      held.add(new Held(loads.get(i), i < seconds.size() ? seconds.get(i) : EXTRA_SECONDS));
+    }
+    return held;
+  }
+
+  /** The motor that is started; empty in other tests. */
+  public Optional<Nameplate> motor() {
+    return Particulars.motor(particulars);
+  }
+
+  /** What a USB port is asked with. */
+  public UsbTester usb() {
+    return Particulars.usb(particulars);
+  }
+
+  /** How far from the unit the sound meter stands, m. */
+  public double soundMetres() {
+    return Particulars.metres(particulars);
   }
 }

@@ -9,7 +9,18 @@ import org.wiseember.core.trace.Treatment;
 import org.wiseember.workbook.Run;
 
 /** A run and what it says. */
-public sealed interface TestRun permits DrainRun, LadderRun, IdleRun {
+public sealed interface TestRun
+    permits DrainRun,
+        LadderRun,
+        IdleRun,
+        OverloadRun,
+        StartsRun,
+        TransferRun,
+        PortRun,
+        UsbRun,
+        HeatRun,
+        SoakRun,
+        LegsRun {
   Run run();
 
   /** Its readings, corrected where the meters were; nothing left out. */

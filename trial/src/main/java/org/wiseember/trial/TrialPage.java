@@ -147,7 +147,10 @@ public final class TrialPage {
   private static final List<String> MARKS = List.of("mark", "steady", IdleWatch.STATE);
 
   private static boolean onDcSide(TestRun run) {
-    return run instanceof IdleRun || (run instanceof DrainRun drain && drain.direct());
+    return run instanceof IdleRun
+        || run instanceof PortRun
+        || run instanceof UsbRun
+        || (run instanceof DrainRun drain && drain.direct());
   }
 
   /** The watts a run is about: at the outlet, or on the DC side. */

@@ -172,7 +172,7 @@ public class DemoRunsTest {
   @Test
   public void plansSayWhyTheyAreSo() {
     Label label = Label.read("Capacity 1075 Wh\n1200 W\nDC 12 V / 10 A");
-    var onHand = java.util.List.of(60.0, 100.0, 200.0, 500.0, 1000.0);
+    OnHand onHand = OnHand.of(java.util.List.of(60.0, 100.0, 200.0, 500.0, 1000.0));
     TestPlan dc = TestPlan.of(TestKind.DC_DRAIN, label, onHand).orElseThrow();
     assertEquals(dc.watts(), 108.0);
     assertTrue(dc.reason().contains("0.2 C is 215 W"), dc.reason());

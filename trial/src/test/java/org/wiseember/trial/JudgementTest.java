@@ -186,7 +186,8 @@ public class JudgementTest {
       Trace trace =
           full.trace()
               .mapped(java.util.Map.of(Channel.DISPLAY_CHARGE, charge -> Math.min(charge, shown)));
-      DrainRun drain = new DrainRun(full.run(), trace, full.treatment(), full.finding());
+      DrainRun drain =
+          new DrainRun(full.run(), trace, full.treatment(), full.finding(), full.shutOff());
       assertEquals(drain.complete(), shown >= 99, "display at " + shown);
     }
   }

@@ -25,6 +25,7 @@ import java.util.zip.ZipOutputStream;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
+import org.wiseember.core.waveform.Capture;
 import org.wiseember.workbook.log.LogCsv;
 import org.wiseember.workbook.log.LogUnreadable;
 
@@ -63,7 +64,8 @@ public final class RunPackage {
       Trace trace,
       List<Event> events,
       List<KeptReading> typed,
-      Treatment treatment) {}
+      Treatment treatment,
+      List<KeptCapture> captures) {}
 
   /**
    * Packs a run.
@@ -80,6 +82,12 @@ public final class RunPackage {
       zip.putNextEntry(entry(SAMPLES, run));
       samples(workbook.runs().trace(run), run.channels(), zip);
       zip.closeEntry();
+      List<KeptCapture> captures = workbook.captures().of(run.id());
+      for (int i = 0; i < captures.size(); i++) {
+        zip.putNextEntry(entry(CaptureCsv.name(i), run));
+        CaptureCsv.write(captures.get(i).capture(), zip);
+        zip.closeEntry();
+      }
     } catch (IOException e) {
       Files.deleteIfExists(beside);
       throw e;
@@ -133,6 +141,15 @@ public final class RunPackage {
           .put("value", reading.value())
           .put("resolution", reading.resolution())
           .put("asTyped", reading.asTyped());
+    }
+    ArrayNode captures = root.putArray("captures");
+    for (KeptCapture kept : workbook.captures().of(run.id())) {
+      captures
+          .addObject()
+          .put("file", CaptureCsv.name(captures.size() - 1))
+          .put("seconds", kept.seconds())
+          .put("words", kept.words())
+          .put("samplesPerSecond", kept.capture().perSecond());
     }
     ArrayNode photos = root.putArray("photos");
     for (Photo photo : workbook.photos().of(run.id())) {
@@ -194,7 +211,7 @@ public final class RunPackage {
                 .orElseThrow(() -> refused(file, "it has an unknown channel")));
       }
       Trace trace = channels.isEmpty() ? Trace.empty() : samples(zip, file);
-      return unpacked(root, trace, file);
+      return unpacked(root, trace, captures(zip, root, file), file);
     } catch (ZipException e) {
       throw refused(file, "it is not a zip archive");
     } catch (JsonProcessingException e) {
@@ -253,7 +270,32 @@ public final class RunPackage {
     }
   }
 
-  private static Unpacked unpacked(JsonNode root, Trace trace, Path file) {
+  private static List<KeptCapture> captures(ZipFile zip, JsonNode root, Path file)
+      throws IOException {
+    List<KeptCapture> captures = new ArrayList<>();
+    int samples = 0;
+    for (JsonNode node : root.path("captures")) {
+      String name = CaptureCsv.name(captures.size());
+      ZipEntry entry = zip.getEntry(name);
+      if (entry == null) {
+        throw refused(file, "there is no " + name + " in it");
+      }
+      try (InputStream in = zip.getInputStream(entry)) {
+        Capture capture =
+            CaptureCsv.read(
+                in, node.path("samplesPerSecond").asDouble(), Captures.MOST_SAMPLES - samples);
+        samples += capture.size();
+        captures.add(
+            new KeptCapture(node.path("seconds").asDouble(), node.path("words").asText(), capture));
+      } catch (CaptureCsv.Unreadable e) {
+        throw refused(file, name + " cannot be read: " + e.getMessage());
+      }
+    }
+    return captures;
+  }
+
+  private static Unpacked unpacked(
+      JsonNode root, Trace trace, List<KeptCapture> captures, Path file) {
     List<Event> events = new ArrayList<>();
     for (JsonNode event : root.path("events")) {
       events.add(
@@ -287,6 +329,7 @@ public final class RunPackage {
         trace,
         events,
         typed,
-        TreatmentJson.read(root.path("treatment")));
+        TreatmentJson.read(root.path("treatment")),
+        captures);
   }
 }

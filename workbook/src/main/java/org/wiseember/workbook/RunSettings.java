@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.Correction;
 import org.wiseember.core.uncertainty.MeterClass;
@@ -27,6 +28,8 @@ import org.wiseember.core.uncertainty.MeterClass;
  * @param seed of a simulated bench, to take a run up again; 0 for others
  * @param faults of a simulated bench, to practise on
  * @param loads watts of the steps of a ladder; empty for other tests
+ * @param particulars what else the test was set up with, by name, such as the motor that was
+ *     started
  */
 public record RunSettings(
     double loadWatts,
@@ -36,7 +39,8 @@ public record RunSettings(
     Source source,
     long seed,
     List<String> faults,
-    List<Double> loads) {
+    List<Double> loads,
+    Map<String, String> particulars) {
   private static final ObjectMapper JSON = new ObjectMapper();
 
   public RunSettings {
@@ -44,6 +48,7 @@ public record RunSettings(
     corrections = Map.copyOf(corrections);
     faults = List.copyOf(faults);
     loads = List.copyOf(loads);
+    particulars = Map.copyOf(particulars);
   }
 
   /** Where readings come from. */
@@ -60,7 +65,7 @@ public record RunSettings(
 
   /** For a run of which nothing but its meters is known. */
   public static RunSettings of(Source source, Map<Channel, MeterClass> accuracy) {
-    return new RunSettings(0, 0, accuracy, Map.of(), source, 0, List.of(), List.of());
+    return new RunSettings(0, 0, accuracy, Map.of(), source, 0, List.of(), List.of(), Map.of());
   }
 
   public boolean simulated() {
@@ -86,6 +91,10 @@ public record RunSettings(
     }
     if (!loads.isEmpty()) {
       loads.forEach(node.putArray("loads")::add);
+    }
+    if (!particulars.isEmpty()) {
+      ObjectNode more = node.putObject("particulars");
+      new TreeMap<>(particulars).forEach(more::put);
     }
     ObjectNode meters = node.putObject("accuracy");
     for (Channel channel : Channel.values()) {
@@ -140,6 +149,10 @@ public record RunSettings(
       node.path("faults").forEach(f -> faults.add(f.asText()));
       List<Double> loads = new ArrayList<>();
       node.path("loads").forEach(w -> loads.add(w.asDouble()));
+      Map<String, String> particulars = new TreeMap<>();
+      for (Map.Entry<String, JsonNode> p : node.path("particulars").properties()) {
+        particulars.put(p.getKey(), p.getValue().asText());
+      }
       return new RunSettings(
           node.path("loadWatts").asDouble(),
           node.path("volts").asDouble(),
@@ -148,7 +161,8 @@ public record RunSettings(
           source(node),
           node.path("seed").asLong(),
           faults,
-          loads);
+          loads,
+          particulars);
     } catch (JsonProcessingException | IllegalArgumentException e) {
       throw new WorkbookException("The settings of a run in the workbook cannot be read.", e);
     }

@@ -17,6 +17,7 @@ public final class RunWriter {
   private final int channels;
   private final List<double[]> rows = new ArrayList<>();
   private final List<Event> events = new ArrayList<>();
+  private final List<KeptCapture> captures = new ArrayList<>();
   private int seq;
 
   RunWriter(Workbook workbook, long runId, int channels, int seq) {
@@ -56,6 +57,11 @@ public final class RunWriter {
     events.add(event);
   }
 
+  /** Takes a captured wave. */
+  public void capture(KeptCapture capture) {
+    captures.add(capture);
+  }
+
   /** How many rows are not on disk yet. */
   public int waiting() {
     return rows.size();
@@ -67,7 +73,7 @@ public final class RunWriter {
    * @throws WorkbookException when the disk does not take it; what was taken stays in memory
    */
   public void flush() {
-    if (rows.isEmpty() && events.isEmpty()) {
+    if (rows.isEmpty() && events.isEmpty() && captures.isEmpty()) {
       return;
     }
     workbook.together(
@@ -84,10 +90,12 @@ public final class RunWriter {
             }
           }
           insertEvents(connection, runId, events);
+          Captures.insert(connection, runId, captures);
         });
-    seq++;
+    seq += rows.isEmpty() ? 0 : 1;
     rows.clear();
     events.clear();
+    captures.clear();
   }
 
   static void insertEvents(Connection connection, long runId, List<Event> events)

@@ -29,7 +29,7 @@ public final class Workbook implements AutoCloseable {
   static final int APPLICATION_ID = 0x57456D62;
 
   /** The newest layout this program writes. */
-  static final int VERSION = 3;
+  static final int VERSION = 4;
 
   private final Path file;
   private final Connection connection;
@@ -272,6 +272,10 @@ public final class Workbook implements AutoCloseable {
 
   public TypedReadings typedReadings() {
     return new TypedReadings(this);
+  }
+
+  public Captures captures() {
+    return new Captures(this);
   }
 
   public Treatments treatments() {

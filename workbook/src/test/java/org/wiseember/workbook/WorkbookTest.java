@@ -52,7 +52,8 @@ public class WorkbookTest {
           RunSettings.Source.SIMULATED,
           77,
           List.of("LOOSE_LEAD"),
-          List.of(60.0, 120.0));
+          List.of(60.0, 120.0),
+          Map.of("motor", "Grinder \"G\", 550 W"));
   private static final List<Channel> CHANNELS = List.of(Channel.AC_POWER, Channel.CASE_TEMPERATURE);
 
   private Path folder;

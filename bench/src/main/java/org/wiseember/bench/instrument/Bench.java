@@ -1,8 +1,10 @@
 package org.wiseember.bench.instrument;
 
 import java.util.List;
+import java.util.Optional;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
+import org.wiseember.core.waveform.Capture;
 
 /**
  * A bench: instruments read together, a load one can switch, and a clock. Used by one thread at a
@@ -26,6 +28,11 @@ public interface Bench {
   /** What the unit shows beside its figures, such as an error code; empty for nothing. */
   default String unitShows() {
     return "";
+  }
+
+  /** The wave a scope caught during the last {@link #advance}; empty where there is none. */
+  default Optional<Capture> captured() {
+    return Optional.empty();
   }
 
   /** Whether the load obeys {@link #arrange}; where not, a person switches it. */

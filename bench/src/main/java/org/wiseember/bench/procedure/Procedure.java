@@ -6,6 +6,7 @@ import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
+import org.wiseember.core.waveform.Capture;
 
 /** A test while it runs. Not safe for several threads. */
 public interface Procedure {
@@ -34,6 +35,15 @@ public interface Procedure {
    * @return what was noticed in it, possibly nothing
    */
   List<Notice> take(Frame frame);
+
+  /**
+   * Takes the wave a scope caught in the frame that follows.
+   *
+   * @return what it shows, in a few words, under which it is kept
+   */
+  default String captured(Capture capture) {
+    return "Capture";
+  }
 
   /** The watts the test is about; NaN where they were not read. */
   default double watched(Frame frame) {

@@ -4,17 +4,23 @@ import java.util.List;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
 /**
- * Records with the load on until a time is over or a person ends it: a fridge over two nights, a
- * soak.
+ * Records with the load on until a time is over, the output has gone off, or a person ends it: a
+ * fridge over two nights, a soak.
  */
 public final class Watching extends Course {
   /** Kept with the run. */
   public static final String KIND = "watching";
 
+  private static final double DEAD_SHARE = 0.1;
+  private static final double DEAD_SECONDS = 120;
+
   private final double seconds;
+  private double mostVolts;
+  private double deadSince = Double.NaN;
 
   /**
    * Watches for a time.
@@ -43,6 +49,14 @@ public final class Watching extends Course {
   public List<Notice> take(Frame frame) {
     if (!phase.over() && frame.seconds() >= seconds) {
       finish("Watched for " + Figures.duration(seconds) + ".");
+    }
+    double volts = frame.value(Channel.AC_VOLTAGE);
+    mostVolts = volts > mostVolts ? volts : mostVolts;
+    boolean dead = mostVolts > 1 && volts < DEAD_SHARE * mostVolts;
+    deadSince = !dead ? Double.NaN : Double.isNaN(deadSince) ? frame.seconds() : deadSince;
+    if (!phase.over() && frame.seconds() - deadSince >= DEAD_SECONDS) {
+      finish("The output went off and stayed off.");
+      return List.of(new Notice(frame.seconds(), "cut-off", ending));
     }
     return List.of();
   }

@@ -3,6 +3,7 @@ package org.wiseember.bench.run;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Frame;
+import org.wiseember.core.waveform.Capture;
 
 /** Keeps what a run reads. Called from the run's own thread only. */
 public interface Recorder {
@@ -11,6 +12,14 @@ public interface Recorder {
 
   /** Takes something noticed or marked. */
   void note(Notice notice);
+
+  /**
+   * Takes a captured wave.
+   *
+   * @param seconds on the bench clock, at its start
+   * @param words what was captured
+   */
+  default void capture(double seconds, String words, Capture capture) {}
 
   /**
    * Puts everything taken so far on disk.

@@ -45,6 +45,7 @@ public final class Runner {
   private volatile boolean stopWanted;
   private volatile String finishWanted;
   private volatile boolean confirmed;
+  private String shown = "";
   private List<Health> health;
   private Frame last;
   private double delivered;
@@ -112,12 +113,14 @@ public final class Runner {
       if (bench.simulated()) {
         arrange();
         same &= Arrays.equals(bench.advance(FRAME_SECONDS).values(), frame.values());
+        bench.captured().ifPresent(procedure::captured);
       }
       procedure.take(frame);
       watchers.forEach(w -> w.take(frame));
       keepSums(frame);
     }
     notices.addAll(noticed);
+    shown = bench.unitShows();
     resumed = true;
     return same;
   }
@@ -248,6 +251,9 @@ public final class Runner {
     }
     recorder.append(frame);
     keepSums(frame);
+    bench
+        .captured()
+        .ifPresent(c -> recorder.capture(frame.seconds() - c.seconds(), procedure.captured(c), c));
     for (Notice notice : procedure.take(frame)) {
       keep(notice);
     }
@@ -257,7 +263,17 @@ public final class Runner {
       }
     }
     noticeHealth(frame.seconds());
+    noticeWhatItShows(frame.seconds());
     takeRemarks(frame.seconds());
+  }
+
+  /** A code on the unit is kept with the run, once for each. */
+  private void noticeWhatItShows(double now) {
+    String shows = bench.unitShows();
+    if (!shows.equals(shown) && !shows.isEmpty()) {
+      keep(new Notice(now, "error-code", "The unit shows " + shows + "."));
+    }
+    shown = shows;
   }
 
   private void keepSums(Frame frame) {

@@ -13,6 +13,7 @@ package org.wiseember.bench.simulated;
  * @param taperFrom state of charge from which it takes less, 0 to 1
  * @param hotCelsius pack temperature above which it takes less, °C
  * @param coldCelsius pack temperature below which it takes nothing, °C
+ * @param transferSeconds until the inverter takes over when the mains it hands through goes, s
  */
 public record ChargerDesign(
     double wallWatts,
@@ -24,7 +25,8 @@ public record ChargerDesign(
     double capWatts,
     double taperFrom,
     double hotCelsius,
-    double coldCelsius) {
+    double coldCelsius,
+    double transferSeconds) {
   public ChargerDesign {
     if (!(wallWatts >= 0)
         || !(efficiency > 0 && efficiency <= 1)
@@ -32,6 +34,7 @@ public record ChargerDesign(
         || !(dcAmps >= 0)
         || !(dcWatts >= 0)
         || !(capWatts >= 0)
+        || !(transferSeconds >= 0)
         || !(taperFrom > 0 && taperFrom <= 1)) {
       throw new IllegalArgumentException("a simulated charger needs sensible figures");
     }

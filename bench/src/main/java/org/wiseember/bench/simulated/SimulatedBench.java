@@ -1,19 +1,19 @@
 package org.wiseember.bench.simulated;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
-import java.util.stream.DoubleStream;
-import java.util.stream.Stream;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.core.waveform.Capture;
 
 /**
  * A simulated unit with two AC meters in line on its outlet, a probe on the case and one in the
@@ -42,6 +42,12 @@ public final class SimulatedBench implements Bench {
           Channel.DISPLAY_CHARGE,
           Channel.DISPLAY_POWER);
 
+  /** ± 1.5 dB, as a class 2 meter. */
+  private static final MeterClass SOUND_CLASS = MeterClass.ofReading(0, 15, 0.1);
+
+  private static final double ROOM_DECIBELS = 31;
+  private static final double[] FAN_DECIBELS = {15, 38, 46};
+  private static final double CAPTURED_BEFORE = 0.1;
   private static final double ROOM_CELSIUS = 21.8;
   private static final double FREEZE_FROM = 0.25;
   private static final double FREEZE_SPAN = 0.3;
@@ -58,9 +64,17 @@ public final class SimulatedBench implements Bench {
   private final SimulatedMeter caseProbe;
   private final SimulatedMeter roomProbe;
   private final double freezesAt;
+  private final Set<Beside> beside;
+  private final ScopeOnOutlet scope;
+  private final SimulatedMeter wallMeter;
+  private final SimulatedMeter soundMeter;
+  private Wanted wanted = Wanted.NO_LOAD;
+  private boolean armed;
+  private Optional<Capture> captured = Optional.empty();
   private boolean acWanted = true;
   private boolean portWanted;
   private double dcWanted;
+  private double ampsWanted;
   private boolean frozen;
   private double shownCharge;
   private double shownWatts;
@@ -84,14 +98,10 @@ public final class SimulatedBench implements Bench {
    */
   public SimulatedBench(
       UnitDesign design, Load load, double stateOfCharge, long seed, Set<Fault> faults) {
-    this(design, LoadBank.of(load), stateOfCharge, seed, faults, Clamped.NOWHERE);
+    this(design, LoadBank.of(load), stateOfCharge, seed, faults, Clamped.NOWHERE, Set.of());
   }
 
-  /**
-   * Sets up a bench with several loads on hand, and meters on the DC side.
-   *
-   * @param clamped where DC volts and amps are measured
-   */
+  /** A bench with several loads on hand, and meters on the DC side. */
   public SimulatedBench(
       UnitDesign design,
       LoadBank loads,
@@ -99,6 +109,23 @@ public final class SimulatedBench implements Bench {
       long seed,
       Set<Fault> faults,
       Clamped clamped) {
+    this(design, loads, stateOfCharge, seed, faults, clamped, Set.of());
+  }
+
+  /**
+   * Sets up a bench with all there is.
+   *
+   * @param clamped where DC volts and amps are measured
+   * @param beside what else stands there
+   */
+  public SimulatedBench(
+      UnitDesign design,
+      LoadBank loads,
+      double stateOfCharge,
+      long seed,
+      Set<Fault> faults,
+      Clamped clamped,
+      Set<Beside> beside) {
     this.unit = new SimulatedUnit(design, loads, stateOfCharge, ROOM_CELSIUS);
     this.loads = loads;
     this.faults = Set.copyOf(faults);
@@ -115,11 +142,22 @@ public final class SimulatedBench implements Bench {
         clamped == Clamped.NOWHERE
             ? Optional.empty()
             : Optional.of(new DcMeters(clamped == Clamped.PORT, random.split()));
-    this.channels =
-        dcMeters.isEmpty()
-            ? CHANNELS
-            : Stream.concat(CHANNELS.stream(), Stream.of(Channel.DC_VOLTAGE, Channel.DC_CURRENT))
-                .toList();
+    this.beside = Set.copyOf(beside);
+    SplittableRandom more = new SplittableRandom(seed * 31 + 7);
+    this.scope = new ScopeOnOutlet(more.split());
+    this.wallMeter = new SimulatedMeter(AC_POWER_CLASS, more);
+    this.soundMeter = new SimulatedMeter(SOUND_CLASS, more);
+    List<Channel> all = new ArrayList<>(CHANNELS);
+    if (dcMeters.isPresent()) {
+      all.addAll(List.of(Channel.DC_VOLTAGE, Channel.DC_CURRENT));
+    }
+    if (beside.contains(Beside.WALL_METER)) {
+      all.add(Channel.IN_POWER);
+    }
+    if (beside.contains(Beside.SOUND_METER)) {
+      all.add(Channel.SOUND_LEVEL);
+    }
+    this.channels = List.copyOf(all);
     this.freezesAt = stateOfCharge - FREEZE_FROM - FREEZE_SPAN * mischief.nextDouble();
   }
 
@@ -132,7 +170,21 @@ public final class SimulatedBench implements Bench {
 
   @Override
   public List<Instrument> instruments() {
-    return Stream.concat(onOutlet().stream(), dcMeters.stream().map(DcMeters::instrument)).toList();
+    List<Instrument> all = new ArrayList<>(onOutlet());
+    dcMeters.map(DcMeters::instrument).ifPresent(all::add);
+    if (beside.contains(Beside.WALL_METER)) {
+      all.add(
+          new Instrument(
+              "Mains meter", List.of(Channel.IN_POWER), Map.of(Channel.IN_POWER, AC_POWER_CLASS)));
+    }
+    if (beside.contains(Beside.SOUND_METER)) {
+      all.add(
+          new Instrument(
+              "Sound meter, 1 m",
+              List.of(Channel.SOUND_LEVEL),
+              Map.of(Channel.SOUND_LEVEL, SOUND_CLASS)));
+    }
+    return all;
   }
 
   private static List<Instrument> onOutlet() {
@@ -181,7 +233,15 @@ public final class SimulatedBench implements Bench {
   }
 
   @Override
-  public void arrange(Wanted wanted) {
+  public void arrange(Wanted next) {
+    armed = next.captured() && !wanted.captured();
+    wanted = next;
+    if (!armed) {
+      apply();
+    }
+  }
+
+  private void apply() {
     loads.plug(wanted.acWatts());
     unit.load(wanted.loaded());
     unit.eco(wanted.eco());
@@ -193,12 +253,30 @@ public final class SimulatedBench implements Bench {
       portWanted = wanted.dcPort();
       unit.port(portWanted);
     }
-    if (wanted.dcWatts() != dcWanted) {
+    unit.wall(wanted.wall());
+    unit.passThrough(wanted.wall());
+    if (wanted.dcAmps() != ampsWanted) {
+      ampsWanted = wanted.dcAmps();
+      unit.dcLoad().mode(ElectronicLoad.Mode.CURRENT);
+      unit.dcLoad().setting(ampsWanted);
+      unit.dcLoad().on(ampsWanted > 0);
+    } else if (wanted.dcWatts() != dcWanted) {
       dcWanted = wanted.dcWatts();
       unit.dcLoad().mode(ElectronicLoad.Mode.POWER);
       unit.dcLoad().setting(atLoad(dcWanted));
       unit.dcLoad().on(dcWanted > 0);
     }
+  }
+
+  @Override
+  public Optional<Capture> captured() {
+    return captured;
+  }
+
+  /** What the sound meter hears at one metre: the room and the fan steps, as energies. */
+  private double sound() {
+    double fan = FAN_DECIBELS[Math.min(unit.fans(), FAN_DECIBELS.length - 1)];
+    return 10 * Math.log10(Math.pow(10, ROOM_DECIBELS / 10) + Math.pow(10, fan / 10));
   }
 
   /** Sensed at the port, so that the leads' share is on top: what is left at the load itself. */
@@ -217,7 +295,15 @@ public final class SimulatedBench implements Bench {
   @Override
   public Frame advance(double span) {
     double before = unit.seconds();
-    unit.advance(span);
+    captured = Optional.empty();
+    if (armed) {
+      armed = false;
+      captured = Optional.of(scope.catches(unit, Math.min(span, 1), CAPTURED_BEFORE, this::apply));
+    }
+    double left = before + span - unit.seconds();
+    if (left > 1e-9) {
+      unit.advance(left);
+    }
     double passed = unit.seconds() - before;
     looseLead(passed);
     double volts = unit.acVolts() * looseShare;
@@ -252,19 +338,20 @@ public final class SimulatedBench implements Bench {
       shownCharge,
       shownWatts
     };
+    List<Double> all = new ArrayList<>(Arrays.stream(values).boxed().toList());
+    dcMeters.ifPresent(
+        dc -> {
+          all.add(dc.volts(unit, voltJitter));
+          all.add(dc.amps(unit, 1 + 0.0008 * (noise.nextDouble() - 0.5)));
+        });
+    if (beside.contains(Beside.WALL_METER)) {
+      all.add(Math.max(0, wallMeter.read(unit.wallWatts() * jitter)));
+    }
+    if (beside.contains(Beside.SOUND_METER)) {
+      all.add(soundMeter.read(sound() + 0.4 * (noise.nextDouble() - 0.5)));
+    }
     return new Frame(
-        unit.seconds(),
-        channels,
-        dcMeters
-            .map(
-                dc ->
-                    DoubleStream.concat(
-                            Arrays.stream(values),
-                            DoubleStream.of(
-                                dc.volts(unit, voltJitter),
-                                dc.amps(unit, 1 + 0.0008 * (noise.nextDouble() - 0.5))))
-                        .toArray())
-            .orElse(values));
+        unit.seconds(), channels, all.stream().mapToDouble(Double::doubleValue).toArray());
   }
 
   /** A poor contact: now and then a few percent of the volts are lost for a moment. */

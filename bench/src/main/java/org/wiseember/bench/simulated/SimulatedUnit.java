@@ -24,6 +24,7 @@ public final class SimulatedUnit {
   private boolean loadOn;
   private boolean wall;
   private boolean passThrough;
+  private double transferLeft;
   private boolean portOn;
   private boolean full;
   private Management management = Management.FINE;
@@ -87,7 +88,15 @@ public final class SimulatedUnit {
 
   /** Plugs the wall charger in or out. */
   public void wall(boolean pluggedIn) {
+    if (wall && passThrough && !pluggedIn) {
+      transferLeft = design.charger().transferSeconds();
+    }
     wall = pluggedIn;
+  }
+
+  /** Whether the mains are handed through to the outlet now. */
+  public boolean handingThrough() {
+    return wall && passThrough && management != Management.TOO_HOT;
   }
 
   /** Whether the load is fed from the wall while that is plugged in. */
@@ -118,6 +127,7 @@ public final class SimulatedUnit {
     double left = span;
     while (left > 1e-9) {
       double step = Math.min(left, loadOn ? load.longestStep() : 0.25);
+      step = transferLeft > 0 ? Math.min(step, transferLeft) : step;
       step(step);
       left -= step;
     }
@@ -126,12 +136,15 @@ public final class SimulatedUnit {
   private void step(double dt) {
     seconds += dt;
     double hours = dt / 3600;
-    boolean through = wall && passThrough && management != Management.TOO_HOT;
+    boolean through = handingThrough();
+    boolean changing = transferLeft > 1e-9;
+    transferLeft -= changing ? dt : transferLeft;
     Load plugged = loadOn ? load : PowerStrip.of();
-    acVolts = through ? design.acVolts() : inverter.volts(plugged);
+    acVolts = through ? design.acVolts() : changing ? 0 : inverter.volts(plugged);
     draw = plugged.at(acVolts, design.inverter().shape());
     boolean limited =
         !through
+            && !changing
             && inverter.on()
             && acVolts < design.acVolts() * (1 - 2.01 * design.inverter().droop());
     load.pass(loadOn ? acVolts : 0, dt);
@@ -375,6 +388,14 @@ public final class SimulatedUnit {
     DisplayDesign display = design.display();
     double shown = draw.watts() * display.powerScale() + display.powerOffset();
     return draw.watts() < display.floorWatts() ? 0 : shown;
+  }
+
+  /** The current of the load at one point of the period of its volts, A. */
+  public double currentAt(double turn) {
+    double apparent = acVolts * draw.amps();
+    double factor = apparent > 0 ? Math.min(1, draw.watts() / apparent) : 1;
+    double lag = Math.acos(factor) / (2 * Math.PI);
+    return draw.amps() * design.inverter().shape().at(turn - lag, inverter.share());
   }
 
   /** The output wave now at one point of its period, V. */

@@ -57,7 +57,7 @@ public record UnitDesign(
             0,
             0.8),
         new ChargerDesign(
-            wallWatts, 0.93, 11, 60, 12, Math.min(400, wallWatts), wallWatts, 0.88, 40, 0),
+            wallWatts, 0.93, 11, 60, 12, Math.min(400, wallWatts), wallWatts, 0.88, 40, 0, 0.014),
         PortDesign.usual(),
         DisplayDesign.usual());
   }
@@ -76,6 +76,30 @@ public record UnitDesign(
 
   public UnitDesign with(DisplayDesign other) {
     return new UnitDesign(pack, inverter, charger, port, other);
+  }
+
+  public UnitDesign with(PortDesign other) {
+    return new UnitDesign(pack, inverter, charger, other, display);
+  }
+
+  /** The same unit with another overload protection. */
+  public UnitDesign with(OverloadDesign overload) {
+    InverterDesign i = inverter;
+    return with(
+        new InverterDesign(
+            i.ratedWatts(),
+            i.acVolts(),
+            i.hertz(),
+            i.droop(),
+            i.idleWatts(),
+            i.linearLoss(),
+            i.squareLoss(),
+            i.shape(),
+            overload,
+            i.fanWatts(),
+            i.ecoWatts(),
+            i.ecoSeconds(),
+            i.standbyWatts()));
   }
 
   /** The same unit with another output wave. */

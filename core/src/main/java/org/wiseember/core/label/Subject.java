@@ -24,6 +24,8 @@ public enum Subject {
   CONTINUOUS_POWER("Continuous power", Group.POWER, Unit.WATT, AT_LEAST, 1, 100_000),
   APPARENT_POWER("Continuous VA", Group.POWER, Unit.VOLT_AMPERE, AT_LEAST, 1, 100_000),
   OVERLOAD("Overload", Group.POWER, Unit.WATT, AT_LEAST, 1, 200_000),
+  /** Never printed by itself: what a promised overload is judged by, the time it is borne. */
+  OVERLOAD_TIME("Overload time", Group.POWER, Unit.SECOND, AT_LEAST, 0.001, 1_000_000),
   SURGE("Surge", Group.POWER, Unit.WATT, AT_LEAST, 1, 400_000),
   OUTPUT_CURRENT("AC amps", Group.POWER, Unit.AMPERE, AT_LEAST, 0.1, 500),
   SWITCH_OVER("Switch-over", Group.POWER, Unit.MILLISECOND, AT_MOST, 0, 60_000),

@@ -13,6 +13,8 @@ public enum Unit {
   HOUR("h"),
   HERTZ("Hz"),
   CELSIUS("°C"),
+  /** A difference of temperatures. */
+  KELVIN("K"),
   PERCENT("%"),
   KILOGRAM("kg"),
   DECIBEL("dB"),

@@ -28,7 +28,10 @@ public enum Channel {
   ROOM_TEMPERATURE("room_temperature", Unit.CELSIUS, "room"),
   DISPLAY_CHARGE("display_charge", Unit.PERCENT, "display charge"),
   DISPLAY_POWER("display_power", Unit.WATT, "display power"),
-  ILLUMINANCE("illuminance", Unit.LUX, "light");
+  ILLUMINANCE("illuminance", Unit.LUX, "light"),
+  /** Highest reading of a clamp's inrush mode. */
+  PEAK_CURRENT("peak_current", Unit.AMPERE, "inrush peak"),
+  SOUND_LEVEL("sound_level", Unit.DECIBEL, "sound");
 
   private final String key;
   private final Unit unit;

@@ -13,7 +13,11 @@ public enum TypedKind {
   VOLTS("Volts", Unit.VOLT, Channel.AC_VOLTAGE),
   DC_VOLTS("DC volts", Unit.VOLT, Channel.DC_VOLTAGE),
   DC_AMPS("DC amps", Unit.AMPERE, Channel.DC_CURRENT),
-  CASE("Case", Unit.CELSIUS, Channel.CASE_TEMPERATURE);
+  CASE("Case", Unit.CELSIUS, Channel.CASE_TEMPERATURE),
+  ROOM("Room", Unit.CELSIUS, Channel.ROOM_TEMPERATURE),
+  PEAK("Inrush peak", Unit.AMPERE, Channel.PEAK_CURRENT),
+  SOUND("Sound", Unit.DECIBEL, Channel.SOUND_LEVEL),
+  OTHER_POWER("Watts, other leg", Unit.WATT, Channel.SECOND_AC_POWER);
 
   private final String words;
   private final Unit unit;

@@ -45,7 +45,10 @@ public final class TypedReader {
       case VOLTS -> plain(TypedKind.VOLTS, stripped, "v", "230.4 V", 1);
       case DC_VOLTS -> roundedVolts(plain(TypedKind.DC_VOLTS, stripped, "v", "12.34 V", 1));
       case DC_AMPS -> plain(TypedKind.DC_AMPS, stripped, "a", "18.44 A", 1);
-      case CASE -> celsius(stripped);
+      case CASE, ROOM -> celsius(kind, stripped);
+      case PEAK -> plain(TypedKind.PEAK, stripped, "a", "29 A", 1);
+      case SOUND -> plain(TypedKind.SOUND, withoutWeighting(stripped), "db", "42.5 dB", 1);
+      case OTHER_POWER -> plain(TypedKind.OTHER_POWER, stripped, "w", "1 480 W", 1);
     };
   }
 
@@ -173,19 +176,23 @@ public final class TypedReader {
         slips);
   }
 
-  private static TypedAnswer celsius(String text) {
+  /** {@code dB(A)} and {@code dBA} are how most write it. */
+  private static String withoutWeighting(String text) {
+    return text.replaceFirst("(?i)db\\s*\\(?a\\)?$", "dB");
+  }
+
+  private static TypedAnswer celsius(TypedKind kind, String text) {
     Optional<TypedNumber> number = TypedNumber.of(text);
     if (number.isPresent() && List.of("°f", "f").contains(number.get().unitLowerCase())) {
       double value = (number.get().value() - 32) * 5 / 9;
       String words = Figures.fixed(value, 1) + " °C";
       return new TypedAnswer(
           Optional.of(
-              new TypedReading(
-                  TypedKind.CASE, value, number.get().resolution() * 5 / 9, text, words)),
+              new TypedReading(kind, value, number.get().resolution() * 5 / 9, text, words)),
           "Read as " + words + ".",
           List.of());
     }
-    return plain(TypedKind.CASE, text.replace("°", ""), "c", "44.6 °C", 1);
+    return plain(kind, text.replace("°", ""), "c", "44.6 °C", 1);
   }
 
   private static TypedAnswer plain(

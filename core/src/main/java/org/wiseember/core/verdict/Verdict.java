@@ -74,6 +74,24 @@ public record Verdict(
         guardBand);
   }
 
+  /**
+   * A claim whose standing several tries have decided, where one figure against the limit would say
+   * too little: held longer than promised, or tripped under less than promised.
+   *
+   * @param measured the figure to show, in the unit of the claim
+   * @param reason one sentence
+   */
+  public static Verdict decided(
+      Claim claim, Estimate measured, Standing standing, String reason, boolean guardBand) {
+    return new Verdict(
+        claim,
+        Optional.of(measured),
+        standing,
+        Optional.of(SeamPosition.of(claim, measured)),
+        reason,
+        guardBand);
+  }
+
   /** How far on the good side of the nearer limit a value is; negative on the bad side. */
   static double margin(Claim claim, double value) {
     return switch (claim.direction()) {

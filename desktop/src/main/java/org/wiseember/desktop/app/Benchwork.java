@@ -10,7 +10,9 @@ import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
+import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
@@ -23,16 +25,21 @@ import org.wiseember.bench.instrument.DescriptionUnreadable;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.Way;
 import org.wiseember.bench.procedure.DoNow;
+import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.start.MotorStart;
+import org.wiseember.core.start.Nameplate;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReading;
 import org.wiseember.trial.BenchSetup;
 import org.wiseember.trial.Judgement;
+import org.wiseember.trial.OnHand;
 import org.wiseember.trial.RecordedRun;
 import org.wiseember.trial.TestKind;
 import org.wiseember.trial.TestPlan;
@@ -60,6 +67,11 @@ public final class Benchwork {
   private final ObservableSet<Fault> faults =
       FXCollections.observableSet(EnumSet.noneOf(Fault.class));
   private final ObservableSet<String> ticked = FXCollections.observableSet();
+  private final ObjectProperty<Nameplate> motor = new SimpleObjectProperty<>(OnHand.usualMotor());
+  private final ObjectProperty<UsbTester> usb = new SimpleObjectProperty<>(UsbTester.FIVE_VOLT);
+  private final DoubleProperty soundMetres = new SimpleDoubleProperty(1);
+  private final ObservableSet<TestKind> cautionsSeen =
+      FXCollections.observableSet(EnumSet.noneOf(TestKind.class));
   private final ObservableList<OnBench> instruments = FXCollections.observableArrayList();
 
   Benchwork(Desk desk, Clock clock, Edits edits) {
@@ -79,6 +91,36 @@ public final class Benchwork {
 
   public ObjectProperty<Pace> pace() {
     return pace;
+  }
+
+  /** The motor that is started next. */
+  public ObjectProperty<Nameplate> motor() {
+    return motor;
+  }
+
+  /** What a USB port is asked with next. */
+  public ObjectProperty<UsbTester> usb() {
+    return usb;
+  }
+
+  /** How far from the unit the sound meter stands, m. */
+  public DoubleProperty soundMetres() {
+    return soundMetres;
+  }
+
+  /** The cautions of a test have all been in sight. */
+  public void cautionsSeen(TestKind kind) {
+    cautionsSeen.add(kind);
+  }
+
+  /** Whether a test may start: one that can hurt does so only once its cautions were in sight. */
+  public boolean mayStart(TestKind kind) {
+    return !kind.hazardous() || cautionsSeen.contains(kind);
+  }
+
+  /** Says how the try that is on went, where only a person sees it. */
+  public void sawStart(MotorStart.Outcome outcome) {
+    remark(MotorStarts.TRY + outcome.name(), "Seen: " + outcome.words() + ".");
   }
 
   /** Which test comes next. */
@@ -158,8 +200,14 @@ public final class Benchwork {
   /** The test the chosen unit would get; empty when its label does not say enough for it. */
   public Optional<TestPlan> plan() {
     return Optional.ofNullable(desk.chosen().get())
-        .flatMap(
-            j -> TestPlan.of(test.get(), j.unit().label(), LoadsOnHand.watts(loadsOnHand.get())));
+        .flatMap(j -> TestPlan.of(test.get(), j.unit().label(), onHand()));
+  }
+
+  private OnHand onHand() {
+    return OnHand.of(LoadsOnHand.watts(loadsOnHand.get()))
+        .with(motor.get())
+        .with(usb.get())
+        .at(soundMetres.get());
   }
 
   private List<InstrumentDescription> descriptions() {
@@ -173,7 +221,12 @@ public final class Benchwork {
     if (judgement == null || plan.isEmpty() || desk.refuseWhenReadOnly() || busy()) {
       return;
     }
-    RunSettings.Source wanted = source.get();
+    if (!mayStart(plan.get().kind())) {
+      desk.say("Read the cautions above the test first; it starts once all of them were in sight.");
+      return;
+    }
+    RunSettings.Source wanted =
+        plan.get().kind().byHandOnly() ? RunSettings.Source.BY_HAND : source.get();
     boolean asked = descriptions().stream().anyMatch(d -> d.way().asked());
     if (wanted == RunSettings.Source.INSTRUMENTS && !asked) {
       desk.say(

@@ -283,6 +283,7 @@ public final class ReadingIn {
           if (!in.treatment().equals(Treatment.NONE)) {
             workbook.treatments().decide(run, in.treatment());
           }
+          workbook.captures().add(run, in.captures());
           for (KeptReading r : in.typed()) {
             workbook
                 .typedReadings()

@@ -63,6 +63,11 @@ final class Screenshots {
         () -> true);
     add("efficiency", () -> desk.shownRun().set(run("Efficiency")), () -> true);
     add("idle", () -> desk.shownRun().set(run("Idle")), () -> true);
+    add("overload", () -> desk.shownRun().set(run("Overload")), () -> true);
+    add("motor-starts", () -> desk.shownRun().set(run("Motor")), () -> true);
+    add("switch-over", () -> desk.shownRun().set(run("Switch-over")), () -> true);
+    add("port", () -> desk.shownRun().set(run("12 V")), () -> true);
+    add("heat", () -> desk.shownRun().set(run("Heat")), () -> true);
     add("energy-by-load", () -> Row.choose(scene.lookup("#together")), () -> true);
     add("report", () -> desk.stage().set(StageName.REPORT), this::pageShown);
     add(

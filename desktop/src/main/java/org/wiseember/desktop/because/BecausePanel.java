@@ -132,6 +132,20 @@ public final class BecausePanel extends VBox {
     for (String step : because.workedOut()) {
       line(Words.of("figure", step));
     }
+    if (!because.budget().contributions().isEmpty()) {
+      howSure(because);
+    }
+    if (!because.watchOut().isEmpty()) {
+      section("Watch out");
+      because.watchOut().forEach(watch -> line(Words.of("because-text", watch)));
+    }
+    if (!because.otherReading().isEmpty()) {
+      section("Another reading");
+      line(Words.of("because-text", because.otherReading()));
+    }
+  }
+
+  private void howSure(Because because) {
     section("How sure");
     double u95 = because.budget().u95();
     int decimals = Figures.decimalsFor(u95) + 1;
@@ -142,14 +156,6 @@ public final class BecausePanel extends VBox {
         budgetRow(
             "Together, 95 %",
             "± " + Figures.fixed(u95, decimals) + " " + because.unit().symbol(), "strong"));
-    section("Watch out");
-    for (String watch : because.watchOut()) {
-      line(Words.of("because-text", watch));
-    }
-    if (!because.otherReading().isEmpty()) {
-      section("Another reading");
-      line(Words.of("because-text", because.otherReading()));
-    }
   }
 
   private void section(String words) {

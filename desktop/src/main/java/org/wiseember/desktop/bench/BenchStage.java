@@ -21,6 +21,7 @@ import org.wiseember.bench.procedure.Phase;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.start.MotorStart;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.desktop.app.StageName;
@@ -58,6 +59,8 @@ public final class BenchStage extends StackPane {
   private final ChartPane chart = new ChartPane("Power, temperature and display so far");
   private final HBox said = new HBox();
   private final NoticedList noticed = new NoticedList();
+  private final CautionStrip cautions;
+  private final HBox seen = new HBox();
   private final DoNowList doNow;
   private final TypedPanel typed;
   private final ClockPanel clock;
@@ -87,12 +90,14 @@ public final class BenchStage extends StackPane {
     typed = new TypedPanel(desk);
     clock = new ClockPanel(desk);
     cutShort.setSpacing(6);
+    cautions = new CautionStrip(desk);
     buildSaid();
+    buildSeen();
     chart.setMinHeight(260);
     chart.setPrefHeight(300);
     VBox.setVgrow(chart, Priority.ALWAYS);
     tiles = new LiveTiles(desk, widthProperty());
-    main.getChildren().addAll(head(), cutShort, tiles, setUp, chart, said, noticed);
+    main.getChildren().addAll(head(), cautions, cutShort, setUp, tiles, chart, seen, said, noticed);
     side.getChildren().addAll(doNow, typed, clock);
     adaptive = new Adaptive(main, side, desk.textScale());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -101,6 +106,9 @@ public final class BenchStage extends StackPane {
     desk.bench().source().addListener((o, was, is) -> rebuild());
     desk.bench().test().addListener((o, was, is) -> rebuild());
     desk.bench().loadsOnHand().addListener((o, was, is) -> rebuild());
+    desk.bench().motor().addListener((o, was, is) -> rebuild());
+    desk.bench().usb().addListener((o, was, is) -> rebuild());
+    desk.bench().soundMetres().addListener((o, was, is) -> rebuild());
     desk.palette().addListener((o, was, is) -> redraw());
     desk.textScale().addListener((o, was, is) -> redraw());
     sceneProperty().addListener((o, was, is) -> focusStart());
@@ -156,6 +164,18 @@ public final class BenchStage extends StackPane {
     photo.setId("photo");
     said.setSpacing(8);
     said.getChildren().addAll(note, photo);
+  }
+
+  /** How a start went, where only a person sees it. */
+  private void buildSeen() {
+    seen.setSpacing(8);
+    seen.setStyle("-fx-alignment: center-left;");
+    seen.getChildren().add(Words.line("strong", "It"));
+    for (MotorStart.Outcome outcome : MotorStart.Outcome.values()) {
+      Button button = Words.button("action", outcome.words(), () -> desk.bench().sawStart(outcome));
+      button.setId("saw-" + outcome);
+      seen.getChildren().add(button);
+    }
   }
 
   private void choosePhoto() {
@@ -218,10 +238,12 @@ public final class BenchStage extends StackPane {
   }
 
   private String missing() {
-    return desk.bench().test().get() == TestKind.LADDER
-        ? "A ladder of loads needs the watts the label rates the unit at, and loads on hand below"
-            + " that."
-        : "A drain needs to know how much the unit claims to hold; its label prints no capacity.";
+    return switch (desk.bench().test().get()) {
+      case LADDER, OVERLOAD, HEAT ->
+          "This test needs the watts the label rates the unit at, and loads on hand to go with it.";
+      default ->
+          "A drain needs to know how much the unit claims to hold; its label prints no capacity.";
+    };
   }
 
   private void showReady(Judgement judgement, TestPlan plan) {
@@ -232,6 +254,7 @@ public final class BenchStage extends StackPane {
         plan.procedure().steps().stream().filter(s -> s.when() == DoNow.When.BEFORE).toList(),
         "",
         false);
+    cautions.show(plan.kind(), plan.procedure().steps());
     if (plan.kind().drains()) {
       List<Double> earlier =
           judgement.drains().stream()
@@ -289,6 +312,11 @@ public final class BenchStage extends StackPane {
     Words.shown(start, ready);
     Words.shown(toLabel, false);
     Words.shown(setUp, ready);
+    Words.shown(tiles, !ready || desk.bench().test().get().drains());
+    if (!ready) {
+      Words.shown(cautions, false);
+    }
+    Words.shown(this.seen, running && seen && shown.plan().kind() == TestKind.STARTS);
     Words.shown(markButton, running);
     Words.shown(stop, running);
     Words.shown(dropped, running && seen && shown.plan().kind().drains());
@@ -372,6 +400,16 @@ public final class BenchStage extends StackPane {
               ? "At every load wait half a minute, type watts, DC volts and amps together, then go on."
               : "Goes through the loads by itself as far as they obey.";
       case IDLE -> "Nothing may be plugged in while it reads.";
+      case OVERLOAD -> "Each load until it trips or its time is over, then a rest. Stay with it.";
+      case STARTS ->
+          byHand
+              ? "Switch it on, and say how it went."
+              : "One start after the other, a minute between.";
+      case SWITCH_OVER -> "The mains plug is pulled five times with a scope on the outlet.";
+      case PORT -> "Steps the current up until the port switches off.";
+      case USB, TWO_LEGS -> "Do what is asked, type what you read, then go on.";
+      case HEAT -> "The room first, then from light to heavy; 50 min at the last load.";
+      case SOAK -> "Ends after 24 h, or when the output has gone off.";
     };
   }
 }

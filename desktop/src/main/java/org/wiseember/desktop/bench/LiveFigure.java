@@ -9,6 +9,7 @@ import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.report.chart.TraceFigure;
+import org.wiseember.trial.TestKind;
 import org.wiseember.trial.TestPlan;
 import org.wiseember.workbook.KeptReading;
 
@@ -40,7 +41,7 @@ final class LiveFigure {
         Double.NaN,
         TraceFigure.Line.NONE,
         TraceFigure.Forecast.NONE,
-        Math.max(10, plan.watts()),
+        most(plan),
         powerName(plan));
   }
 
@@ -62,14 +63,19 @@ final class LiveFigure {
         Double.NaN,
         display(run, view),
         forecast(run, view),
-        Math.max(10, run.plan().watts()),
+        most(run.plan()),
         powerName(run.plan()));
+  }
+
+  /** A port's loads are amps; its watts follow from its volts. */
+  private static double most(TestPlan plan) {
+    return Math.max(10, plan.kind() == TestKind.PORT ? plan.watts() * plan.volts() : plan.watts());
   }
 
   private static String powerName(TestPlan plan) {
     return switch (plan.kind()) {
-      case AC_DRAIN, LADDER -> "AC power";
-      case DC_DRAIN, IDLE -> "DC power";
+      case DC_DRAIN, IDLE, PORT, USB -> "DC power";
+      default -> "AC power";
     };
   }
 

@@ -8,6 +8,8 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import org.wiseember.bench.procedure.IdleWatch;
 import org.wiseember.bench.procedure.LoadLadder;
+import org.wiseember.bench.procedure.MotorStarts;
+import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.core.capacity.ExpectedEnd;
@@ -79,6 +81,26 @@ final class LiveTiles extends GridPane {
         third.of("Volts", "V");
         fourth.of("Display says", "%");
       }
+      case OVERLOAD, STARTS, SWITCH_OVER, SOAK, TWO_LEGS -> {
+        first.of("Out of the socket", "W");
+        second.of("Volts", "V");
+        third.of(
+            kind == TestKind.SWITCH_OVER ? "From the mains" : "Case",
+            kind == TestKind.SWITCH_OVER ? "W" : "°C");
+        fourth.of(kind == TestKind.SOAK ? "On for" : "At", "");
+      }
+      case PORT, USB -> {
+        first.of("Out of the port", "W");
+        second.of("Amps", "A");
+        third.of("Volts", "V");
+        fourth.of("At", "");
+      }
+      case HEAT -> {
+        first.of("Out of the socket", "W");
+        second.of("Case above room", "K");
+        third.of("Sound", "dB");
+        fourth.of("At", "");
+      }
     }
   }
 
@@ -107,6 +129,7 @@ final class LiveTiles extends GridPane {
       case AC_DRAIN, DC_DRAIN -> drain(run, view);
       case LADDER -> ladder(run, view);
       case IDLE -> idle(run, view);
+      default -> power(run, view);
     }
   }
 
@@ -187,6 +210,51 @@ final class LiveTiles extends GridPane {
     fourth.set(
         Figures.fixed(run.displayCharge(), 0),
         Figures.plain(view.deliveredWattHours()) + " Wh drawn so far");
+  }
+
+  /** Tests of power, ports and heat: what is read now, and where the test is. */
+  private void power(LiveRun run, RunView view) {
+    Frame frame = view.latest();
+    double ac = frame.value(Channel.AC_POWER);
+    double volts = frame.value(Channel.AC_VOLTAGE);
+    double celsius = frame.value(Channel.CASE_TEMPERATURE);
+    String phase = view.phase().words().toLowerCase(Locale.ROOT);
+    switch (run.plan().kind()) {
+      case PORT, USB -> {
+        first.set(Figures.fixed(frame.dcWatts(), 1), port(frame));
+        second.set(Figures.fixed(frame.value(Channel.DC_CURRENT), 2), "drawn by the load");
+        third.set(Figures.fixed(frame.value(Channel.DC_VOLTAGE), 2), "where it is measured");
+      }
+      case HEAT -> {
+        first.set(Figures.fixed(ac, 0), outlet(frame));
+        second.set(
+            Figures.fixed(celsius - frame.value(Channel.ROOM_TEMPERATURE), 1),
+            Figures.fixed(celsius, 1) + " °C");
+        third.set(
+            Figures.fixed(frame.value(Channel.SOUND_LEVEL), 1),
+            "at " + Figures.plain(run.plan().soundMetres()) + " m, room in it");
+      }
+      default -> {
+        first.set(Figures.fixed(ac, 0), outlet(frame));
+        second.set(Figures.fixed(volts, 1), "at the outlet");
+        boolean mains = run.plan().kind() == TestKind.SWITCH_OVER;
+        double third = mains ? frame.value(Channel.IN_POWER) : celsius;
+        this.third.set(
+            Figures.fixed(third, mains ? 0 : 1),
+            mains ? "charging and handed through" : "stops at 60 °C");
+      }
+    }
+    fourth.set(at(run, view), phase);
+  }
+
+  private static String at(LiveRun run, RunView view) {
+    if (run.run().procedure() instanceof OverloadHolds holds) {
+      return holds.begun() + " of " + holds.inAll();
+    }
+    if (run.run().procedure() instanceof MotorStarts starts) {
+      return starts.attempt() + " of " + starts.tries();
+    }
+    return Figures.clock(view.latest().seconds());
   }
 
   private static String minutes(double seconds) {

@@ -1,8 +1,14 @@
 package org.wiseember.desktop.bench;
 
+import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Predicate;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.ListChangeListener;
 import javafx.collections.SetChangeListener;
 import javafx.scene.Node;
@@ -12,6 +18,9 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.port.UsbTester;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.OnBench;
 import org.wiseember.desktop.look.Choices;
@@ -29,6 +38,12 @@ final class SetUpPane extends VBox {
           new Choice(RunSettings.Source.INSTRUMENTS, "My instruments"),
           new Choice(RunSettings.Source.BY_HAND, "By hand"));
 
+  /** Where testers put a sound meter, m. */
+  private static final double[] METRES = {0.3, 0.5, 1, 2};
+
+  private static final Set<TestKind> LOADED =
+      EnumSet.of(TestKind.LADDER, TestKind.OVERLOAD, TestKind.SWITCH_OVER, TestKind.HEAT);
+
   private final Desk desk;
   private final VBox about = new VBox();
   private final Runnable toInstruments;
@@ -43,8 +58,19 @@ final class SetUpPane extends VBox {
     this.toInstruments = toInstruments;
     getStyleClass().add("sheet");
     about.setSpacing(6);
-    getChildren().addAll(tests(), loads(), choices(), about);
+    getChildren()
+        .addAll(
+            tests("Energy", 0, 4),
+            tests("Power", 4, 7),
+            tests("Ports and body", 7, TestKind.values().length),
+            loads(),
+            motor(),
+            usb(),
+            distance(),
+            choices(),
+            about);
     desk.bench().source().addListener((o, was, is) -> show());
+    desk.bench().test().addListener((o, was, is) -> show());
     desk.bench().instruments().addListener((ListChangeListener<OnBench>) c -> show());
     show();
   }
@@ -52,15 +78,50 @@ final class SetUpPane extends VBox {
   private Node choices() {
     Map<RunSettings.Source, String> words = new LinkedHashMap<>();
     CHOICES.forEach(c -> words.put(c.source(), c.words()));
-    return Choices.row("Readings come from", "source-", words, desk.bench().source());
+    Node row = Choices.row("Readings come from", "source-", words, desk.bench().source());
+    shownFor(row, kind -> !kind.byHandOnly());
+    return row;
   }
 
-  private Node tests() {
+  private Node tests(String name, int from, int to) {
     Map<TestKind, String> words = new LinkedHashMap<>();
-    for (TestKind kind : TestKind.values()) {
+    for (TestKind kind : Arrays.asList(TestKind.values()).subList(from, to)) {
       words.put(kind, kind.words());
     }
-    return Choices.row("Test", "test-", words, desk.bench().test());
+    return Choices.row(name, "test-", words, desk.bench().test());
+  }
+
+  /** Shows a part only for some tests. */
+  private void shownFor(Node part, Predicate<TestKind> tests) {
+    Runnable shown = () -> Words.shown(part, tests.test(desk.bench().test().get()));
+    desk.bench().test().addListener((o, was, is) -> shown.run());
+    shown.run();
+  }
+
+  private Node motor() {
+    MotorForm form = new MotorForm(desk.bench().motor(), "motor-");
+    shownFor(form, kind -> kind == TestKind.STARTS);
+    return form;
+  }
+
+  private Node usb() {
+    Map<UsbTester, String> words = new LinkedHashMap<>();
+    Arrays.stream(UsbTester.values()).forEach(t -> words.put(t, t.words()));
+    Node row = Choices.row("Asked with", "usb-", words, desk.bench().usb());
+    shownFor(row, kind -> kind == TestKind.USB);
+    return row;
+  }
+
+  private Node distance() {
+    Map<Double, String> words = new LinkedHashMap<>();
+    for (double metres : METRES) {
+      words.put(metres, Figures.plain(metres, Unit.ONE) + " m");
+    }
+    ObjectProperty<Double> metres = new SimpleObjectProperty<>(desk.bench().soundMetres().get());
+    metres.addListener((o, was, is) -> desk.bench().soundMetres().set(is));
+    Node row = Choices.row("Sound meter at", "metres-", words, metres);
+    shownFor(row, kind -> kind == TestKind.HEAT);
+    return row;
   }
 
   /** What a ladder can be made of. */
@@ -82,14 +143,22 @@ final class SetUpPane extends VBox {
     Label name = Words.line("strong", "Loads on hand, W");
     name.setLabelFor(field);
     FlowPane row = new FlowPane(8, 6, name, field);
-    Runnable shown = () -> Words.shown(row, desk.bench().test().get() == TestKind.LADDER);
-    desk.bench().test().addListener((o, was, is) -> shown.run());
-    shown.run();
+    shownFor(row, LOADED::contains);
     return row;
   }
 
   private void show() {
     about.getChildren().clear();
+    if (desk.bench().test().get().byHandOnly()) {
+      about
+          .getChildren()
+          .add(
+              Words.of(
+                  "quiet",
+                  "This test is made by hand: it asks for one thing after the other, and you type"
+                      + " what you read."));
+      return;
+    }
     switch (desk.bench().source().get()) {
       case INSTRUMENTS -> showInstruments();
       case BY_HAND ->
@@ -98,9 +167,11 @@ final class SetUpPane extends VBox {
               .addAll(
                   Words.of(
                       "quiet",
-                      "Set the meter's total to zero, switch the load on together with the start"
-                          + " here, and type what you read: total, clock, display. The totals alone"
-                          + " make the verdict."),
+                      desk.bench().test().get().drains()
+                          ? "Set the meter's total to zero, switch the load on together with the"
+                              + " start here, and type what you read: total, clock, display. The"
+                              + " totals alone make the verdict."
+                          : "It asks for one thing after the other; type what you read, then go on."),
                   meters());
       default -> showFaults();
     }

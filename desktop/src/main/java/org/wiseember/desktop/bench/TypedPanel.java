@@ -35,8 +35,14 @@ final class TypedPanel extends VBox {
           TypedKind.TOTAL,
           TypedKind.CLOCK,
           TypedKind.POWER,
+          TypedKind.OTHER_POWER,
+          TypedKind.VOLTS,
+          TypedKind.PEAK,
           TypedKind.DC_VOLTS,
-          TypedKind.DC_AMPS);
+          TypedKind.DC_AMPS,
+          TypedKind.CASE,
+          TypedKind.ROOM,
+          TypedKind.SOUND);
 
   private final Desk desk;
   private final Map<TypedKind, TextField> fields = new EnumMap<>(TypedKind.class);
@@ -102,6 +108,11 @@ final class TypedPanel extends VBox {
       case CLOCK -> "as 1:01";
       case DC_VOLTS -> "as 12.34 V";
       case DC_AMPS -> "as 18.44 A";
+      case VOLTS -> "as 198 V";
+      case PEAK -> "as 29 A";
+      case CASE -> "as 44.6 °C";
+      case ROOM -> "as 21.8 °C";
+      case SOUND -> "as 42 dB";
       default -> "as 598 W";
     };
   }
@@ -113,6 +124,13 @@ final class TypedPanel extends VBox {
       case DC_DRAIN -> List.of(TypedKind.DISPLAY, TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
       case LADDER -> List.of(TypedKind.POWER, TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
       case IDLE -> List.of(TypedKind.DC_VOLTS, TypedKind.DC_AMPS, TypedKind.DISPLAY);
+      case OVERLOAD -> List.of(TypedKind.POWER, TypedKind.VOLTS, TypedKind.CASE);
+      case STARTS -> List.of(TypedKind.PEAK, TypedKind.VOLTS);
+      case SWITCH_OVER -> List.of(TypedKind.POWER, TypedKind.VOLTS);
+      case PORT, USB -> List.of(TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
+      case HEAT -> List.of(TypedKind.CASE, TypedKind.ROOM, TypedKind.SOUND, TypedKind.POWER);
+      case SOAK -> List.of(TypedKind.DISPLAY, TypedKind.TOTAL, TypedKind.POWER);
+      case TWO_LEGS -> List.of(TypedKind.POWER, TypedKind.OTHER_POWER);
     };
   }
 

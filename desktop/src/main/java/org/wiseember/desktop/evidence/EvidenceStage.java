@@ -22,8 +22,10 @@ import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.display.ChargeDisplay;
 import org.wiseember.core.efficiency.EfficiencyFinding;
 import org.wiseember.core.efficiency.Weighting;
+import org.wiseember.core.heat.HeatRise;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.start.StartSeries;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
@@ -34,11 +36,17 @@ import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.trial.DrainRun;
+import org.wiseember.trial.HeatRun;
 import org.wiseember.trial.IdleRun;
 import org.wiseember.trial.Judgement;
 import org.wiseember.trial.LadderRun;
+import org.wiseember.trial.OverloadRun;
+import org.wiseember.trial.PortRun;
+import org.wiseember.trial.StartsRun;
 import org.wiseember.trial.TestRun;
+import org.wiseember.trial.TransferRun;
 import org.wiseember.trial.TrialPage;
+import org.wiseember.trial.UsbRun;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Run;
 
@@ -61,6 +69,7 @@ public final class EvidenceStage extends StackPane {
   private final TraceView trace;
   private final EfficiencyView efficiency;
   private final IdleView idle = new IdleView();
+  private final PowerView power;
   private final TogetherView together;
   private final VBox noticed = new VBox();
   private final ObjectProperty<Look> look = new SimpleObjectProperty<>(Look.CURVE);
@@ -75,7 +84,8 @@ public final class EvidenceStage extends StackPane {
     trace = new TraceView(desk);
     efficiency = new EfficiencyView(desk);
     together = new TogetherView(desk, because);
-    for (Node view : List.of(trace, efficiency, together)) {
+    power = new PowerView(desk);
+    for (Node view : List.of(trace, efficiency, together, power)) {
       VBox.setVgrow(view, Priority.ALWAYS);
     }
     adaptive = new Adaptive(main, because, desk.textScale());
@@ -154,6 +164,8 @@ public final class EvidenceStage extends StackPane {
     } else if (shown instanceof IdleRun resting) {
       idle.of(judgement, resting);
       main.getChildren().addAll(idle, trace);
+    } else if (PowerView.shows(shown)) {
+      powerOrTrace(judgement);
     } else {
       main.getChildren().add(trace);
     }
@@ -170,6 +182,19 @@ public final class EvidenceStage extends StackPane {
             showNoticed(found);
           }
         });
+  }
+
+  /** What it found, or its readings. */
+  private void powerOrTrace(Judgement judgement) {
+    Map<Look, String> words = new LinkedHashMap<>();
+    words.put(Look.CURVE, "What it found");
+    words.put(Look.TRACE, "Trace");
+    main.getChildren().add(Choices.row("Show", "look-", words, look));
+    boolean found = look.get() == Look.CURVE;
+    main.getChildren().add(found ? power : trace);
+    if (found) {
+      power.of(judgement, shown);
+    }
   }
 
   private Node head(Judgement judgement) {
@@ -215,8 +240,12 @@ public final class EvidenceStage extends StackPane {
     FlowPane pane = new FlowPane(8, 6);
     for (TestRun run : judgement.runs()) {
       Label name = Words.line("strong", run.run().title());
-      Label state = Words.line("quiet", run.run().state().name().toLowerCase(Locale.ROOT));
-      HBox entry = new HBox(name, state);
+      HBox entry = new HBox(name);
+      if (run.run().state() != Run.State.DONE) {
+        entry
+            .getChildren()
+            .add(Words.line("quiet", run.run().state().name().toLowerCase(Locale.ROOT)));
+      }
       entry.setSpacing(10);
       entry.getStyleClass().add("row");
       Row.chosen(entry, !all && run.run().id() == shown.run().id());
@@ -281,8 +310,32 @@ public final class EvidenceStage extends StackPane {
                     Figures.fixed(f.goodFrom(), 0) + " to " + Figures.fixed(f.goodTo(), 0) + " W"));
       }
     }
+    powerFigures(pane);
     pane.getChildren().add(pair("Readings", Figures.plain(shown.trace().size())));
     return pane;
+  }
+
+  private void powerFigures(FlowPane pane) {
+    if (shown instanceof OverloadRun overload) {
+      boolean tripped = overload.finding().tripTime().isPresent();
+      add(pane, "First trip after", overload.finding().tripTime(), Unit.SECOND);
+      add(pane, tripped ? "at" : "Held", overload.finding().heldPower(), Unit.WATT);
+    } else if (shown instanceof StartsRun starts && starts.series().isPresent()) {
+      StartSeries s = starts.series().get();
+      pane.getChildren().add(pair("Started", s.started().count()));
+      s.peakAmps().ifPresent(a -> pane.getChildren().add(pair("Peak", Figures.fixed(a, 1) + " A")));
+    } else if (shown instanceof TransferRun transfer) {
+      add(pane, "Longest gap", transfer.longest(), Unit.MILLISECOND);
+    } else if (shown instanceof PortRun port) {
+      add(pane, "Carried", port.finding().mostAmps(), Unit.AMPERE);
+      add(pane, "Gave", port.finding().mostWatts(), Unit.WATT);
+    } else if (shown instanceof UsbRun usb) {
+      add(pane, "Gave", usb.most(), Unit.WATT);
+    } else if (shown instanceof HeatRun heat) {
+      add(pane, "Warmed by", heat.rise().map(HeatRise::reached), Unit.KELVIN);
+      add(pane, "Heading for", heat.rise().flatMap(HeatRise::heading), Unit.KELVIN);
+      add(pane, "Loudest at 1 m", heat.loudest(1), Unit.DECIBEL);
+    }
   }
 
   private static void add(FlowPane pane, String name, Optional<Estimate> estimate, Unit unit) {

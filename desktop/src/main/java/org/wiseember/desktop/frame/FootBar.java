@@ -27,6 +27,7 @@ public final class FootBar extends HBox {
   private final HBox meters = new HBox();
   private final List<Meter> shown = new ArrayList<>();
   private final Label state = Words.line("foot-state", "");
+  private final Button stop = new Button("Stop the test");
   private final ChangeListener<RunView> watch = (o, was, is) -> show(is);
 
   /** One instrument in the foot. */
@@ -85,7 +86,11 @@ public final class FootBar extends HBox {
     Button look = Words.button("foot-button", "Dark", desk::switchPalette);
     look.setId("look");
     look.textProperty().bind(desk.palette().map(p -> p.dark() ? "Light" : "Dark"));
-    getChildren().addAll(meters, text, look, state);
+    stop.getStyleClass().setAll("button", "foot-stop");
+    stop.setId("foot-stop");
+    stop.setMinWidth(USE_PREF_SIZE);
+    stop.setOnAction(e -> desk.bench().stopRun());
+    getChildren().addAll(meters, stop, text, look, state);
     desk.bench()
         .live()
         .addListener(
@@ -194,6 +199,7 @@ public final class FootBar extends HBox {
     } else {
       saved = "all saved";
     }
+    Words.shown(stop, run != null && run.going());
     state.setText(bench + ", " + saved);
   }
 }

@@ -85,6 +85,7 @@ final class ClaimPanel extends VBox {
         .setAll(
             Arrays.stream(Subject.values())
                 .filter(s -> !s.isWord() && s.usualDirection() != Direction.STATED)
+                .filter(s -> s != Subject.OVERLOAD_TIME)
                 .toList());
     subjects.setConverter(
         new StringConverter<>() {

@@ -90,7 +90,9 @@ public final class LogPane extends StackPane {
     title.setText(kind.get().words() + " from " + shortened(file));
     Map<TestKind, String> words = new LinkedHashMap<>();
     for (TestKind test : TestKind.values()) {
-      words.put(test, test.words());
+      if (test.inLogs()) {
+        words.put(test, test.words());
+      }
     }
     page.getChildren()
         .addAll(

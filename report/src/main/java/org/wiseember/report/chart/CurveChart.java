@@ -57,6 +57,9 @@ public final class CurveChart {
     for (CurveFigure.Point p : figure.curve()) {
       widest = Math.max(widest, p.x());
     }
+    for (CurveFigure.Mark mark : figure.marks()) {
+      widest = Math.max(widest, mark.x() * 1.08);
+    }
     plot.setDomainAxis(axis(figure.across(), 0, widest * 1.04, 8, palette.quiet()));
     plot.setRangeAxis(axis(figure.up(), figure.least(), figure.most(), 6, palette.emberInk()));
     plot.setBackgroundPaint(Palette.awt(palette.sheet()));
@@ -76,17 +79,28 @@ public final class CurveChart {
       claim.setLabelTextAnchor(TextAnchor.BOTTOM_RIGHT);
       plot.addRangeMarker(claim);
     }
+    boolean above = false;
     for (CurveFigure.Mark mark : figure.marks()) {
       ValueMarker upright = marker(mark.x(), palette.quiet(), mark.words());
-      boolean right = mark.x() < widest * 0.75;
-      upright.setLabelAnchor(right ? RectangleAnchor.BOTTOM_RIGHT : RectangleAnchor.BOTTOM_LEFT);
-      upright.setLabelTextAnchor(right ? TextAnchor.BOTTOM_LEFT : TextAnchor.BOTTOM_RIGHT);
+      place(upright, mark.x() < widest * 0.75, above);
       plot.addDomainMarker(upright);
+      // Two marks may stand side by side: their words do not.
+      above = !above;
     }
     JFreeChart chart = new JFreeChart(null, JFreeChart.DEFAULT_TITLE_FONT, plot, false);
     chart.setBackgroundPaint(Palette.awt(palette.sheet()));
     chart.setPadding(new RectangleInsets(8, 6, 4, 12));
     return chart;
+  }
+
+  private static void place(ValueMarker upright, boolean right, boolean above) {
+    if (above) {
+      upright.setLabelAnchor(right ? RectangleAnchor.TOP_RIGHT : RectangleAnchor.TOP_LEFT);
+      upright.setLabelTextAnchor(right ? TextAnchor.TOP_LEFT : TextAnchor.TOP_RIGHT);
+    } else {
+      upright.setLabelAnchor(right ? RectangleAnchor.BOTTOM_RIGHT : RectangleAnchor.BOTTOM_LEFT);
+      upright.setLabelTextAnchor(right ? TextAnchor.BOTTOM_LEFT : TextAnchor.BOTTOM_RIGHT);
+    }
   }
 
   private ValueMarker marker(double at, String colour, String words) {

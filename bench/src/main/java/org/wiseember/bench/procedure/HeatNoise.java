@@ -1,0 +1,129 @@
+package org.wiseember.bench.procedure;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.core.notice.Notice;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
+
+/**
+ * Listens to the room with the unit off, then to the unit at loads from light to heavy, and stays
+ * at the last until its warming can be told.
+ */
+public final class HeatNoise extends Course {
+  /** Kept with the run. */
+  public static final String KIND = "heat";
+
+  /** Code of the notice at which a load begins; the background has its own. */
+  public static final String LOAD = "heat-load";
+
+  /** Code of the notice at which the background begins. */
+  public static final String BACKGROUND = "heat-background";
+
+  static final double BACKGROUND_SECONDS = 60;
+  static final double LOAD_SECONDS = 240;
+  static final double LAST_SECONDS = 3000;
+
+  private final List<Double> loads;
+  private int at = -1;
+  private boolean asking = true;
+  private double since = Double.NaN;
+
+  /**
+   * Sets it up.
+   *
+   * @param loads W, light to heavy, at least one
+   */
+  public HeatNoise(List<Double> loads) {
+    super(Phase.BASELINE);
+    if (loads.isEmpty()) {
+      throw new IllegalArgumentException("warming needs a load");
+    }
+    this.loads = List.copyOf(loads);
+  }
+
+  @Override
+  public String kind() {
+    return KIND;
+  }
+
+  @Override
+  public Wanted wanted() {
+    if (phase.over() || asking || at < 0) {
+      return at < 0 ? Wanted.idle(false, false, false) : Wanted.NO_LOAD;
+    }
+    return Wanted.atOutlet(loads.get(at));
+  }
+
+  @Override
+  public Optional<String> asks() {
+    return asking && !phase.over()
+        ? Optional.of(
+            at < 0
+                ? "Unit off: note the sound of the room"
+                : "Load to " + Figures.plain(loads.get(at), Unit.WATT))
+        : Optional.empty();
+  }
+
+  @Override
+  public void confirm() {
+    asking = false;
+  }
+
+  @Override
+  public List<Notice> take(Frame frame) {
+    List<Notice> out = new ArrayList<>();
+    if (phase.over() || asking) {
+      return out;
+    }
+    double now = frame.seconds();
+    boolean byHand = frame.channels().isEmpty();
+    if (Double.isNaN(since)) {
+      since = now;
+      out.add(
+          at < 0
+              ? new Notice(now, BACKGROUND, "Unit off, the sound of the room")
+              : new Notice(now, LOAD, Figures.plain(loads.get(at), Unit.WATT)));
+      if (!byHand) {
+        return out;
+      }
+    }
+    double celsius = frame.value(Channel.CASE_TEMPERATURE);
+    if (celsius >= OverloadHolds.HOT) {
+      finish("The case reached " + Figures.fixed(celsius, 0) + " °C. Load off, let it cool.");
+      out.add(new Notice(now, "too-hot", ending));
+      return out;
+    }
+    double wanted =
+        at < 0 ? BACKGROUND_SECONDS : at == loads.size() - 1 ? LAST_SECONDS : LOAD_SECONDS;
+    if (byHand || now - since >= wanted) {
+      at++;
+      since = Double.NaN;
+      asking = true;
+      phase = Phase.MEASURING;
+      if (at == loads.size()) {
+        at--;
+        finish("All loads heard and felt. Load off.");
+      }
+    }
+    return out;
+  }
+
+  @Override
+  public List<DoNow> steps() {
+    return List.of(
+        new DoNow("Probe on the case where it is hottest, one in the room", DoNow.When.BEFORE, ""),
+        new DoNow("Matt black tape where a thermal camera looks", DoNow.When.BEFORE, ""),
+        new DoNow("Sound meter at the noted distance, on no hard wall", DoNow.When.BEFORE, ""),
+        new DoNow(
+            "Heaters on a hard floor, 1 m clear",
+            DoNow.When.BEFORE,
+            "Heaters set fire to what touches them. Stop at smell, smoke or a hot plug, and at a case"
+                + " of 60 °C."),
+        new DoNow("Note which fan step runs and the hottest spot", DoNow.When.DURING, ""));
+  }
+}

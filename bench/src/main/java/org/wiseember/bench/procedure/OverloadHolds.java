@@ -1,0 +1,306 @@
+package org.wiseember.bench.procedure;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.core.notice.Notice;
+import org.wiseember.core.overload.RestRule;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
+
+/**
+ * Holds loads above the rating, one after the other: from a base load up, each until it trips or
+ * its time is over, then a rest by {@link RestRule}. After a trip it looks whether the output comes
+ * back by itself, by its button, or not at all.
+ *
+ * <p>It ends by itself where the case gets as hot as {@value #HOT} °C.
+ */
+public final class OverloadHolds extends Course {
+  /** Kept with the run. */
+  public static final String KIND = "overload";
+
+  /** Code of the notice that tells how the output came back. */
+  public static final String RECOVERY = "recovery";
+
+  /** The case must not get hotter, °C; common practice, no published source. */
+  public static final double HOT = 60;
+
+  static final double BASE_SECONDS = 60;
+  static final double BY_ITSELF_SECONDS = 45;
+  private static final double PRESS_SECONDS = 3;
+  private static final double BACK_SECONDS = 15;
+  private static final double DEAD_SHARE = 0.1;
+  private static final int DEAD_FRAMES = 3;
+
+  private enum After {
+    NOTHING,
+    BY_ITSELF,
+    PRESSING,
+    PRESSED,
+    LATCHED
+  }
+
+  private final List<Held> loads;
+  private final double baseWatts;
+  private final double nominalVolts;
+  private int at = -1;
+  private boolean asking = true;
+  private double since = Double.NaN;
+  private double startCelsius = Double.NaN;
+  private int deadFrames;
+  private int aliveFrames;
+  private After after = After.NOTHING;
+  private double afterSince;
+  private boolean told;
+
+  /**
+   * Sets it up.
+   *
+   * @param loads in order, at least one
+   * @param baseWatts on before each of them, W; 0 for none
+   * @param nominalVolts of the outlet, V
+   */
+  public OverloadHolds(List<Held> loads, double baseWatts, double nominalVolts) {
+    super(Phase.BASELINE);
+    if (loads.isEmpty()) {
+      throw new IllegalArgumentException("an overload ladder needs loads");
+    }
+    this.loads = List.copyOf(loads);
+    this.baseWatts = baseWatts;
+    this.nominalVolts = nominalVolts;
+  }
+
+  @Override
+  public String kind() {
+    return KIND;
+  }
+
+  @Override
+  public Wanted wanted() {
+    if (after == After.PRESSING) {
+      return Wanted.idle(false, false, false);
+    }
+    return asking
+        ? Wanted.NO_LOAD
+        : switch (phase) {
+          case SETTLING -> Wanted.atOutlet(baseWatts);
+          case MEASURING -> Wanted.atOutlet(loads.get(at).watts());
+          default -> Wanted.NO_LOAD;
+        };
+  }
+
+  @Override
+  public Optional<String> asks() {
+    if (!asking || phase.over()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        switch (phase) {
+          case SETTLING -> "Base load on: " + Figures.plain(baseWatts, Unit.WATT);
+          case MEASURING ->
+              "Add up to "
+                  + Figures.plain(loads.get(at).watts(), Unit.WATT)
+                  + " in all; hand on the plug";
+          case WINDING_DOWN ->
+              after == After.LATCHED
+                  ? "The output stays off. Wake it as its maker says, then go on"
+                  : "All loads off";
+          default -> "AC output on, nothing plugged in";
+        });
+  }
+
+  @Override
+  public void confirm() {
+    if (asking && after == After.LATCHED) {
+      after = After.NOTHING;
+    }
+    asking = false;
+  }
+
+  @Override
+  public List<Notice> take(Frame frame) {
+    List<Notice> out = new ArrayList<>();
+    if (phase.over() || asking) {
+      return out;
+    }
+    double now = frame.seconds();
+    since = Double.isNaN(since) ? now : since;
+    double celsius = frame.value(Channel.CASE_TEMPERATURE);
+    startCelsius = Double.isNaN(startCelsius) ? celsius : startCelsius;
+    if (celsius >= HOT) {
+      finish("The case reached " + Figures.fixed(celsius, 0) + " °C. Load off, let it cool.");
+      out.add(new Notice(now, "too-hot", ending));
+      return out;
+    }
+    boolean dead = dead(frame);
+    switch (phase) {
+      case BASELINE -> {
+        if (now - since >= 10) {
+          begin(0);
+        }
+      }
+      case SETTLING -> settle(now, dead, out);
+      case MEASURING -> hold(now, dead, out);
+      case WINDING_DOWN -> rest(now, celsius, out);
+      default -> {}
+    }
+    return out;
+  }
+
+  private boolean dead(Frame frame) {
+    double volts = frame.value(Channel.AC_VOLTAGE);
+    boolean dead = volts < DEAD_SHARE * nominalVolts;
+    deadFrames = dead ? deadFrames + 1 : 0;
+    aliveFrames = volts >= DEAD_SHARE * nominalVolts ? aliveFrames + 1 : 0;
+    return deadFrames >= DEAD_FRAMES;
+  }
+
+  /** Back for as long as it takes to believe it. */
+  private boolean back() {
+    return aliveFrames >= DEAD_FRAMES;
+  }
+
+  private void begin(int next) {
+    at = next;
+    next(baseWatts > 0 ? Phase.SETTLING : Phase.MEASURING);
+  }
+
+  private void next(Phase then) {
+    phase = then;
+    since = Double.NaN;
+    asking = true;
+    deadFrames = 0;
+  }
+
+  private void settle(double now, boolean dead, List<Notice> out) {
+    if (dead) {
+      finish("The output dropped out at the base load; there is nothing to hold above it.");
+      out.add(new Notice(now, "cut-off", ending));
+    } else if (now - since >= BASE_SECONDS) {
+      next(Phase.MEASURING);
+    }
+  }
+
+  private void hold(double now, boolean dead, List<Notice> out) {
+    Held load = loads.get(at);
+    if (dead) {
+      out.add(
+          new Notice(
+              now,
+              "trip",
+              "Tripped about "
+                  + Figures.duration(now - since - DEAD_FRAMES + 1)
+                  + " into "
+                  + Figures.plain(load.watts(), Unit.WATT)
+                  + "."));
+      next(Phase.WINDING_DOWN);
+      after = After.BY_ITSELF;
+      afterSince = now;
+      told = false;
+    } else if (now - since >= load.atMost()) {
+      out.add(
+          new Notice(
+              now,
+              "held",
+              Figures.plain(load.watts(), Unit.WATT)
+                  + " held for "
+                  + Figures.duration(load.atMost())
+                  + ", which is as long as was wanted."));
+      next(Phase.WINDING_DOWN);
+      after = After.NOTHING;
+    }
+  }
+
+  private void rest(double now, double celsius, List<Notice> out) {
+    recover(now, out);
+    boolean last = at == loads.size() - 1;
+    if (after == After.NOTHING && (last || RestRule.rested(now - since, startCelsius, celsius))) {
+      if (last) {
+        finish("All loads tried: " + loads.size() + ".");
+      } else {
+        begin(at + 1);
+      }
+    }
+  }
+
+  /** Whether the output comes back by itself, by its button, or not at all. */
+  private void recover(double now, List<Notice> out) {
+    double passed = now - afterSince;
+    switch (after) {
+      case BY_ITSELF -> {
+        if (back()) {
+          tell(now, "It came back by itself after " + Figures.duration(passed) + ".", out);
+          after = After.NOTHING;
+        } else if (passed >= BY_ITSELF_SECONDS) {
+          after = After.PRESSING;
+          afterSince = now;
+        }
+      }
+      case PRESSING -> {
+        if (passed >= PRESS_SECONDS) {
+          after = After.PRESSED;
+          afterSince = now;
+        }
+      }
+      case PRESSED -> {
+        if (back()) {
+          tell(now, "It came back by its button, not by itself.", out);
+          after = After.NOTHING;
+        } else if (passed >= BACK_SECONDS) {
+          tell(now, "It latched off: neither time nor its button brought it back.", out);
+          after = After.LATCHED;
+          asking = true;
+        }
+      }
+      default -> {}
+    }
+  }
+
+  private void tell(double now, String words, List<Notice> out) {
+    if (!told) {
+      out.add(new Notice(now, RECOVERY, words));
+      told = true;
+    }
+  }
+
+  /** Loads gone through, the one it is at among them; 0 before the first. */
+  public int begun() {
+    return Math.max(0, at + 1);
+  }
+
+  public int inAll() {
+    return loads.size();
+  }
+
+  /** The load that is on or comes next, W. */
+  public double load() {
+    return at < 0 ? baseWatts : loads.get(Math.min(at, loads.size() - 1)).watts();
+  }
+
+  @Override
+  public List<DoNow> steps() {
+    return List.of(
+        new DoNow("Charge to 60 % or more", DoNow.When.BEFORE, ""),
+        new DoNow(
+            "Plug and socket rated for the load, no extension reel",
+            DoNow.When.BEFORE,
+            "More than the rating heats plugs, leads and the unit itself. Use leads that carry the"
+                + " load, laid out flat, and feel no plug while it is on."),
+        new DoNow(
+            "Heaters on a hard floor, 1 m clear, extinguisher at hand",
+            DoNow.When.BEFORE,
+            "Stay with it. Pull the plug at smell, smoke, swelling, or a case of 60 °C; never leave"
+                + " an overload alone."),
+        new DoNow("No charger, no solar plugged in", DoNow.When.BEFORE, ""),
+        new DoNow("Hand on the plug while a load is held", DoNow.When.DURING, ""),
+        new DoNow("Note beeps, lamps and codes", DoNow.When.DURING, ""),
+        new DoNow(
+            "Rest between tries as it says",
+            DoNow.When.DURING,
+            "The inverter remembers heat: a try on a warm one says little and strains it."),
+        new DoNow("Feel the plugs once they are out", DoNow.When.AFTER, ""));
+  }
+}

@@ -1,0 +1,112 @@
+package org.wiseember.bench.procedure;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.core.notice.Notice;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
+
+/** Steps the current at a DC port up until it switches off or the last current is carried. */
+public final class PortSteps extends Course {
+  /** Kept with the run. */
+  public static final String KIND = "dc-port";
+
+  static final double STEP_SECONDS = 20;
+  private static final double DEAD_VOLTS = 1;
+  private static final int DEAD_FRAMES = 3;
+
+  private final List<Double> amps;
+  private int at = -1;
+  private boolean asking = true;
+  private double since = Double.NaN;
+  private int deadFrames;
+
+  /**
+   * Sets it up.
+   *
+   * @param amps of each step, light to heavy, at least one
+   */
+  public PortSteps(List<Double> amps) {
+    super(Phase.BASELINE);
+    if (amps.isEmpty()) {
+      throw new IllegalArgumentException("a port needs currents");
+    }
+    this.amps = List.copyOf(amps);
+  }
+
+  @Override
+  public String kind() {
+    return KIND;
+  }
+
+  @Override
+  public Wanted wanted() {
+    return phase.over()
+        ? Wanted.idle(false, false, false)
+        : Wanted.ampsAtPort(asking || at < 0 ? 0 : amps.get(at));
+  }
+
+  @Override
+  public Optional<String> asks() {
+    return asking && !phase.over()
+        ? Optional.of(
+            at < 0 ? "Port on, load off" : "Load to " + Figures.plain(amps.get(at)) + " A")
+        : Optional.empty();
+  }
+
+  @Override
+  public void confirm() {
+    asking = false;
+  }
+
+  @Override
+  public double watched(Frame frame) {
+    return frame.dcWatts();
+  }
+
+  @Override
+  public List<Notice> take(Frame frame) {
+    List<Notice> out = new ArrayList<>();
+    if (phase.over() || asking) {
+      return out;
+    }
+    double now = frame.seconds();
+    since = Double.isNaN(since) ? now : since;
+    boolean byHand = !frame.channels().contains(Channel.DC_VOLTAGE);
+    deadFrames = frame.value(Channel.DC_VOLTAGE) < DEAD_VOLTS ? deadFrames + 1 : 0;
+    if (deadFrames >= DEAD_FRAMES) {
+      finish(
+          at < 0
+              ? "There are no volts at the port. Switch it on and start again."
+              : "The port switched off at " + Figures.plain(amps.get(at)) + " A.");
+      out.add(new Notice(now, "cut-off", ending));
+    } else if (byHand || now - since >= STEP_SECONDS) {
+      at++;
+      since = Double.NaN;
+      asking = true;
+      phase = Phase.MEASURING;
+      if (at == amps.size()) {
+        at--;
+        finish("Carried every current up to " + Figures.plain(amps.get(at)) + " A.");
+      }
+    }
+    return out;
+  }
+
+  @Override
+  public List<DoNow> steps() {
+    return List.of(
+        new DoNow(
+            "Polarity checked, leads for the current",
+            DoNow.When.BEFORE,
+            "Plus to plus before power. Thin leads get hot: 10 A want 1.5 mm² or more, and a fuse"
+                + " next to the port for anything longer than your arm."),
+        new DoNow("Voltmeter at the port's own terminals", DoNow.When.BEFORE, ""),
+        new DoNow("Else measure the leads' ohms and type them in Evidence", DoNow.When.BEFORE, ""),
+        new DoNow("Low-volt stop of the load below 9 V", DoNow.When.BEFORE, ""),
+        new DoNow("Feel the plug now and then", DoNow.When.DURING, ""));
+  }
+}

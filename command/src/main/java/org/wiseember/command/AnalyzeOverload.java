@@ -1,0 +1,47 @@
+package org.wiseember.command;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import org.wiseember.core.because.Warning;
+import org.wiseember.core.overload.OverloadFinding;
+import org.wiseember.core.overload.OverloadLadder;
+import org.wiseember.core.overload.OverloadMethod;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.workbook.log.Log;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+
+/** Time to the trip from the log of an overload. */
+@Command(
+    name = "overload",
+    description = "How long a load above the rating was borne, from its log.",
+    mixinStandardHelpOptions = true)
+final class AnalyzeOverload implements Callable<Integer> {
+  @Mixin private LogInput input;
+
+  @Option(
+      names = "--rated-w",
+      paramLabel = "N",
+      description = "Rated power, W; a trip below it is said.")
+  private Double ratedWatts;
+
+  @Override
+  public Integer call() throws Exception {
+    double rated = input.positive("--rated-w", ratedWatts, "the watts on the label");
+    Log read = input.read();
+    OverloadMethod method =
+        input.accuracy() == null
+            ? OverloadMethod.assumed(rated)
+            : OverloadMethod.measuredWith(rated, MeterClass.ofReading(input.accuracy(), 0, 0));
+    OverloadFinding finding = OverloadLadder.of(read.trace(), method);
+    List<Warning> warnings = new ArrayList<>(read.warnings());
+    warnings.addAll(finding.warnings());
+    return input.print(
+        new Results("overload", warnings)
+            .add("trip_time", finding.tripTime(), Unit.SECOND)
+            .add("held_power", finding.heldPower(), Unit.WATT));
+  }
+}

@@ -1,0 +1,242 @@
+package org.wiseember.core.heat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
+import org.hipparchus.optim.MaxEval;
+import org.hipparchus.optim.nonlinear.scalar.GoalType;
+import org.hipparchus.optim.univariate.BrentOptimizer;
+import org.hipparchus.optim.univariate.SearchInterval;
+import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
+import org.wiseember.core.because.Because;
+import org.wiseember.core.because.Warning;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.core.uncertainty.MeterClass;
+
+/**
+ * How far a case rises above the room under a steady load, and where an unfinished rise is heading:
+ * ΔT(t) = ΔT_∞ − (ΔT_∞ − ΔT_0)·exp(−t ÷ τ), by least squares.
+ *
+ * <p>Source: Newton's law of cooling with one heat capacity.
+ *
+ * @param reached rise at the end of the readings, K
+ * @param heading final rise by the curve, K; empty where the readings are too short to tell
+ * @param timeConstant τ, s; empty where the readings are too short to tell
+ * @param from when the load came on, s on the trace's clock
+ * @param because behind it
+ */
+public record HeatRise(
+    Estimate reached,
+    Optional<Estimate> heading,
+    Optional<Estimate> timeConstant,
+    double from,
+    Because because,
+    List<Warning> warnings) {
+  /** Fewer readings make no curve. */
+  private static final int LEAST_READINGS = 12;
+
+  /** The readings have to go on for so many time constants before the end can be told. */
+  private static final double LEAST_SPAN = 0.6;
+
+  /** From here on the rise is as good as finished. */
+  private static final double FINISHED = 3;
+
+  private static final double SHORTEST = 20;
+  private static final int BLOCKS = 40;
+
+  public HeatRise {
+    warnings = List.copyOf(warnings);
+  }
+
+  /** Rise above the room at a moment. */
+  private record Point(double seconds, double rise) {}
+
+  /**
+   * Works a rise out.
+   *
+   * @param warm temperatures of the case, °C
+   * @param room temperatures of the room, °C; empty to take the case at the start for it
+   * @param from when the load came on, s
+   * @param to when it went off, s
+   * @param probe accuracy of the probes, each
+   * @return empty where there are too few readings
+   */
+  public static Optional<HeatRise> of(
+      Series warm, Series room, double from, double to, MeterClass probe) {
+    List<Point> points = points(warm, room, from, to);
+    if (points.size() < LEAST_READINGS) {
+      return Optional.empty();
+    }
+    return Optional.of(work(blocks(points), room.size() > 0, from, probe));
+  }
+
+  private static List<Point> points(Series warm, Series room, double from, double to) {
+    List<Point> points = new ArrayList<>();
+    double start = Double.NaN;
+    for (int i = warm.from(from); i < warm.size() && warm.seconds(i) <= to; i++) {
+      start = Double.isNaN(start) ? warm.value(i) : start;
+      double around = room.size() == 0 ? start : room.at(warm.seconds(i), 600);
+      if (!Double.isNaN(around)) {
+        points.add(new Point(warm.seconds(i) - from, warm.value(i) - around));
+      }
+    }
+    return points;
+  }
+
+  /** Readings a second apart are not independent; means of blocks nearly are. */
+  private static List<Point> blocks(List<Point> points) {
+    if (points.size() <= BLOCKS) {
+      return points;
+    }
+    List<Point> blocks = new ArrayList<>();
+    for (int b = 0; b < BLOCKS; b++) {
+      List<Point> part =
+          points.subList(b * points.size() / BLOCKS, (b + 1) * points.size() / BLOCKS);
+      blocks.add(
+          new Point(
+              part.stream().mapToDouble(Point::seconds).average().orElseThrow(),
+              part.stream().mapToDouble(Point::rise).average().orElseThrow()));
+    }
+    return blocks;
+  }
+
+  /** The best line for a time constant: rise = end + swing·exp(−t ÷ τ). */
+  private record Line(double end, double swing, double squares) {
+    static Line of(List<Point> points, double constant) {
+      double n = points.size();
+      double x = 0;
+      double y = 0;
+      double xx = 0;
+      double xy = 0;
+      for (Point p : points) {
+        double e = Math.exp(-p.seconds() / constant);
+        x += e;
+        y += p.rise();
+        xx += e * e;
+        xy += e * p.rise();
+      }
+      double det = n * xx - x * x;
+      double swing = Math.abs(det) < 1e-12 ? 0 : (n * xy - x * y) / det;
+      double end = (y - swing * x) / n;
+      double squares = 0;
+      for (Point p : points) {
+        double r = p.rise() - end - swing * Math.exp(-p.seconds() / constant);
+        squares += r * r;
+      }
+      return new Line(end, swing, squares);
+    }
+
+    double at(double seconds, double constant) {
+      return end + swing * Math.exp(-seconds / constant);
+    }
+  }
+
+  private static HeatRise work(
+      List<Point> points, boolean roomRead, double from, MeterClass probe) {
+    List<Warning> warnings = new ArrayList<>();
+    double last = points.get(points.size() - 1).seconds();
+    DoubleUnaryOperator squares = a -> Line.of(points, Math.exp(a)).squares();
+    double best =
+        new BrentOptimizer(1e-8, 1e-10)
+            .optimize(
+                new UnivariateObjectiveFunction(squares::applyAsDouble),
+                GoalType.MINIMIZE,
+                new SearchInterval(Math.log(SHORTEST), Math.log(20 * last + SHORTEST)),
+                MaxEval.unlimited())
+            .getPoint();
+    double constant = Math.exp(best);
+    Line line = Line.of(points, constant);
+    double rise = line.at(last, constant);
+    List<Contribution> probes = new ArrayList<>(probe.contributions("Probes", 0, Math.sqrt(2)));
+    if (!roomRead) {
+      warnings.add(
+          new Warning(
+              "no_room",
+              "The room was not read; the case before the load is taken for it, so a room that warmed"
+                  + " up counts as the unit's."));
+    }
+    double each = Math.sqrt(line.squares() / Math.max(1, points.size() - 3));
+    Budget reached =
+        new Budget(probes)
+            .with(Contribution.normal("Scatter", each / Math.sqrt(points.size() / 8.0)));
+    Estimate now = new Estimate(rise, reached.u95());
+    boolean tells = last >= LEAST_SPAN * constant && line.swing() < 0;
+    Optional<Estimate> heading = Optional.empty();
+    Optional<Estimate> tau = Optional.empty();
+    Budget budget = reached;
+    if (tells) {
+      double[] u = doubts(points, constant, line, Math.max(each, probe.resolution() / 4));
+      budget =
+          new Budget(probes)
+              .with(
+                  new Contribution(
+                      "Curve through the readings", u[0], Math.max(1, points.size() - 3), ""));
+      heading = Optional.of(new Estimate(line.end(), budget.u95()));
+      tau = Optional.of(new Estimate(constant, 2 * u[1]));
+      if (last < FINISHED * constant) {
+        warnings.add(
+            new Warning(
+                "unfinished_rise",
+                "It was still warming: "
+                    + Figures.fixed(rise, 1)
+                    + " K after "
+                    + Figures.duration(last)
+                    + ", heading for "
+                    + Figures.withUncertainty(line.end(), budget.u95())
+                    + " K."));
+      }
+    } else {
+      warnings.add(
+          new Warning(
+              "too_short_rise",
+              "It had not bent enough to tell where it is heading; keep the load on longer."));
+    }
+    List<String> sum = new ArrayList<>();
+    sum.add("Case less room: " + Figures.fixed(rise, 1) + " K after " + Figures.duration(last));
+    heading.ifPresent(
+        h ->
+            sum.add(
+                "ΔT = "
+                    + Figures.rounded(h.value(), h.u95())
+                    + " K − "
+                    + Figures.fixed(-line.swing(), 1)
+                    + " K · exp(−t ÷ "
+                    + Figures.fixed(constant / 60, 1)
+                    + " min)"));
+    Because because =
+        new Because(
+            "Rise above the room",
+            Figures.withUncertainty(
+                heading.orElse(now).value(), heading.orElse(now).u95(), Unit.KELVIN),
+            heading.isPresent() ? "where it is heading" : "as far as it went",
+            sum,
+            Unit.KELVIN,
+            budget,
+            warnings.stream().map(Warning::message).toList(),
+            "Connectors run hotter than the case, and shiny spots fool a thermal camera; matt black"
+                + " tape reads true.");
+    return new HeatRise(now, heading, tau, from, because, warnings);
+  }
+
+  /** Standard uncertainty of the end, K, and of τ, s, by the curvature of the squares. */
+  private static double[] doubts(List<Point> points, double constant, Line line, double each) {
+    double h = 0.02;
+    double up = Line.of(points, constant * (1 + h)).squares();
+    double down = Line.of(points, constant * (1 - h)).squares();
+    double curvature = (up - 2 * line.squares() + down) / (h * h * constant * constant);
+    // Blocks that follow each other share what the room and the fans do: twice the scatter.
+    double sigma = 2 * each;
+    double tau = curvature > 0 ? sigma * Math.sqrt(2 / curvature) : constant;
+    tau = Math.min(tau, constant);
+    double endUp = Line.of(points, constant + tau).end();
+    double endDown = Line.of(points, Math.max(constant / 10, constant - tau)).end();
+    double end = Math.hypot((endUp - endDown) / 2, sigma / Math.sqrt(points.size()));
+    return new double[] {Math.abs(end), tau};
+  }
+}

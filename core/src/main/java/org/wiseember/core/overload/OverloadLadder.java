@@ -1,0 +1,256 @@
+package org.wiseember.core.overload;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.because.Because;
+import org.wiseember.core.because.Warning;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
+import org.wiseember.core.uncertainty.Estimate;
+
+/**
+ * How long each load was borne, from the trace of a ladder of loads above the rating.
+ *
+ * <p>Source: definition; time from the load step to where the output drops, mean power in between.
+ */
+public final class OverloadLadder {
+  /** Tries this near each other, as a share of their watts, are tries at one load. */
+  static final double SAME_LOAD = 0.03;
+
+  /** A later try at the same load is shorter by so much when the inverter was still warm. */
+  private static final double SHORTER = 0.05;
+
+  private final Trace trace;
+  private final OverloadMethod method;
+  private final List<Warning> warnings = new ArrayList<>();
+
+  private OverloadLadder(Trace trace, OverloadMethod method) {
+    this.trace = method.treatment().of(trace);
+    this.method = method;
+  }
+
+  /** Works out one run. */
+  public static OverloadFinding of(Trace trace, OverloadMethod method) {
+    return new OverloadLadder(trace, method).find();
+  }
+
+  private OverloadFinding find() {
+    Series power = power();
+    if (power.size() < 2) {
+      warnings.add(new Warning("no_power", "This log has no AC watts, so no load can be told."));
+      return nothing(List.of());
+    }
+    if (method.accuracyAssumed()) {
+      warnings.add(
+          new Warning(
+              "accuracy_assumed",
+              "The meter's accuracy was not given; ± "
+                  + method.power().words()
+                  + " of reading is assumed."));
+    }
+    double origin = trace.seconds(0);
+    Series volts = trace.series(Channel.AC_VOLTAGE);
+    HoldFinder finder = new HoldFinder(power, volts, origin);
+    List<Hold> holds = finder.find();
+    warnings.addAll(finder.warnings());
+    if (holds.isEmpty()) {
+      warnings.add(new Warning("no_load", "No load is seen in this log."));
+      return nothing(List.of());
+    }
+    List<Hold> trips = holds.stream().filter(Hold::tripped).toList();
+    if (volts.size() == 0 && !trips.isEmpty()) {
+      warnings.add(
+          new Warning(
+              "no_volts",
+              "The volts were not logged, so a load that was pulled out looks the same as a trip."));
+    }
+    noteEnd(holds, trips);
+    Optional<TripFit> fit =
+        TripFit.through(holds.stream().map(h -> TripTry.of(h, power)).toList(), method.power());
+    noteMemory(trips);
+    Hold told =
+        trips.isEmpty()
+            ? holds.stream().max(Comparator.comparingDouble(Hold::watts)).orElseThrow()
+            : trips.get(0);
+    Optional<Estimate> tripTime =
+        told.tripped()
+            ? Optional.of(new Estimate(told.seconds(), told.halfWidth()))
+            : Optional.empty();
+    Budget watts = wattsBudget(told);
+    Estimate held = new Estimate(told.watts(), watts.u95());
+    noteRating(told, held);
+    return new OverloadFinding(
+        holds,
+        tripTime,
+        Optional.of(held),
+        fit,
+        method.power(),
+        Optional.of(because(told, held, trips, fit, origin)),
+        warnings);
+  }
+
+  private Series power() {
+    Series watts = trace.series(Channel.AC_POWER);
+    if (watts.size() > 1) {
+      return watts;
+    }
+    Series product = trace.product(Channel.AC_VOLTAGE, Channel.AC_CURRENT);
+    if (product.size() > 1) {
+      warnings.add(
+          new Warning(
+              "va_not_watts",
+              "AC volts × amps is VA, which is more than watts unless the load is a plain heater;"
+                  + " take the power as an upper limit."));
+    }
+    return product;
+  }
+
+  private void noteEnd(List<Hold> holds, List<Hold> trips) {
+    Hold last = holds.get(holds.size() - 1);
+    if (trips.isEmpty()) {
+      warnings.add(
+          new Warning(
+              "no_trip",
+              last.end() == Hold.End.STILL_ON
+                  ? "Nothing tripped: the log ends with the load still on. A meter that dies with the"
+                      + " output would look the same."
+                  : "Nothing tripped: every load was held until it was taken off."));
+    } else if (trips.size() > 1) {
+      warnings.add(
+          new Warning(
+              "several_trips",
+              "The output dropped out "
+                  + trips.size()
+                  + " times; trip time and held power are those of the first, which was coldest."));
+    }
+  }
+
+  private void noteMemory(List<Hold> trips) {
+    for (int i = 1; i < trips.size(); i++) {
+      Hold later = trips.get(i);
+      for (int k = 0; k < i; k++) {
+        Hold first = trips.get(k);
+        boolean same = Math.abs(later.watts() / first.watts() - 1) <= SAME_LOAD;
+        if (same && later.seconds() < first.seconds() * (1 - SHORTER)) {
+          warnings.add(
+              new Warning(
+                  "warm_try",
+                  "The try at "
+                      + Figures.fixed(later.watts(), 0)
+                      + " W "
+                      + Figures.duration(later.from() - first.to())
+                      + " after the first was "
+                      + Figures.fixed(100 * (1 - later.seconds() / first.seconds()), 0)
+                      + " % shorter: the inverter remembers heat. Rest longer before comparing."));
+          return;
+        }
+      }
+    }
+  }
+
+  private void noteRating(Hold told, Estimate held) {
+    if (told.tripped() && held.high() < method.ratedWatts()) {
+      warnings.add(
+          new Warning(
+              "below_rating",
+              "It tripped at "
+                  + Figures.fixed(held.value(), 0)
+                  + " W, below its rating of "
+                  + Figures.plain(method.ratedWatts(), Unit.WATT)
+                  + ": an empty pack, or a load that draws more for moments than this meter shows."));
+    }
+  }
+
+  private Budget wattsBudget(Hold hold) {
+    return Budget.of(Contribution.normal("Scatter of the readings", hold.scatter()))
+        .with("Meter", method.power(), hold.watts(), 1);
+  }
+
+  private Because because(
+      Hold told, Estimate held, List<Hold> trips, Optional<TripFit> fit, double origin) {
+    List<String> sum = new ArrayList<>();
+    sum.add(
+        "Load on at "
+            + Figures.clock(told.from() - origin)
+            + " from "
+            + Figures.fixed(told.before(), 0)
+            + " W");
+    if (told.tripped()) {
+      sum.add(
+          "Power below "
+              + Figures.fixed(told.watts() / 10, 0)
+              + " W at "
+              + Figures.clock(told.to() - origin));
+      sum.add(
+          Figures.withUncertainty(told.seconds(), told.halfWidth(), Unit.SECOND)
+              + " at "
+              + Figures.withUncertainty(held.value(), held.u95(), Unit.WATT));
+    } else {
+      sum.add(
+          Figures.withUncertainty(held.value(), held.u95(), Unit.WATT)
+              + " "
+              + told.end().words()
+              + ", "
+              + Figures.duration(told.seconds()));
+    }
+    for (int i = 1; i < trips.size(); i++) {
+      Hold h = trips.get(i);
+      sum.add(
+          "Then "
+              + Figures.fixed(h.watts(), 0)
+              + " W: "
+              + Figures.rounded(h.seconds(), h.halfWidth())
+              + " s");
+    }
+    fit.ifPresent(
+        f ->
+            sum.add(
+                "t = τ·ln((P² − P₀²) ÷ (P² − Pₖ²)) with τ = "
+                    + Figures.plain(Math.rint(f.curve().seconds() * 10) / 10, Unit.SECOND)
+                    + " and Pₖ = "
+                    + Figures.plain(Math.rint(f.curve().pickUp()), Unit.WATT)));
+    List<String> watch = new ArrayList<>();
+    warnings.stream()
+        .filter(w -> !w.code().equals("accuracy_assumed"))
+        .forEach(w -> watch.add(w.message()));
+    return new Because(
+        told.tripped() ? "Time to the trip" : "Load held",
+        told.tripped()
+            ? Figures.withUncertainty(told.seconds(), told.halfWidth(), Unit.SECOND)
+            : Figures.withUncertainty(held.value(), held.u95(), Unit.WATT),
+        told.tripped()
+            ? "at "
+                + Figures.fixed(held.value(), 0)
+                + " W, from "
+                + Figures.fixed(told.before(), 0)
+                + " W"
+            : "held for " + Figures.duration(told.seconds()),
+        sum,
+        told.tripped() ? Unit.SECOND : Unit.WATT,
+        told.tripped()
+            ? Budget.of(
+                Contribution.rectangular("Load step and trip between readings", told.halfWidth()))
+            : wattsBudget(told),
+        watch,
+        "Some step the load up until it trips, some put the whole load on at once. From a base load"
+            + " the trip comes sooner than from cold; the load before each step is noted.");
+  }
+
+  private OverloadFinding nothing(List<Hold> holds) {
+    return new OverloadFinding(
+        holds,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        method.power(),
+        Optional.empty(),
+        warnings);
+  }
+}

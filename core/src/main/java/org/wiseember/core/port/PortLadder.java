@@ -1,0 +1,306 @@
+package org.wiseember.core.port;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.wiseember.core.because.Because;
+import org.wiseember.core.because.Warning;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Levels;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.core.uncertainty.MeanScatter;
+import org.wiseember.core.uncertainty.MeterClass;
+
+/**
+ * A DC port under rising current: whether it holds its volts, by how much it sags, what it carries
+ * and where it switches off. Loss in the leads is taken out first: U_port = U_meter + I·R_leads.
+ *
+ * <p>Source: Ohm's law.
+ */
+public final class PortLadder {
+  private static final double STEP = 0.015;
+  private static final double STEP_AMPS = 0.05;
+  private static final double NO_CURRENT = 0.03;
+
+  /** A port without volts has switched off. */
+  private static final double DEAD_VOLTS = 1;
+
+  /** A level counts after so many seconds. */
+  private static final double SETTLE = 3;
+
+  /** A port that loses less than this share up to its most is called regulated. */
+  private static final double REGULATED = 0.02;
+
+  private final Trace trace;
+  private final MeterClass volts;
+  private final MeterClass amps;
+  private final double leadOhms;
+  private final List<Double> asked;
+  private final List<Warning> warnings = new ArrayList<>();
+
+  private PortLadder(
+      Trace trace, MeterClass volts, MeterClass amps, double leadOhms, List<Double> asked) {
+    this.trace = trace;
+    this.volts = volts;
+    this.amps = amps;
+    this.leadOhms = leadOhms;
+    this.asked = List.copyOf(asked);
+  }
+
+  /**
+   * Works out one run.
+   *
+   * @param volts accuracy of the voltmeter
+   * @param amps accuracy of the ammeter
+   * @param treatment what was left out, and the leads between the port and the voltmeter
+   * @param asked currents the load was set to, A, light to heavy; empty where nobody kept them
+   */
+  public static PortFinding of(
+      Trace trace, MeterClass volts, MeterClass amps, Treatment treatment, List<Double> asked) {
+    return new PortLadder(treatment.of(trace), volts, amps, treatment.leadOhms(), asked).find();
+  }
+
+  private PortFinding find() {
+    Series current = trace.series(Channel.DC_CURRENT);
+    Series voltage = trace.series(Channel.DC_VOLTAGE);
+    if (current.size() == 0 || voltage.size() == 0) {
+      warnings.add(
+          new Warning("no_dc", "A port needs DC volts and DC amps; this run has not both."));
+      return PortFinding.none(warnings);
+    }
+    List<PortPoint> all = new ArrayList<>();
+    OptionalDouble trippedAt = OptionalDouble.empty();
+    double carried = 0;
+    for (Levels.Level level : Levels.of(current, STEP, STEP_AMPS)) {
+      PortPoint point = point(current, voltage, level);
+      boolean dead = point.volts() < DEAD_VOLTS;
+      if (dead && carried > NO_CURRENT && trippedAt.isEmpty()) {
+        trippedAt = OptionalDouble.of(lastAsked(current, level, carried));
+      }
+      if (!dead) {
+        all.add(point);
+        carried = Math.max(carried, point.amps());
+      }
+    }
+    List<PortPoint> points = grouped(all);
+    if (points.isEmpty()) {
+      warnings.add(new Warning("no_volts", "There were no volts at the port in this run."));
+      return PortFinding.none(warnings);
+    }
+    return figures(points, trippedAt);
+  }
+
+  /** The current that was asked for when it switched off, as far as that is known. */
+  private double lastAsked(Series current, Levels.Level dead, double carried) {
+    int before = dead.first() - 1;
+    double seen = before < 0 ? carried : Math.max(carried, current.value(before));
+    double next =
+        asked.stream()
+            .mapToDouble(Double::doubleValue)
+            .filter(a -> a > seen * (1 + STEP / 10))
+            .min()
+            .orElse(seen);
+    return Math.max(seen, next);
+  }
+
+  private PortPoint point(Series current, Series voltage, Levels.Level level) {
+    double from = current.seconds(level.first());
+    double to = current.seconds(level.last());
+    double settled = to - from > 2 * SETTLE ? from + SETTLE : from;
+    double[] i = between(current, settled, to);
+    double[] u = between(voltage, settled, to);
+    double a = mean(i);
+    return new PortPoint(a, mean(u) + a * leadOhms, MeanScatter.of(u));
+  }
+
+  private static double[] between(Series s, double from, double to) {
+    int a = s.from(from);
+    int b = s.from(Math.nextUp(to));
+    double[] values = new double[Math.max(0, b - a)];
+    for (int k = 0; k < values.length; k++) {
+      values[k] = s.value(a + k);
+    }
+    return values;
+  }
+
+  private static double mean(double[] values) {
+    return Arrays.stream(values).average().orElse(0);
+  }
+
+  /** One point a current, from light to heavy. */
+  private static List<PortPoint> grouped(List<PortPoint> all) {
+    List<PortPoint> sorted = new ArrayList<>(all);
+    sorted.sort(Comparator.comparingDouble(PortPoint::amps));
+    List<PortPoint> out = new ArrayList<>();
+    for (PortPoint p : sorted) {
+      PortPoint last = out.isEmpty() ? null : out.get(out.size() - 1);
+      if (last != null && p.amps() - last.amps() < Math.max(STEP_AMPS, STEP * p.amps())) {
+        out.set(
+            out.size() - 1,
+            new PortPoint(
+                (last.amps() + p.amps()) / 2,
+                (last.volts() + p.volts()) / 2,
+                Math.max(last.scatter(), p.scatter())));
+      } else {
+        out.add(p);
+      }
+    }
+    return out;
+  }
+
+  private PortFinding figures(List<PortPoint> points, OptionalDouble trippedAt) {
+    PortPoint most = points.get(points.size() - 1);
+    double[] line = line(points);
+    boolean several = points.size() >= 2 && most.amps() > points.get(0).amps() + STEP_AMPS;
+    Optional<Estimate> ohms = several ? Optional.of(ohms(points, -line[1])) : Optional.empty();
+    PortPoint least = points.get(0);
+    Estimate open =
+        new Estimate(
+            line[0],
+            Budget.of(Contribution.normal("Scatter", least.scatter()))
+                .with("Voltmeter", volts, line[0], 1)
+                .u95());
+    Budget ampsBudget = new Budget(List.of()).with("Ammeter", amps, most.amps(), 1);
+    Estimate mostAmps = new Estimate(most.amps(), ampsBudget.u95());
+    Estimate watts =
+        new Estimate(
+            most.watts(),
+            new Budget(List.of())
+                .with("Voltmeter", volts, most.volts(), most.amps())
+                .with("Ammeter", amps, most.amps(), most.volts())
+                .u95());
+    boolean regulated = several && line[0] - most.volts() < REGULATED * line[0];
+    Optional<Estimate> trip = Optional.empty();
+    if (trippedAt.isPresent()) {
+      double wanted = trippedAt.getAsDouble();
+      trip =
+          Optional.of(
+              new Estimate(
+                  (wanted + most.amps()) / 2,
+                  Math.max(mostAmps.u95(), (wanted - most.amps()) / 2)));
+    } else {
+      warnings.add(
+          new Warning(
+              "port_held",
+              "The port carried every current it was asked for; where it switches off was not"
+                  + " reached."));
+    }
+    if (leadOhms == 0) {
+      warnings.add(
+          new Warning(
+              "leads_in",
+              "No leads are taken out of the volts. Measure at the unit's terminals with two leads of"
+                  + " their own, or type the leads' ohms; 0.15 Ω lose 1.5 V at 10 A."));
+    }
+    return new PortFinding(
+        points,
+        Optional.of(open),
+        ohms,
+        Optional.of(mostAmps),
+        Optional.of(watts),
+        trip,
+        regulated,
+        leadOhms > 0 ? OptionalDouble.of(leadOhms) : OptionalDouble.empty(),
+        Optional.of(because(points, line, mostAmps, ampsBudget, trip, regulated)),
+        warnings);
+  }
+
+  /** Volts at no current and their slope, by least squares. */
+  private static double[] line(List<PortPoint> points) {
+    double n = points.size();
+    double x = points.stream().mapToDouble(PortPoint::amps).sum() / n;
+    double y = points.stream().mapToDouble(PortPoint::volts).sum() / n;
+    double xx = 0;
+    double xy = 0;
+    for (PortPoint p : points) {
+      xx += (p.amps() - x) * (p.amps() - x);
+      xy += (p.amps() - x) * (p.volts() - y);
+    }
+    double slope = xx > 0 ? xy / xx : 0;
+    return new double[] {y - slope * x, slope};
+  }
+
+  private Estimate ohms(List<PortPoint> points, double ohms) {
+    double[] line = line(points);
+    double left = 0;
+    double spread = 0;
+    double middle = points.stream().mapToDouble(PortPoint::amps).average().orElse(0);
+    for (PortPoint p : points) {
+      left += Math.pow(p.volts() - line[0] - line[1] * p.amps(), 2);
+      spread += Math.pow(p.amps() - middle, 2);
+    }
+    int free = points.size() - 2;
+    double most = points.get(points.size() - 1).amps();
+    double scatter = points.stream().mapToDouble(PortPoint::scatter).max().orElse(0);
+    double rounding = volts.resolution() / Math.sqrt(12);
+    double each = Math.max(Math.hypot(scatter, rounding), free > 0 ? Math.sqrt(left / free) : 0);
+    return new Estimate(
+        ohms,
+        Budget.of(
+                free > 0
+                    ? new Contribution("Line", each / Math.sqrt(spread), free, "")
+                    : Contribution.normal("Line", each / Math.sqrt(spread)),
+                Contribution.rectangular("Ammeter", Math.abs(ohms) * amps.halfWidth(most) / most))
+            .u95());
+  }
+
+  private Because because(
+      List<PortPoint> points,
+      double[] line,
+      Estimate most,
+      Budget budget,
+      Optional<Estimate> trip,
+      boolean regulated) {
+    List<String> sum = new ArrayList<>();
+    for (PortPoint p : points) {
+      sum.add(
+          Figures.fixed(p.amps(), 2)
+              + " A: "
+              + Figures.fixed(p.volts(), 2)
+              + " V, "
+              + Figures.fixed(p.watts(), 1)
+              + " W");
+    }
+    sum.add(
+        "U = "
+            + Figures.fixed(line[0], 2)
+            + " V − "
+            + Figures.fixed(1000 * -line[1], 0)
+            + " mΩ × I: "
+            + (regulated ? "regulated" : "it sags"));
+    trip.ifPresent(
+        t -> sum.add("Switched off at " + Figures.withUncertainty(t.value(), t.u95()) + " A"));
+    if (leadOhms > 0) {
+      PortPoint p = points.get(points.size() - 1);
+      sum.add(
+          "Leads: "
+              + Figures.fixed(p.amps(), 1)
+              + " A × "
+              + Figures.plain(leadOhms)
+              + " Ω = "
+              + Figures.fixed(p.amps() * leadOhms, 2)
+              + " V, "
+              + Figures.fixed(p.amps() * p.amps() * leadOhms, 0)
+              + " W lost in them");
+    }
+    return new Because(
+        "12 V port",
+        Figures.withUncertainty(most.value(), most.u95(), Unit.AMPERE),
+        "the most it carried" + (regulated ? ", volts regulated" : ""),
+        sum,
+        Unit.AMPERE,
+        budget,
+        warnings.stream().map(Warning::message).toList(),
+        "Some read the watts at the far end of the leads, which blames the unit for the leads.");
+  }
+}

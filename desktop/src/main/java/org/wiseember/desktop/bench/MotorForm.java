@@ -1,0 +1,150 @@
+package org.wiseember.desktop.bench;
+
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.start.CodeLetter;
+import org.wiseember.core.start.Nameplate;
+import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.look.Words;
+
+/**
+ * A motor's plate as fields; what cannot be read is said beside them and leaves the plate as it
+ * was.
+ */
+public final class MotorForm extends VBox {
+  private static final int LONGEST_NAME = 60;
+
+  private final ObjectProperty<Nameplate> plate;
+  private final ObjectProperty<Nameplate.Kind> kind;
+  private final ObjectProperty<Nameplate.Eased> eased;
+  private final TextField name;
+  private final TextField volts;
+  private final TextField amps;
+  private final TextField locked;
+  private final TextField code;
+  private final TextField power;
+  private final Label trouble = Words.of("care", "");
+
+  /**
+   * Makes the form.
+   *
+   * @param plate follows the fields
+   * @param idPrefix of every field's id
+   */
+  public MotorForm(ObjectProperty<Nameplate> plate, String idPrefix) {
+    this.plate = plate;
+    Nameplate now = plate.get();
+    setSpacing(6);
+    kind = new SimpleObjectProperty<>(now.kind());
+    eased = new SimpleObjectProperty<>(now.eased());
+    name = field(idPrefix + "name", "Motor", now.name(), 14);
+    volts = field(idPrefix + "volts", "Volts", text(now.volts()), 5);
+    amps = field(idPrefix + "amps", "Running amps", text(now.amps()), 5);
+    locked =
+        field(idPrefix + "locked", "Locked-rotor amps", text(now.lockedRotorAmps().orElse(0)), 5);
+    code = field(idPrefix + "code", "Code letter", now.code().map(Enum::name).orElse(""), 3);
+    power = field(idPrefix + "hp", "Horsepower", text(now.horsepower().orElse(0)), 4);
+    FlowPane row = new FlowPane(12, 6);
+    for (TextField f : new TextField[] {name, volts, amps, locked, code, power}) {
+      Label words = Words.line("quiet", f.getAccessibleText());
+      words.setLabelFor(f);
+      HBox pair = new HBox(words, f);
+      pair.setSpacing(6);
+      pair.setStyle("-fx-alignment: center-left;");
+      row.getChildren().add(pair);
+    }
+    Map<Nameplate.Kind, String> kinds = new LinkedHashMap<>();
+    Arrays.stream(Nameplate.Kind.values()).forEach(k -> kinds.put(k, k.words()));
+    Map<Nameplate.Eased, String> easings = new LinkedHashMap<>();
+    Arrays.stream(Nameplate.Eased.values()).forEach(e -> easings.put(e, e.words()));
+    Words.shown(trouble, false);
+    getChildren()
+        .addAll(
+            row,
+            Choices.row("It is", idPrefix + "kind-", kinds, kind),
+            Choices.row("To ease it", idPrefix + "eased-", easings, eased),
+            trouble);
+    kind.addListener((o, was, is) -> read());
+    eased.addListener((o, was, is) -> read());
+  }
+
+  private TextField field(String id, String words, String value, int columns) {
+    TextField field = new TextField(value);
+    field.setId(id);
+    field.setAccessibleText(words);
+    field.setPrefColumnCount(columns);
+    field.textProperty().addListener((o, was, is) -> read());
+    return field;
+  }
+
+  private static String text(double value) {
+    return value > 0 ? Figures.plain(value).replaceAll("\\s|\u2009", "") : "";
+  }
+
+  private void read() {
+    try {
+      double v = number(volts).orElse(0);
+      if (!(v > 0)) {
+        throw new IllegalArgumentException("A motor needs its volts, as 230.");
+      }
+      Optional<CodeLetter> letter = CodeLetter.of(code.getText());
+      if (!code.getText().isBlank() && letter.isEmpty()) {
+        throw new IllegalArgumentException("A code letter is one of A to V without I, O and Q.");
+      }
+      String called = name.getText().strip();
+      Nameplate read =
+          new Nameplate(
+              called.isEmpty()
+                  ? "Motor"
+                  : called.substring(0, Math.min(LONGEST_NAME, called.length())),
+              kind.get(),
+              v,
+              number(amps).orElse(Double.NaN),
+              number(locked),
+              letter,
+              number(power),
+              eased.get());
+      boolean enough =
+          read.amps() > 0
+              || read.lockedRotorAmps().isPresent()
+              || (letter.isPresent() && read.horsepower().isPresent());
+      if (!enough) {
+        throw new IllegalArgumentException(
+            "Type its running amps, its locked-rotor amps, or a code letter with horsepower.");
+      }
+      Words.shown(trouble, false);
+      plate.set(read);
+    } catch (IllegalArgumentException e) {
+      trouble.setText(e.getMessage());
+      Words.shown(trouble, true);
+    }
+  }
+
+  private static OptionalDouble number(TextField field) {
+    String text = field.getText().strip().replace(',', '.');
+    if (text.isEmpty()) {
+      return OptionalDouble.empty();
+    }
+    try {
+      double value = Double.parseDouble(text);
+      if (value > 0 && value < 100_000) {
+        return OptionalDouble.of(value);
+      }
+    } catch (NumberFormatException e) {
+      // Said below, with the field's name.
+    }
+    throw new IllegalArgumentException(
+        field.getAccessibleText() + ": “" + text + "” is no number above 0.");
+  }
+}

@@ -1,0 +1,47 @@
+package org.wiseember.desktop.evidence;
+
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.wiseember.core.start.Answer;
+import org.wiseember.core.start.Nameplate;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.bench.MotorForm;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.Judgement;
+
+/** A motor's plate, and whether the unit starts it by what it has shown so far. */
+final class WillItStart extends VBox {
+  private final ObjectProperty<Nameplate> plate;
+  private final Label likely = Words.line("strong", "");
+  private final Label reason = Words.of("notice-text", "");
+  private Judgement judgement;
+
+  WillItStart(Desk desk) {
+    plate = new SimpleObjectProperty<>(desk.bench().motor().get());
+    setSpacing(6);
+    HBox answer = new HBox(likely, reason);
+    answer.setSpacing(10);
+    answer.setStyle("-fx-alignment: baseline-left;");
+    likely.setId("will-it-start");
+    getChildren()
+        .addAll(
+            Words.of("heading", "Will it start your motor?"), new MotorForm(plate, "ask-"), answer);
+    plate.addListener((o, was, is) -> say());
+  }
+
+  void of(Judgement shown) {
+    judgement = shown;
+    say();
+  }
+
+  private void say() {
+    if (judgement != null) {
+      Answer answer = judgement.startLimits().start(plate.get());
+      likely.setText(plate.get().name() + ": " + answer.likely().words());
+      reason.setText(answer.reason());
+    }
+  }
+}

@@ -1,0 +1,72 @@
+package org.wiseember.workbook;
+
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.util.List;
+import org.wiseember.core.waveform.Capture;
+
+/** Captured waves of runs. Never changed, never deleted. */
+public final class Captures {
+  /** More samples than this are no capture but a recording of its own. */
+  public static final int MOST_SAMPLES = 20_000_000;
+
+  private final Workbook workbook;
+
+  Captures(Workbook workbook) {
+    this.workbook = workbook;
+  }
+
+  /** Every capture of a run, oldest first. */
+  public List<KeptCapture> of(long runId) {
+    return workbook.query(
+        "SELECT seconds, words, per_second, volts, amps FROM capture WHERE run_id = ? ORDER BY id",
+        s -> s.setLong(1, runId),
+        r ->
+            new KeptCapture(
+                r.getDouble(1),
+                r.getString(2),
+                Capture.of(r.getDouble(3), decode(r.getBytes(4)), decode(r.getBytes(5)))));
+  }
+
+  /** Adds captures to a run. */
+  public void add(long runId, List<KeptCapture> captures) {
+    workbook.together(connection -> insert(connection, runId, captures));
+  }
+
+  static void insert(Connection connection, long runId, List<KeptCapture> captures)
+      throws SQLException {
+    try (PreparedStatement s =
+        connection.prepareStatement(
+            "INSERT INTO capture (run_id, seconds, words, per_second, volts, amps)"
+                + " VALUES (?, ?, ?, ?, ?, ?)")) {
+      for (KeptCapture kept : captures) {
+        s.setLong(1, runId);
+        s.setDouble(2, kept.seconds());
+        s.setString(3, kept.words());
+        s.setDouble(4, kept.capture().perSecond());
+        s.setBytes(5, encode(kept.capture().volts()));
+        s.setBytes(6, encode(kept.capture().amps()));
+        s.executeUpdate();
+      }
+    }
+  }
+
+  private static byte[] encode(double[] samples) {
+    ByteBuffer bytes =
+        ByteBuffer.allocate(samples.length * Double.BYTES).order(ByteOrder.LITTLE_ENDIAN);
+    bytes.asDoubleBuffer().put(samples);
+    return bytes.array();
+  }
+
+  private static double[] decode(byte[] bytes) {
+    if (bytes == null || bytes.length % Double.BYTES != 0) {
+      throw new WorkbookException("A capture in the workbook is damaged and cannot be read.");
+    }
+    double[] samples = new double[bytes.length / Double.BYTES];
+    ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN).asDoubleBuffer().get(samples);
+    return samples;
+  }
+}
