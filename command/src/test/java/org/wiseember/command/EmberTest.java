@@ -253,11 +253,58 @@ public class EmberTest {
     assertTrue(text.out().contains("No usable energy was given"), text.out());
   }
 
+  /** 300 W, then 1 500 W for 138 s, then nothing. */
+  private static String overload(String head, double perWatt, boolean volts) {
+    StringBuilder log = new StringBuilder(head + "\n");
+    for (int i = 0; i < 300; i++) {
+      double w = i < 60 ? 300 : i < 198 ? 1500 : 0;
+      log.append(i).append(',').append(w * perWatt);
+      log.append(volts ? "," + (i < 198 ? 228 : 0) : "").append('\n');
+    }
+    return log.toString();
+  }
+
+  @DataProvider
+  Object[][] overloads() {
+    return new Object[][] {
+      {overload("time [s],ac_power [W],ac_voltage [V]", 1, true), false},
+      {overload("time [s],ac_power [kW],ac_voltage [V]", 1e-3, true), false},
+      {overload("time [s],ac_power [W]", 1, false), true}
+    };
+  }
+
+  @Test(dataProvider = "overloads")
+  public void timeToTheTripAsJson(String log, boolean noVolts) throws IOException {
+    String file = file("overload.csv", log).toString();
+    Outcome outcome = run("analyze", "overload", file, "--rated-w", "1200", "--json");
+    assertEquals(outcome.code(), 0, outcome.err());
+    JsonNode root = new ObjectMapper().readTree(outcome.out());
+    assertEquals(root.path("kind").asText(), "overload");
+    assertEquals(result(root, "trip_time").path("value").asDouble(), 138, 1e-6);
+    assertEquals(result(root, "trip_time").path("unit").asText(), "s");
+    assertEquals(result(root, "held_power").path("value").asDouble(), 1500, 1e-6);
+    assertTrue(result(root, "held_power").path("u95").asDouble() > 20);
+    assertEquals(root.path("warnings").toString().contains("no_volts"), noVolts);
+  }
+
+  @Test
+  public void aHeldOverloadHasNoTripTime() throws IOException {
+    String log =
+        "time [s],ac_power [W],ac_voltage [V]\n0,0,230\n1,1500,228\n200,1500,228\n"
+            + "201,0,230\n202,0,230\n203,0,230\n";
+    Outcome outcome = run("analyze", "overload", file("held.csv", log).toString(), "--json");
+    JsonNode root = new ObjectMapper().readTree(outcome.out());
+    assertTrue(result(root, "trip_time").path("value").isNull());
+    assertEquals(result(root, "held_power").path("value").asDouble(), 1500, 1);
+    assertTrue(root.path("warnings").toString().contains("no_trip"));
+  }
+
   @DataProvider
   Object[][] badOptions() {
     return new Object[][] {
       {new String[] {"efficiency", "--rated-w", "0"}, "--rated-w takes the watts on the label"},
       {new String[] {"efficiency", "--rated-w", "NaN"}, "--rated-w takes the watts on the label"},
+      {new String[] {"overload", "--rated-w", "-1"}, "--rated-w takes the watts on the label"},
       {new String[] {"idle", "--usable-wh", "-3"}, "--usable-wh takes the usable watt-hours"},
       {new String[] {"idle", "--meter-accuracy", "101"}, "--meter-accuracy takes a percentage"},
       {new String[] {"capacity", "--rated-wh", "abc"}, "--rated-wh"},

@@ -69,7 +69,7 @@ public class JudgementTest {
             .flatMap(u -> demo.runs().of(u.id()).stream())
             .filter(r -> r.state() == Run.State.INTERRUPTED)
             .count();
-    assertEquals(done, 8);
+    assertEquals(done, 13);
     assertEquals(started, 1);
   }
 

@@ -26,6 +26,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.core.waveform.Capture;
 
 public class RunPackageTest {
   private static final Clock CLOCK =
@@ -78,6 +79,16 @@ public class RunPackageTest {
     workbook
         .typedReadings()
         .keep(writer.runId(), 50, "Meter B", Channel.AC_ENERGY, 8.3, 0.1, "8.3");
+    workbook
+        .captures()
+        .add(
+            writer.runId(),
+            List.of(
+                new KeptCapture(
+                    7,
+                    "Plug pulled, \"fast\"",
+                    Capture.of(10_000, new double[] {1.5, -325.1, 0}, new double[] {0, 1e-7, -3})),
+                new KeptCapture(9, "volts alone", Capture.of(2e6, new double[] {0.1, 0.2}))));
     return workbook.runs().byId(writer.runId()).orElseThrow();
   }
 
@@ -93,6 +104,13 @@ public class RunPackageTest {
     assertEquals(in.settings(), run.settings());
     assertEquals(in.events(), workbook.runs().events(run.id()));
     assertEquals(in.typed().get(0).value(), 8.3);
+    assertEquals(in.captures().size(), 2);
+    assertEquals(in.captures().get(0).words(), "Plug pulled, \"fast\"");
+    assertEquals(in.captures().get(0).seconds(), 7.0);
+    assertEquals(in.captures().get(0).capture().amps(), new double[] {0, 1e-7, -3});
+    assertEquals(in.captures().get(1).capture().volts(), new double[] {0.1, 0.2});
+    assertEquals(in.captures().get(1).capture().perSecond(), 2e6);
+    assertTrue(!in.captures().get(1).capture().hasAmps());
     assertEquals(in.treatment(), workbook.treatments().of(run.id()));
     assertEquals(in.treatment().leftOut().get(0).reason(), "loose lead");
     Trace before = workbook.runs().trace(run);

@@ -110,7 +110,7 @@ final class HoldFinder {
       Levels.Level level = levels.get(k);
       boolean passing = level.size() <= MOMENTS && k + 1 < levels.size() && k > 0;
       boolean dead = mean(level.first(), level.last()) < STEP_WATTS;
-      boolean gap = power.gapAfter(level.last() < power.size() - 1 ? level.last() : level.first());
+      boolean gap = level.last() < power.size() - 1 && power.gapAfter(level.last());
       if (passing && !dead && !gap && betweenOrSpike(levels, k)) {
         first = first < 0 ? level.first() : first;
         continue;

@@ -90,7 +90,7 @@ public final class TripFit {
     double best = search.bestConstant();
     TripCurve curve = new TripCurve(search.pickUp(best), Math.exp(best));
     int free = tripped.length - TERMS;
-    double chi = chiSquare(tries, curve);
+    double chi = chiSquare(tries, images(tries, curve.seconds()), curve);
     double birge = free > 0 ? Math.max(1, chi / free) : 1;
     double[][] covariance = inverse(information(tries, curve), birge);
     return Optional.of(
@@ -165,7 +165,11 @@ public final class TripFit {
   }
 
   private static double residual(TripTry t, TripCurve curve) {
-    double predicted = curve.fromImage(t.watts(), t.history().image(curve.seconds()));
+    return residual(t, t.history().image(curve.seconds()), curve);
+  }
+
+  private static double residual(TripTry t, double image, TripCurve curve) {
+    double predicted = curve.fromImage(t.watts(), image);
     if (!t.tripped() && predicted >= t.seconds()) {
       return 0;
     }
@@ -177,10 +181,15 @@ public final class TripFit {
     return (log(predicted) - log(t.seconds())) / sigma;
   }
 
-  private static double chiSquare(List<TripTry> tries, TripCurve curve) {
+  /** What heated each try before, for a time constant; the slow part of a fit. */
+  private static double[] images(List<TripTry> tries, double constant) {
+    return tries.stream().mapToDouble(t -> t.history().image(constant)).toArray();
+  }
+
+  private static double chiSquare(List<TripTry> tries, double[] images, TripCurve curve) {
     double sum = 0;
-    for (TripTry t : tries) {
-      double r = residual(t, curve);
+    for (int i = 0; i < images.length; i++) {
+      double r = residual(tries.get(i), images[i], curve);
       sum += r * r;
     }
     return sum;
@@ -229,14 +238,21 @@ public final class TripFit {
     }
 
     private double chi(double logConstant) {
-      return chiSquare(tries, new TripCurve(pickUp(logConstant), Math.exp(logConstant)));
+      double constant = Math.exp(logConstant);
+      double[] images = images(tries, constant);
+      double pickUp = pickUp(constant, images);
+      return chiSquare(tries, images, new TripCurve(pickUp, constant));
     }
 
     /** The best pick-up for a time constant: below the lightest load that tripped. */
     double pickUp(double logConstant) {
       double constant = Math.exp(logConstant);
+      return pickUp(constant, images(tries, constant));
+    }
+
+    private double pickUp(double constant, double[] images) {
       return minimum(
-          k -> chiSquare(tries, new TripCurve(k, constant)),
+          k -> chiSquare(tries, images, new TripCurve(k, constant)),
           0.2 * leastTripped,
           leastTripped * (1 - 1e-9));
     }

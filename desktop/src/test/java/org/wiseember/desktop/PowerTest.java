@@ -1,0 +1,234 @@
+package org.wiseember.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.testfx.api.FxRobot;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.desktop.app.StageName;
+import org.wiseember.trial.DemoWorkbook;
+import org.wiseember.trial.Judgement;
+import org.wiseember.trial.LegsRun;
+import org.wiseember.trial.OverloadRun;
+import org.wiseember.trial.StartsRun;
+import org.wiseember.trial.TestKind;
+import org.wiseember.trial.TestRun;
+import org.wiseember.trial.UsbRun;
+import org.wiseember.workbook.Run;
+
+/** Tests of power in a real window: cautions first, a stop always at hand, and what they found. */
+public class PowerTest {
+  private OpenWindow window;
+  private FxRobot robot;
+
+  @BeforeMethod
+  public void openTheDemo() throws Exception {
+    Path file = Files.createTempDirectory("ember-power").resolve("demo.ember");
+    DemoWorkbook.create(file);
+    window = OpenWindow.on(file);
+    robot = window.robot();
+    window.until(() -> window.desk().chosen().get() != null);
+  }
+
+  @AfterMethod(alwaysRun = true)
+  public void closeIt() {
+    window.close();
+  }
+
+  private Judgement unit() {
+    return window.desk().chosen().get();
+  }
+
+  private <T extends TestRun> T newest(Class<T> kind) {
+    return unit().runs().stream()
+        .filter(kind::isInstance)
+        .map(kind::cast)
+        .reduce((a, b) -> b)
+        .orElse(null);
+  }
+
+  private void pace(Pace pace) {
+    OpenWindow.onFx(
+        () -> {
+          window.desk().bench().setPace(pace);
+          return null;
+        });
+  }
+
+  private void replace(String id, String text) {
+    OpenWindow.onFx(
+        () -> {
+          ((TextField) window.scene().lookup("#" + id)).clear();
+          return null;
+        });
+    window.type(id, text);
+  }
+
+  /** Nothing that can hurt starts before its cautions were in sight. */
+  @Test
+  public void cautionsComeBeforeTheStart() {
+    OpenWindow.onFx(
+        () -> {
+          window.desk().stage().set(StageName.VERDICT);
+          window.desk().bench().test().set(TestKind.OVERLOAD);
+          window.desk().bench().start();
+          return null;
+        });
+    window.untilShown("Read the cautions above the test first");
+    assertFalse(window.desk().bench().going());
+    for (TestKind kind : TestKind.values()) {
+      assertEquals(window.desk().bench().mayStart(kind), !kind.hazardous(), kind.words());
+    }
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.untilShown("never leave an overload alone");
+    window.until(() -> window.desk().bench().mayStart(TestKind.OVERLOAD));
+    assertFalse(window.desk().bench().mayStart(TestKind.STARTS), "each test its own");
+    window.click("test-STARTS");
+    window.untilShown("A saw or grinder starts without warning");
+    window.until(() -> window.desk().bench().mayStart(TestKind.STARTS));
+  }
+
+  /** A running test is stopped by one click from any stage. */
+  @Test
+  public void aStopIsAlwaysOneClickAway() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.click("test-OVERLOAD");
+    window.until(() -> window.desk().bench().mayStart(TestKind.OVERLOAD));
+    pace(Pace.TEN);
+    window.click("start-test");
+    window.until(() -> window.desk().bench().going());
+    for (StageName stage : StageName.values()) {
+      OpenWindow.onFx(
+          () -> {
+            window.desk().stage().set(stage);
+            return null;
+          });
+      window.settle();
+      Node stop = window.node("foot-stop");
+      assertTrue(
+          OpenWindow.onFx(() -> stop.isVisible() && stop.getBoundsInParent().getWidth() > 20));
+    }
+    window.click("foot-stop");
+    window.until(() -> !window.desk().bench().going());
+    window.until(() -> newest(OverloadRun.class).run().state() == Run.State.STOPPED);
+    window.until(() -> !window.scene().lookup("#foot-stop").isVisible());
+  }
+
+  /** A whole overload ladder on another unit, to its map and its verdict. */
+  @Test
+  public void anOverloadFromTheBenchToTheVerdict() {
+    window.choose(1);
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.click("test-OVERLOAD");
+    window.untilShown("each from a base load");
+    window.until(() -> window.desk().bench().mayStart(TestKind.OVERLOAD));
+    pace(Pace.FULL);
+    window.click("start-test");
+    window.until(() -> newest(OverloadRun.class) != null && !window.desk().bench().going());
+    window.until(() -> newest(OverloadRun.class).run().state() == Run.State.DONE);
+    OverloadRun run = newest(OverloadRun.class);
+    assertTrue(run.finding().trips().size() >= 2, run.finding().holds().toString());
+    assertFalse(run.recovery().isEmpty());
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
+    window.untilShown("How it ended");
+    window.untilShown("By the curve it trips after");
+    window.untilShown("Time to the trip");
+    assertTrue(
+        unit().lines().stream()
+            .filter(l -> l.claim().subject() == Subject.CONTINUOUS_POWER)
+            .allMatch(l -> l.verdict().orElseThrow().standing() != Standing.NOT_TESTED));
+  }
+
+  /** Five starts, the plate of another motor, and the answer. */
+  @Test
+  public void willItStart() {
+    OpenWindow.onFx(
+        () -> {
+          window.desk().shownRun().set(newest(StartsRun.class).run().id());
+          window.desk().stage().set(StageName.EVIDENCE);
+          return null;
+        });
+    window.untilShown("Will it start your motor?");
+    window.untilShown("5 of 5 started");
+    replace("ask-name", "Crepe pan fan");
+    replace("ask-amps", "0.4");
+    window.until(
+        () ->
+            ((Label) window.scene().lookup("#will-it-start"))
+                .getText()
+                .equals("Crepe pan fan: yes"));
+    replace("ask-amps", "many");
+    window.untilShown("Running amps: “many” is no number above 0.");
+    replace("ask-amps", "30");
+    window.until(
+        () ->
+            ((Label) window.scene().lookup("#will-it-start"))
+                .getText()
+                .equals("Crepe pan fan: not known"));
+    replace("ask-code", "Q");
+    window.untilShown("A code letter is one of A to V");
+    window.click("capture-2");
+    window.settle();
+  }
+
+  /** A USB port by hand with a tester that cannot reach the claim: no fail. */
+  @Test
+  public void aUsbPortByHand() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.click("test-USB");
+    window.click("usb-FIVE_VOLT");
+    window.untilShown("which can show up to 15 W of any port");
+    window.click("start-test");
+    window.untilShown("Ask for 5 V, raise the load");
+    window.type("typed-DC_VOLTS", "5.08 V");
+    window.type("typed-DC_AMPS", "2.98");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> window.desk().bench().live().get().typed().size() == 2);
+    window.click("go-ahead");
+    window.until(() -> !window.desk().bench().going());
+    window.until(() -> newest(UsbRun.class) != null && newest(UsbRun.class).most().isPresent());
+    assertTrue(
+        unit().lines().stream()
+            .filter(l -> l.claim().subject() == Subject.USB_C_POWER)
+            .allMatch(l -> l.verdict().orElseThrow().standing() == Standing.RIG_CANNOT_SHOW));
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
+    window.untilShown("which is not a fail");
+  }
+
+  /** Two legs typed before and with the load. */
+  @Test
+  public void twoLegsByHand() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.click("test-TWO_LEGS");
+    window.untilShown("Never feed a building");
+    window.until(() -> window.desk().bench().mayStart(TestKind.TWO_LEGS));
+    window.click("start-test");
+    window.untilShown("Without the 240 V load");
+    window.type("typed-POWER", "160");
+    window.type("typed-OTHER_POWER", "140 W");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> window.desk().bench().live().get().typed().size() == 2);
+    window.click("go-ahead");
+    window.untilShown("240 V load on and steady");
+    window.type("typed-POWER", "1600");
+    window.type("typed-OTHER_POWER", "1400");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> window.desk().bench().live().get().typed().size() == 4);
+    window.click("go-ahead");
+    window.until(() -> !window.desk().bench().going());
+    window.until(() -> newest(LegsRun.class) != null && newest(LegsRun.class).legs().isPresent());
+    assertEquals(newest(LegsRun.class).legs().orElseThrow().load(), 2700.0);
+  }
+}

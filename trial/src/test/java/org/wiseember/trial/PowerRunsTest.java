@@ -1,0 +1,320 @@
+package org.wiseember.trial;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.SplittableRandom;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.StepByStep;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.port.UsbTester;
+import org.wiseember.core.start.Answer;
+import org.wiseember.core.start.CodeLetter;
+import org.wiseember.core.start.Nameplate;
+import org.wiseember.core.start.StartPower;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunPackage;
+import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+
+/** Tests of power, ports and noise from the bench to the verdict. */
+public class PowerRunsTest {
+  private static final Clock CLOCK =
+      Clock.fixed(Instant.parse("2026-05-04T16:30:00Z"), ZoneOffset.UTC);
+  private static final List<Double> HEATERS = List.of(100.0, 200.0, 500.0, 1000.0, 1500.0);
+
+  private Path folder;
+  private Workbook workbook;
+
+  @BeforeMethod
+  public void open() throws Exception {
+    folder = Files.createTempDirectory("ember-power");
+    workbook = Workbook.open(folder.resolve("one.ember"), CLOCK);
+  }
+
+  @AfterMethod(alwaysRun = true)
+  public void close() {
+    workbook.close();
+  }
+
+  private Unit unit(String name, String label) {
+    Unit unit = workbook.units().add(name);
+    workbook.units().label(unit.id(), label, List.of());
+    return workbook.units().byId(unit.id()).orElseThrow();
+  }
+
+  private void run(Unit unit, TestKind kind, OnHand onHand, long seed) {
+    TestPlan plan = TestPlan.of(kind, unit.label(), onHand).orElseThrow();
+    BenchSetup setup = BenchSetup.simulated(unit.name(), unit.label(), plan, seed, Set.of());
+    RecordedRun.of(workbook, unit, plan, setup, Pace.FULL, CLOCK.instant(), v -> {})
+        .runner()
+        .runToEnd();
+  }
+
+  private Judgement judge(Unit unit) {
+    return Judgement.of(workbook, unit, true);
+  }
+
+  private static Optional<Standing> standing(Judgement judgement, Subject subject) {
+    return judgement.lines().stream()
+        .filter(l -> l.claim().subject() == subject)
+        .findFirst()
+        .flatMap(Judged::verdict)
+        .map(v -> v.standing());
+  }
+
+  /** Common practice, no published source: what the rig cannot reach says nothing of the unit. */
+  @Test
+  public void aRigThatCannotReachTheClaimNeverSaysShort() {
+    SplittableRandom random = new SplittableRandom(8);
+    for (int i = 0; i < 12; i++) {
+      int rated = 600 + 100 * random.nextInt(10);
+      Unit unit =
+          unit(
+              "Unit " + i,
+              "AC output 230 V 50 Hz "
+                  + rated
+                  + " W\nOverload "
+                  + Math.round(1.25 * rated)
+                  + " W 2 min\nSurge "
+                  + 2 * rated
+                  + " W");
+      // Nothing on hand comes up to the rating.
+      run(unit, TestKind.OVERLOAD, OnHand.of(List.of(0.3 * rated, 0.45 * rated)), i);
+      Judgement judgement = judge(unit);
+      for (Subject s : List.of(Subject.CONTINUOUS_POWER, Subject.OVERLOAD_TIME, Subject.SURGE)) {
+        assertEquals(
+            standing(judgement, s), Optional.of(Standing.RIG_CANNOT_SHOW), s + " of " + rated);
+      }
+    }
+  }
+
+  /** A light motor that starts does not break a surge claim it never came near. */
+  @Test
+  public void aLightMotorIsARigLimit() {
+    Unit unit = unit("Kiosk", "1200 W\n230 V 50 Hz\nSurge 2400 W");
+    Nameplate light = motor(0.5, Nameplate.Eased.NOTHING);
+    run(unit, TestKind.STARTS, OnHand.of(HEATERS).with(light), 4);
+    Judgement judgement = judge(unit);
+    assertEquals(standing(judgement, Subject.SURGE), Optional.of(Standing.RIG_CANNOT_SHOW));
+    StartsRun starts = (StartsRun) judgement.runs().get(0);
+    assertEquals(starts.series().orElseThrow().started().count(), "5 of 5");
+    assertEquals(starts.captures().size(), 5);
+    assertEquals(starts.motor(), Optional.of(light));
+    // What it gave is enough for a smaller motor, and says nothing of one ten times larger.
+    assertEquals(
+        judgement.startLimits().start(motor(0.2, Nameplate.Eased.NOTHING)).likely(),
+        Answer.Likely.YES);
+    assertEquals(
+        judgement.startLimits().start(motor(8, Nameplate.Eased.NOTHING)).likely(),
+        Answer.Likely.UNKNOWN);
+  }
+
+  private static Nameplate motor(double amps, Nameplate.Eased eased) {
+    return new Nameplate(
+        "Fan",
+        Nameplate.Kind.INDUCTION,
+        230,
+        amps,
+        OptionalDouble.empty(),
+        Optional.empty(),
+        OptionalDouble.empty(),
+        eased);
+  }
+
+  /** A soft starter is kept with the run and changes what is drawn. */
+  @Test
+  public void aSoftStarterIsKeptAndTellsInThePeak() {
+    Unit unit = unit("Kiosk", "1200 W\n230 V 50 Hz");
+    Nameplate soft =
+        new Nameplate(
+            "Pump",
+            Nameplate.Kind.INDUCTION,
+            230,
+            2,
+            OptionalDouble.of(11),
+            Optional.of(CodeLetter.G),
+            OptionalDouble.of(0.4),
+            Nameplate.Eased.SOFT_STARTER);
+    run(unit, TestKind.STARTS, OnHand.of(HEATERS).with(motor(2, Nameplate.Eased.NOTHING)), 4);
+    run(unit, TestKind.STARTS, OnHand.of(HEATERS).with(soft), 5);
+    List<TestRun> runs = judge(unit).runs();
+    double bare = ((StartsRun) runs.get(0)).series().orElseThrow().peakAmps().orElseThrow();
+    double eased = ((StartsRun) runs.get(1)).series().orElseThrow().peakAmps().orElseThrow();
+    assertTrue(eased < 0.6 * bare, eased + " against " + bare);
+    assertEquals(((StartsRun) runs.get(1)).motor(), Optional.of(soft));
+    assertEquals(StartPower.of(soft).ways().size(), 3);
+    assertTrue(
+        runs.get(1).because().orElseThrow().watchOut().stream()
+            .anyMatch(w -> w.contains("soft starter")));
+  }
+
+  /** Everything at once from a label, and a package that brings its captures along. */
+  @Test
+  public void aPackageBringsItsCapturesAlong() throws Exception {
+    Unit unit = unit("Kiosk", "1000 Wh\n1200 W\n230 V 50 Hz\nUPS < 30 ms");
+    run(unit, TestKind.SWITCH_OVER, OnHand.of(HEATERS), 6);
+    Judgement judgement = judge(unit);
+    assertEquals(standing(judgement, Subject.SWITCH_OVER), Optional.of(Standing.KEPT));
+    TransferRun transfer = (TransferRun) judgement.runs().get(0);
+    assertEquals(transfer.gaps().size(), 5);
+    assertTrue(transfer.passThrough().isPresent());
+    Path zip = folder.resolve("switch.zip");
+    RunPackage.write(workbook, transfer.run(), zip);
+    RunPackage.Unpacked in = RunPackage.read(zip);
+    assertEquals(in.captures().size(), 5);
+    for (int i = 0; i < 5; i++) {
+      assertEquals(
+          in.captures().get(i).capture().volts(), transfer.pulls().get(i).kept().capture().volts());
+      assertEquals(in.captures().get(i).words(), transfer.pulls().get(i).kept().words());
+    }
+    assertEquals(in.settings(), transfer.run().settings());
+  }
+
+  private long byHand(Unit unit, String kind, Map<String, String> particulars, List<Event> events) {
+    RunSettings settings =
+        new RunSettings(
+            0,
+            230,
+            Map.of(),
+            Map.of(),
+            RunSettings.Source.BY_HAND,
+            0,
+            List.of(),
+            List.of(),
+            particulars);
+    return workbook
+        .runs()
+        .add(
+            unit.id(),
+            kind,
+            "By hand",
+            CLOCK.instant(),
+            Run.State.DONE,
+            "",
+            settings,
+            Trace.empty(),
+            events);
+  }
+
+  private void typed(long run, double at, Channel channel, double value) {
+    workbook.typedReadings().keep(run, at, "Meter", channel, value, 0.01, "" + value);
+  }
+
+  @DataProvider
+  Object[][] usb() {
+    return new Object[][] {
+      // Common practice, no published source: a 5 V tester cannot show a 100 W claim.
+      {UsbTester.FIVE_VOLT, 5.0, 3.0, Standing.RIG_CANNOT_SHOW},
+      {UsbTester.PD_60, 20.0, 3.0, Standing.RIG_CANNOT_SHOW},
+      // Gave way before the tester was at its end: that is the port.
+      {UsbTester.PD_60, 20.0, 1.5, Standing.SHORT},
+      {UsbTester.PD_100, 20.0, 3.1, Standing.SHORT},
+      {UsbTester.PD_240, 20.6, 5.0, Standing.KEPT},
+      {UsbTester.PD_100, 20.0, 5.0, Standing.TOO_CLOSE}
+    };
+  }
+
+  @Test(dataProvider = "usb")
+  public void aPortIsJudgedByWhatItsTesterCanAskFor(
+      UsbTester tester, double volts, double amps, Standing expected) {
+    Unit unit = unit("Kiosk", "USB-C 100 W");
+    long run = byHand(unit, StepByStep.USB, Particulars.of(tester), List.of());
+    typed(run, 10, Channel.DC_VOLTAGE, 5.1);
+    typed(run, 12, Channel.DC_CURRENT, 2.9);
+    typed(run, 300, Channel.DC_VOLTAGE, volts);
+    typed(run, 304, Channel.DC_CURRENT, amps);
+    Judgement judgement = judge(unit);
+    UsbRun usb = (UsbRun) judgement.runs().get(0);
+    assertEquals(usb.profiles().size(), 2);
+    assertEquals(standing(judgement, Subject.USB_C_POWER), Optional.of(expected));
+  }
+
+  /** Common practice, no published source: 3 000 W in all less 300 W house is a 2 700 W pump. */
+  @Test
+  public void twoLegsTypedByHand() {
+    Unit unit = unit("Pair", "3000 W");
+    long run = byHand(unit, StepByStep.TWO_LEGS, Map.of(), List.of());
+    typed(run, 10, Channel.AC_POWER, 180);
+    typed(run, 15, Channel.SECOND_AC_POWER, 120);
+    typed(run, 100, Channel.AC_POWER, 1550);
+    typed(run, 104, Channel.SECOND_AC_POWER, 1450);
+    LegsRun legs = (LegsRun) judge(unit).runs().get(0);
+    assertEquals(legs.legs().orElseThrow().load(), 2700.0);
+    assertEquals(legs.legs().orElseThrow().imbalancePercent(), 100.0 / 30, 1e-9);
+  }
+
+  /** Starts somebody saw, with a clamp's peaks typed beside them. */
+  @Test
+  public void startsSeenByAPerson() {
+    Unit unit = unit("Kiosk", "1200 W\n120 V 60 Hz\nSurge 4000 W");
+    long run =
+        byHand(
+            unit,
+            TestKind.STARTS.key(),
+            Particulars.of(motor(3, Nameplate.Eased.NOTHING)),
+            List.of(
+                new Event(20, "start-TRIPPED", "Seen: tripped."),
+                new Event(200, "start-STARTED", "Seen: started."),
+                new Event(400, "start-STARTED", "Seen: started.")));
+    // Common practice, no published source: 29 A × 120 V = 3 480 VA, 36 A gave 4 320 VA.
+    typed(run, 210, Channel.PEAK_CURRENT, 29);
+    typed(run, 212, Channel.AC_VOLTAGE, 120);
+    typed(run, 410, Channel.PEAK_CURRENT, 36);
+    typed(run, 412, Channel.AC_VOLTAGE, 120);
+    Judgement judgement = judge(unit);
+    StartsRun starts = (StartsRun) judgement.runs().get(0);
+    assertEquals(starts.series().orElseThrow().started().count(), "2 of 3");
+    assertEquals(starts.series().orElseThrow().held().orElseThrow(), 4320.0);
+    assertTrue(starts.warnings().get(0).message().contains("at times"));
+    assertNotEquals(standing(judgement, Subject.SURGE), Optional.of(Standing.SHORT));
+  }
+
+  /** Noise at the label's distance, the room taken out. */
+  @Test
+  public void noiseIsJudgedAtTheDistanceOfItsLabel() {
+    Unit unit = unit("Kiosk", "1000 Wh 800 W\n230 V 50 Hz\nNoise < 45 dB at 1 m");
+    run(unit, TestKind.HEAT, OnHand.of(HEATERS).at(1), 3);
+    Judgement judgement = judge(unit);
+    HeatRun heat = (HeatRun) judgement.runs().get(0);
+    assertEquals(heat.background(), 31, 2);
+    assertTrue(heat.rise().orElseThrow().heading().isPresent());
+    double loudest = heat.loudest(1).orElseThrow().value();
+    assertEquals(loudest, 46, 2);
+    assertEquals(heat.loudest(2).orElseThrow().value(), loudest - 6.02, 0.01);
+    assertTrue(heat.loudest(2).orElseThrow().u95() > heat.loudest(1).orElseThrow().u95());
+    assertFalse(standing(judgement, Subject.NOISE).isEmpty());
+  }
+
+  /** A label's port and overload held against what the bench saw of them. */
+  @Test
+  public void aPortAndItsTrip() {
+    Unit unit = unit("Kiosk", "1000 Wh 800 W\nDC 12 V / 10 A regulated");
+    run(unit, TestKind.PORT, OnHand.of(HEATERS), 3);
+    PortRun port = (PortRun) judge(unit).runs().get(0);
+    assertTrue(port.finding().tripAmps().isPresent());
+    double trip = port.finding().tripAmps().get().value();
+    assertTrue(trip > 9.4 && trip < 11, "" + trip);
+  }
+}
