@@ -290,8 +290,15 @@ public class EmberTest {
   @Test
   public void aHeldOverloadHasNoTripTime() throws IOException {
     String log =
-        "time [s],ac_power [W],ac_voltage [V]\n0,0,230\n1,1500,228\n200,1500,228\n"
-            + "201,0,230\n202,0,230\n203,0,230\n";
+        """
+        time [s],ac_power [W],ac_voltage [V]
+        0,0,230
+        1,1500,228
+        200,1500,228
+        201,0,230
+        202,0,230
+        203,0,230
+        """;
     Outcome outcome = run("analyze", "overload", file("held.csv", log).toString(), "--json");
     JsonNode root = new ObjectMapper().readTree(outcome.out());
     assertTrue(result(root, "trip_time").path("value").isNull());
