@@ -26,6 +26,7 @@ import org.wiseember.report.look.Palette;
 import org.wiseember.trial.DemoWorkbook;
 import org.wiseember.trial.TestKind;
 import org.wiseember.trial.TestRun;
+import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -225,8 +226,11 @@ public class LayoutTest {
           full.desk().stage().set(StageName.EVIDENCE);
           return null;
         });
-    List<TestRun> runs = full.desk().shelf().get(0).runs();
-    for (TestRun run : runs.subList(0, 5)) {
+    List<TestRun> runs =
+        full.desk().shelf().get(0).runs().stream()
+            .filter(r -> r.run().state() == Run.State.DONE)
+            .toList();
+    for (TestRun run : runs) {
       OpenWindow.onFx(
           () -> {
             full.desk().shownRun().set(run.run().id());

@@ -22,6 +22,7 @@ import org.wiseember.bench.simulated.Fault;
 import org.wiseember.desktop.frame.Row;
 import org.wiseember.report.look.Palette;
 import org.wiseember.trial.DemoWorkbook;
+import org.wiseember.trial.TestKind;
 import org.wiseember.workbook.RunSettings;
 
 /** Pictures of the main views, from whatever workbook is open. */
@@ -93,8 +94,16 @@ final class Screenshots {
         },
         () -> fired("#to-instruments"));
     add(
+        "overload-set-up",
+        () -> {
+          desk.bench().source().set(RunSettings.Source.SIMULATED);
+          desk.bench().test().set(TestKind.OVERLOAD);
+        },
+        () -> fired("#back-to-bench"));
+    add(
         "bench",
         () -> {
+          desk.bench().test().set(TestKind.AC_DRAIN);
           desk.bench().source().set(RunSettings.Source.SIMULATED);
           desk.bench().faults().add(Fault.LOOSE_LEAD);
           desk.chosen().set(desk.shelf().get(1));

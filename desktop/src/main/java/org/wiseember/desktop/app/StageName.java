@@ -15,8 +15,9 @@ public enum StageName {
           + " rising, and the lanes of load, source and meters under it."),
   BENCH(
       "Bench",
-      "Start a drain here and watch it. It ends by itself when the output drops out. Space marks a"
-          + " moment. The clock of the simulated bench can run faster than real."),
+      "Choose a test, start it here and watch it. What can hurt is said above it first, and the foot"
+          + " of every stage stops it. Space marks a moment. The clock of the simulated bench can run"
+          + " faster than real."),
   EVIDENCE(
       "Evidence",
       "Every run of this unit with its readings. Choose a run on the left of the list; click a figure"

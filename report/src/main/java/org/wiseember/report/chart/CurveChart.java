@@ -3,7 +3,6 @@ package org.wiseember.report.chart;
 import java.awt.BasicStroke;
 import java.awt.Stroke;
 import java.awt.geom.Ellipse2D;
-import java.text.DecimalFormat;
 import org.jfree.chart.JFreeChart;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.NumberTickUnit;
@@ -118,7 +117,7 @@ public final class CurveChart {
     axis.setRange(least, most);
     double step = TraceChart.step(most - least, steps);
     axis.setTickUnit(new NumberTickUnit(step));
-    axis.setNumberFormatOverride(new DecimalFormat(step < 1 ? "0.0" : "#,##0".replace(",", "")));
+    axis.setNumberFormatOverride(new AxisFigures(step));
     axis.setTickLabelFont(Face.FIGURE.awt(text));
     axis.setLabelFont(Face.FIGURE.awt(text));
     axis.setTickLabelPaint(Palette.awt(colour));

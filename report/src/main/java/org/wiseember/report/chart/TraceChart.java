@@ -3,7 +3,6 @@ package org.wiseember.report.chart;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Stroke;
-import java.text.DecimalFormat;
 import org.jfree.chart.JFreeChart;
 import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
@@ -138,7 +137,7 @@ public final class TraceChart {
     style(axis, palette.quiet());
     axis.setRange(0, span / unit.seconds);
     axis.setTickUnit(new NumberTickUnit(step(span / unit.seconds, 8)));
-    axis.setNumberFormatOverride(new DecimalFormat("0.##"));
+    axis.setNumberFormatOverride(new AxisFigures(step(span / unit.seconds, 8)));
     return axis;
   }
 
@@ -153,7 +152,7 @@ public final class TraceChart {
     double step = step(top, 5);
     axis.setRange(0, Math.ceil(top / step) * step);
     axis.setTickUnit(new NumberTickUnit(step));
-    axis.setNumberFormatOverride(new ThinSpaced());
+    axis.setNumberFormatOverride(new AxisFigures(step));
     return axis;
   }
 
@@ -301,16 +300,6 @@ public final class TraceChart {
         }
       }
       return HOURS;
-    }
-  }
-
-  /** Axis figures with the program's own thousands space. */
-  private static final class ThinSpaced extends DecimalFormat {
-    private static final long serialVersionUID = 1L;
-
-    @Override
-    public StringBuffer format(double v, StringBuffer out, java.text.FieldPosition position) {
-      return out.append(Figures.plain(v).replace(Figures.THIN_SPACE, '\u00a0'));
     }
   }
 }

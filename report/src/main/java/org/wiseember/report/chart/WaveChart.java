@@ -2,7 +2,6 @@ package org.wiseember.report.chart;
 
 import java.awt.BasicStroke;
 import java.awt.Stroke;
-import java.text.DecimalFormat;
 import org.jfree.chart.JFreeChart;
 import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
@@ -104,7 +103,7 @@ public final class WaveChart {
     axis.setRange(least, most);
     double step = TraceChart.step(most - least, steps);
     axis.setTickUnit(new NumberTickUnit(step));
-    axis.setNumberFormatOverride(new DecimalFormat(step < 1 ? "0.0;\u22120.0" : "0;\u22120"));
+    axis.setNumberFormatOverride(new AxisFigures(step));
     axis.setTickLabelFont(Face.FIGURE.awt(text));
     axis.setLabelFont(Face.FIGURE.awt(text));
     axis.setTickLabelPaint(Palette.awt(colour));
