@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.start.CodeLetter;
@@ -26,6 +27,8 @@ final class Particulars {
   private static final String BASE = "baseWatts";
   private static final String HOLDS = "holdSeconds";
   private static final String ON_HAND = "loadsOnHand";
+  private static final String RECIPES = "recipes";
+  private static final String BAR = " | ";
 
   private Particulars() {}
 
@@ -76,8 +79,22 @@ final class Particulars {
     return number(kept, METRES).orElse(1);
   }
 
-  static Map<String, String> ofHolds(double base, List<Double> seconds, List<Double> onHand) {
-    return Map.of(BASE, Double.toString(base), HOLDS, list(seconds), ON_HAND, list(onHand));
+  static Map<String, String> ofHolds(
+      double base, List<Double> seconds, List<Double> onHand, List<String> recipes) {
+    return Map.of(
+        BASE,
+        Double.toString(base),
+        HOLDS,
+        list(seconds),
+        ON_HAND,
+        list(onHand),
+        RECIPES,
+        String.join(BAR, recipes));
+  }
+
+  /** What to plug in for each load; fewer where nobody kept it. */
+  static List<String> recipes(Map<String, String> kept) {
+    return List.of(kept.getOrDefault(RECIPES, "").split(Pattern.quote(BAR)));
   }
 
   static double base(Map<String, String> kept) {

@@ -5,12 +5,15 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.core.heat.HeatRise;
 import org.wiseember.core.label.Label;
+import org.wiseember.core.overload.CapturedTrip;
 import org.wiseember.core.overload.OverloadLadder;
 import org.wiseember.core.overload.OverloadMethod;
 import org.wiseember.core.port.PortLadder;
@@ -82,11 +85,19 @@ final class PowerFindings {
         run,
         trace,
         treatment,
-        OverloadLadder.of(trace, method.with(treatment)),
+        OverloadLadder.of(trace, method.with(treatment), caughtTrips(run)),
         events(run).stream()
             .filter(e -> e.code().equals(OverloadHolds.RECOVERY))
             .map(Event::words)
             .toList());
+  }
+
+  private Map<Double, CapturedTrip> caughtTrips(Run run) {
+    Map<Double, CapturedTrip> caught = new TreeMap<>();
+    for (KeptCapture kept : workbook.captures().of(run.id())) {
+      CapturedTrip.in(kept.capture(), hertz(run)).ifPresent(t -> caught.put(kept.seconds(), t));
+    }
+    return caught;
   }
 
   private double hertz(Run run) {

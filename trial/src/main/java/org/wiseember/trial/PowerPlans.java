@@ -54,6 +54,7 @@ final class PowerPlans {
     wishes.sort((a, b) -> Double.compare(a.watts(), b.watts()));
     List<Double> loads = new ArrayList<>();
     List<Double> seconds = new ArrayList<>();
+    List<String> recipes = new ArrayList<>();
     double base = 0;
     LoadRecipe heaviest = null;
     for (Wish wish : wishes) {
@@ -67,6 +68,7 @@ final class PowerPlans {
         continue;
       }
       loads.add(watts);
+      recipes.add(recipe.words());
       seconds.add(wish.seconds());
       heaviest = heaviest == null || watts > heaviest.plateWatts() ? recipe : heaviest;
       double before = recipe.base().stream().mapToDouble(Double::doubleValue).sum();
@@ -81,7 +83,7 @@ final class PowerPlans {
                 + " W by their plates, each from a base load. The heaviest: "
                 + heaviest.words()
                 + ".",
-            Particulars.ofHolds(base, seconds, onHand.loads())));
+            Particulars.ofHolds(base, seconds, onHand.loads(), recipes)));
   }
 
   static TestPlan starts(Label label, OnHand onHand) {

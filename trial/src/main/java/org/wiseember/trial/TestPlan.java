@@ -254,9 +254,14 @@ public record TestPlan(
 
   private List<Held> held() {
     List<Double> seconds = Particulars.holds(particulars);
+    List<String> recipes = Particulars.recipes(particulars);
     List<Held> held = new ArrayList<>();
     for (int i = 0; i < loads.size(); i++) {
-      held.add(new Held(loads.get(i), i < seconds.size() ? seconds.get(i) : EXTRA_SECONDS));
+      held.add(
+          new Held(
+              loads.get(i),
+              i < seconds.size() ? seconds.get(i) : EXTRA_SECONDS,
+              i < recipes.size() ? recipes.get(i) : ""));
     }
     return held;
   }

@@ -14,7 +14,7 @@ import org.wiseember.core.trace.Frame;
  * Listens to the room with the unit off, then to the unit at loads from light to heavy, and stays
  * at the last until its warming can be told.
  */
-public final class HeatNoise extends Course {
+public final class HeatNoise extends AskingCourse {
   /** Kept with the run. */
   public static final String KIND = "heat";
 
@@ -30,8 +30,6 @@ public final class HeatNoise extends Course {
 
   private final List<Double> loads;
   private int at = -1;
-  private boolean asking = true;
-  private double since = Double.NaN;
 
   /**
    * Sets it up.
@@ -70,11 +68,6 @@ public final class HeatNoise extends Course {
   }
 
   @Override
-  public void confirm() {
-    asking = false;
-  }
-
-  @Override
   public List<Notice> take(Frame frame) {
     List<Notice> out = new ArrayList<>();
     if (phase.over() || asking) {
@@ -102,9 +95,7 @@ public final class HeatNoise extends Course {
         at < 0 ? BACKGROUND_SECONDS : at == loads.size() - 1 ? LAST_SECONDS : LOAD_SECONDS;
     if (byHand || now - since >= wanted) {
       at++;
-      since = Double.NaN;
-      asking = true;
-      phase = Phase.MEASURING;
+      part(Phase.MEASURING);
       if (at == loads.size()) {
         at--;
         finish("All loads heard and felt. Load off.");

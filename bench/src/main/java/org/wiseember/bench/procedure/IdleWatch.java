@@ -11,7 +11,7 @@ import org.wiseember.core.trace.Frame;
  * Reads the DC side with nothing plugged in, once for every way the outputs can be switched. The
  * beginning of each is kept as a notice, from which the findings know what was on.
  */
-public final class IdleWatch extends Course {
+public final class IdleWatch extends AskingCourse {
   /** Kept with the run. */
   public static final String KIND = "idle";
 
@@ -23,8 +23,6 @@ public final class IdleWatch extends Course {
 
   private final List<IdleState> states;
   private int at;
-  private boolean asking = true;
-  private double since = Double.NaN;
 
   /**
    * Sets it up.
@@ -54,11 +52,6 @@ public final class IdleWatch extends Course {
     return asking && !phase.over()
         ? Optional.of("Nothing plugged in, " + states.get(at).words())
         : Optional.empty();
-  }
-
-  @Override
-  public void confirm() {
-    asking = false;
   }
 
   @Override

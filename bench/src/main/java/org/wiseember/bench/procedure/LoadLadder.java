@@ -19,7 +19,7 @@ import org.wiseember.core.trace.Series;
  * is steady by {@link SteadyRule}, at most five minutes, and then reads for a minute. All loads are
  * gone through as often as asked. It ends early when the output drops out: the loads so far stay.
  */
-public final class LoadLadder extends Course {
+public final class LoadLadder extends AskingCourse {
   /** Kept with the run. */
   public static final String KIND = "efficiency";
 
@@ -35,10 +35,8 @@ public final class LoadLadder extends Course {
   private final List<Double> loads;
   private final int rounds;
   private final double nominalVolts;
-  private final List<double[]> since = new ArrayList<>();
+  private final List<double[]> settling = new ArrayList<>();
   private int step = -1;
-  private boolean asking = true;
-  private double phaseSince = Double.NaN;
   private int deadFrames;
 
   /**
@@ -85,11 +83,6 @@ public final class LoadLadder extends Course {
   }
 
   @Override
-  public void confirm() {
-    asking = false;
-  }
-
-  @Override
   public List<Notice> take(Frame frame) {
     List<Notice> out = new ArrayList<>();
     double now = frame.seconds();
@@ -101,20 +94,20 @@ public final class LoadLadder extends Course {
       next(Phase.SETTLING);
       return out;
     }
-    phaseSince = Double.isNaN(phaseSince) ? now : phaseSince;
+    since = Double.isNaN(since) ? now : since;
     double watts = frame.value(Channel.AC_POWER);
     if (droppedOut(frame, out)) {
       return out;
     }
     switch (phase) {
       case BASELINE -> {
-        if (now - phaseSince >= NO_LOAD_SECONDS) {
+        if (now - since >= NO_LOAD_SECONDS) {
           next(Phase.SETTLING);
         }
       }
       case SETTLING -> settle(now, watts, out);
       case MEASURING -> {
-        if (now - phaseSince >= MEASURE_SECONDS) {
+        if (now - since >= MEASURE_SECONDS) {
           next(Phase.SETTLING);
         }
       }
@@ -125,8 +118,8 @@ public final class LoadLadder extends Course {
 
   private void next(Phase then) {
     step++;
-    since.clear();
-    phaseSince = Double.NaN;
+    settling.clear();
+    since = Double.NaN;
     asking = true;
     phase = then;
     if (step >= loads.size() * rounds) {
@@ -141,13 +134,13 @@ public final class LoadLadder extends Course {
     if (Double.isNaN(watts)) {
       return;
     }
-    since.add(new double[] {now, watts});
+    settling.add(new double[] {now, watts});
     Series series =
         Series.of(
-            since.stream().mapToDouble(r -> r[0]).toArray(),
-            since.stream().mapToDouble(r -> r[1]).toArray());
+            settling.stream().mapToDouble(r -> r[0]).toArray(),
+            settling.stream().mapToDouble(r -> r[1]).toArray());
     boolean steady = SteadyRule.steadyFrom(series, 0, series.size() - 1) < series.size();
-    boolean late = now - phaseSince >= SETTLE_LIMIT;
+    boolean late = now - since >= SETTLE_LIMIT;
     if (!steady && !late) {
       return;
     }
@@ -157,7 +150,7 @@ public final class LoadLadder extends Course {
             steady ? "step" : "unsteady",
             Figures.fixed(watts, 0)
                 + (steady
-                    ? " W is steady after " + Figures.duration(now - phaseSince) + "; reading."
+                    ? " W is steady after " + Figures.duration(now - since) + "; reading."
                     : " W has not settled in five minutes; reading all the same.")));
     if (Math.abs(watts - load()) > FAR_OFF * load()) {
       out.add(
@@ -171,7 +164,7 @@ public final class LoadLadder extends Course {
                   + " was meant. It is read as it is."));
     }
     phase = Phase.MEASURING;
-    phaseSince = now;
+    since = now;
   }
 
   private boolean droppedOut(Frame frame, List<Notice> out) {

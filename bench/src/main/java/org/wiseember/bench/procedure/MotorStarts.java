@@ -17,7 +17,7 @@ import org.wiseember.core.waveform.Capture;
  * scope where there is one, else from the volts and watts afterwards, else by the person who saw
  * it.
  */
-public final class MotorStarts extends Course {
+public final class MotorStarts extends AskingCourse {
   /** Kept with the run. */
   public static final String KIND = "motor-start";
 
@@ -34,8 +34,6 @@ public final class MotorStarts extends Course {
   private final int tries;
   private final double nominalVolts;
   private int at;
-  private boolean asking = true;
-  private double since = Double.NaN;
   private Optional<MotorStart> seen = Optional.empty();
   private double volts = Double.NaN;
   private double hertz = Double.NaN;
@@ -80,11 +78,6 @@ public final class MotorStarts extends Course {
           case WINDING_DOWN -> "Switch the motor off and say how it went";
           default -> "AC output on, motor plugged in and off";
         });
-  }
-
-  @Override
-  public void confirm() {
-    asking = false;
   }
 
   /** Nominal frequency where none was read: 50 Hz above 180 V, else 60 Hz. */
@@ -197,9 +190,7 @@ public final class MotorStarts extends Course {
     if (then == Phase.MEASURING) {
       seen = Optional.empty();
     }
-    phase = then;
-    since = Double.NaN;
-    asking = true;
+    part(then);
   }
 
   /** The try it is at, from 1. */

@@ -10,6 +10,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
+import org.wiseember.core.waveform.Capture;
 
 /**
  * Holds loads above the rating, one after the other: from a base load up, each until it trips or
@@ -18,7 +19,7 @@ import org.wiseember.core.trace.Frame;
  *
  * <p>It ends by itself where the case gets as hot as {@value #HOT} °C.
  */
-public final class OverloadHolds extends Course {
+public final class OverloadHolds extends AskingCourse {
   /** Kept with the run. */
   public static final String KIND = "overload";
 
@@ -47,8 +48,6 @@ public final class OverloadHolds extends Course {
   private final double baseWatts;
   private final double nominalVolts;
   private int at = -1;
-  private boolean asking = true;
-  private double since = Double.NaN;
   private double startCelsius = Double.NaN;
   private int deadFrames;
   private int aliveFrames;
@@ -87,7 +86,7 @@ public final class OverloadHolds extends Course {
         ? Wanted.NO_LOAD
         : switch (phase) {
           case SETTLING -> Wanted.atOutlet(baseWatts);
-          case MEASURING -> Wanted.atOutlet(loads.get(at).watts());
+          case MEASURING -> Wanted.atOutlet(loads.get(at).watts()).onScope();
           default -> Wanted.NO_LOAD;
         };
   }
@@ -103,7 +102,9 @@ public final class OverloadHolds extends Course {
           case MEASURING ->
               "Add up to "
                   + Figures.plain(loads.get(at).watts(), Unit.WATT)
-                  + " in all; hand on the plug";
+                  + " in all"
+                  + (loads.get(at).recipe().isEmpty() ? "" : " (" + loads.get(at).recipe() + ")")
+                  + "; hand on the plug";
           case WINDING_DOWN ->
               after == After.LATCHED
                   ? "The output stays off. Wake it as its maker says, then go on"
@@ -169,9 +170,7 @@ public final class OverloadHolds extends Course {
   }
 
   private void next(Phase then) {
-    phase = then;
-    since = Double.NaN;
-    asking = true;
+    part(then);
     deadFrames = 0;
   }
 
@@ -264,6 +263,11 @@ public final class OverloadHolds extends Course {
       out.add(new Notice(now, RECOVERY, words));
       told = true;
     }
+  }
+
+  @Override
+  public String captured(Capture capture) {
+    return "Load on, " + Figures.plain(load(), Unit.WATT);
   }
 
   /** Loads gone through, the one it is at among them; 0 before the first. */

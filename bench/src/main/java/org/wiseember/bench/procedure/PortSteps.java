@@ -10,7 +10,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
 /** Steps the current at a DC port up until it switches off or the last current is carried. */
-public final class PortSteps extends Course {
+public final class PortSteps extends AskingCourse {
   /** Kept with the run. */
   public static final String KIND = "dc-port";
 
@@ -20,8 +20,6 @@ public final class PortSteps extends Course {
 
   private final List<Double> amps;
   private int at = -1;
-  private boolean asking = true;
-  private double since = Double.NaN;
   private int deadFrames;
 
   /**
@@ -58,11 +56,6 @@ public final class PortSteps extends Course {
   }
 
   @Override
-  public void confirm() {
-    asking = false;
-  }
-
-  @Override
   public double watched(Frame frame) {
     return frame.dcWatts();
   }
@@ -85,9 +78,7 @@ public final class PortSteps extends Course {
       out.add(new Notice(now, "cut-off", ending));
     } else if (byHand || now - since >= STEP_SECONDS) {
       at++;
-      since = Double.NaN;
-      asking = true;
-      phase = Phase.MEASURING;
+      part(Phase.MEASURING);
       if (at == amps.size()) {
         at--;
         finish("Carried every current up to " + Figures.plain(amps.get(at)) + " A.");

@@ -16,7 +16,7 @@ import org.wiseember.core.waveform.Capture;
  * Hands the mains through to a light and a heavy load, then pulls the plug several times with a
  * scope on the outlet.
  */
-public final class SwitchOver extends Course {
+public final class SwitchOver extends AskingCourse {
   /** Kept with the run. */
   public static final String KIND = "switch-over";
 
@@ -29,8 +29,6 @@ public final class SwitchOver extends Course {
   private final int times;
   private final double hertz;
   private int at;
-  private boolean asking = true;
-  private double since = Double.NaN;
   private String gap = "";
 
   /**
@@ -88,11 +86,6 @@ public final class SwitchOver extends Course {
   }
 
   @Override
-  public void confirm() {
-    asking = false;
-  }
-
-  @Override
   public String captured(Capture capture) {
     TransferGap.Reading reading = TransferGap.of(capture, hertz);
     gap =
@@ -120,12 +113,12 @@ public final class SwitchOver extends Course {
     switch (phase) {
       case BASELINE -> {
         if (byHand || passed >= THROUGH_SECONDS) {
-          next(Phase.SETTLING);
+          part(Phase.SETTLING);
         }
       }
       case SETTLING -> {
         if (byHand || passed >= THROUGH_SECONDS) {
-          next(Phase.MEASURING);
+          part(Phase.MEASURING);
         }
       }
       case MEASURING -> {
@@ -135,25 +128,19 @@ public final class SwitchOver extends Course {
         }
         if (byHand || passed >= PULLED_SECONDS) {
           at++;
-          next(Phase.WINDING_DOWN);
+          part(Phase.WINDING_DOWN);
         }
       }
       case WINDING_DOWN -> {
         if (at == times) {
           finish("Plug pulled " + times + " times.");
         } else if (byHand || passed >= BACK_SECONDS) {
-          next(Phase.MEASURING);
+          part(Phase.MEASURING);
         }
       }
       default -> {}
     }
     return out;
-  }
-
-  private void next(Phase then) {
-    phase = then;
-    since = Double.NaN;
-    asking = true;
   }
 
   @Override

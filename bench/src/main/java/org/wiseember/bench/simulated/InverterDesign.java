@@ -52,6 +52,24 @@ public record InverterDesign(
     return acWatts + idleWatts + linearLoss * acWatts + squareLoss * acWatts * acWatts;
   }
 
+  /** The same inverter with another output wave and another overload protection. */
+  public InverterDesign with(WaveShape wave, OverloadDesign protection) {
+    return new InverterDesign(
+        ratedWatts,
+        acVolts,
+        hertz,
+        droop,
+        idleWatts,
+        linearLoss,
+        squareLoss,
+        wave,
+        protection,
+        fanWatts,
+        ecoWatts,
+        ecoSeconds,
+        standbyWatts);
+  }
+
   /** The same inverter with an eco mode. */
   public InverterDesign withEco(double watts, double seconds) {
     return new InverterDesign(

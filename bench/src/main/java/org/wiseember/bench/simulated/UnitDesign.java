@@ -84,41 +84,11 @@ public record UnitDesign(
 
   /** The same unit with another overload protection. */
   public UnitDesign with(OverloadDesign overload) {
-    InverterDesign i = inverter;
-    return with(
-        new InverterDesign(
-            i.ratedWatts(),
-            i.acVolts(),
-            i.hertz(),
-            i.droop(),
-            i.idleWatts(),
-            i.linearLoss(),
-            i.squareLoss(),
-            i.shape(),
-            overload,
-            i.fanWatts(),
-            i.ecoWatts(),
-            i.ecoSeconds(),
-            i.standbyWatts()));
+    return with(inverter.with(inverter.shape(), overload));
   }
 
   /** The same unit with another output wave. */
   public UnitDesign with(WaveShape shape) {
-    InverterDesign i = inverter;
-    return with(
-        new InverterDesign(
-            i.ratedWatts(),
-            i.acVolts(),
-            i.hertz(),
-            i.droop(),
-            i.idleWatts(),
-            i.linearLoss(),
-            i.squareLoss(),
-            shape,
-            i.overload(),
-            i.fanWatts(),
-            i.ecoWatts(),
-            i.ecoSeconds(),
-            i.standbyWatts()));
+    return with(inverter.with(shape, inverter.overload()));
   }
 }

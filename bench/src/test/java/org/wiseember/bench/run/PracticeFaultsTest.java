@@ -39,7 +39,7 @@ public class PracticeFaultsTest {
               Fault.WRONG_METER_CLOCK, "meter-clock"));
 
   /** What may be said in a run without a fault. */
-  private static final Set<String> ORDINARY = Set.of("steady", "cut-off");
+  private static final Set<String> ORDINARY = Set.of("steady", "cut-off", "error-code");
 
   private static final class Nowhere implements Recorder {
     @Override

@@ -3,7 +3,9 @@ package org.wiseember.core.overload;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import org.wiseember.core.because.Because;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.quantity.Figures;
@@ -27,18 +29,52 @@ public final class OverloadLadder {
   /** A later try at the same load is shorter by so much when the inverter was still warm. */
   private static final double SHORTER = 0.05;
 
+  /** A capture begun this near to a load step is of that step, s. */
+  private static final double SAME_MOMENT = 2.5;
+
+  private final Map<Double, CapturedTrip> caught;
   private final Trace trace;
   private final OverloadMethod method;
   private final List<Warning> warnings = new ArrayList<>();
 
-  private OverloadLadder(Trace trace, OverloadMethod method) {
+  private OverloadLadder(Trace trace, OverloadMethod method, Map<Double, CapturedTrip> caught) {
+    this.caught = new TreeMap<>(caught);
     this.trace = method.treatment().of(trace);
     this.method = method;
   }
 
   /** Works out one run. */
   public static OverloadFinding of(Trace trace, OverloadMethod method) {
-    return new OverloadLadder(trace, method).find();
+    return of(trace, method, Map.of());
+  }
+
+  /**
+   * Works out one run with trips a scope caught.
+   *
+   * @param caught by the moment on the trace's clock at which the capture began, s
+   */
+  public static OverloadFinding of(
+      Trace trace, OverloadMethod method, Map<Double, CapturedTrip> caught) {
+    return new OverloadLadder(trace, method, caught).find();
+  }
+
+  /** A trip a scope caught is timed by it; a meter's readings are too far apart for it. */
+  private Hold timed(Hold hold) {
+    return caught.entrySet().stream()
+        .filter(c -> hold.tripped() && Math.abs(c.getKey() - hold.from()) <= SAME_MOMENT)
+        .map(Map.Entry::getValue)
+        .findFirst()
+        .map(
+            c ->
+                new Hold(
+                    hold.from(),
+                    hold.watts(),
+                    hold.scatter(),
+                    c.seconds(),
+                    c.halfWidth(),
+                    hold.end(),
+                    hold.before()))
+        .orElse(hold);
   }
 
   private OverloadFinding find() {
@@ -58,7 +94,7 @@ public final class OverloadLadder {
     double origin = trace.seconds(0);
     Series volts = trace.series(Channel.AC_VOLTAGE);
     HoldFinder finder = new HoldFinder(power, volts, origin);
-    List<Hold> holds = finder.find();
+    List<Hold> holds = finder.find().stream().map(this::timed).toList();
     warnings.addAll(finder.warnings());
     if (holds.isEmpty()) {
       warnings.add(new Warning("no_load", "No load is seen in this log."));

@@ -12,6 +12,7 @@ import org.testng.annotations.Test;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.core.waveform.Capture;
 
 /** Trips and holds from traces whose truth is known. */
 public class OverloadLadderTest {
@@ -293,5 +294,34 @@ public class OverloadLadderTest {
     double expected = 1500 * 1500 * -Math.expm1(-70 / 50.0) * Math.exp(-40 / 50.0);
     double image = LoadHistory.upTo(trace.series(Channel.AC_POWER), end).image(50);
     assertEquals(image, expected, 0.03 * expected);
+  }
+
+  private static Capture caught(double on, double off) {
+    double[] v = new double[10_000];
+    double[] a = new double[v.length];
+    for (int i = 0; i < v.length; i++) {
+      double t = i / 10_000.0;
+      double sine = Math.sin(2 * Math.PI * 50 * t + 0.4);
+      v[i] = t < off ? 325 * sine : 0;
+      a[i] = t < off ? (t < on ? 3 : 18) * sine : 0;
+    }
+    return Capture.of(10_000, v, a);
+  }
+
+  /** Trips between readings of a meter, timed by half-cycle volts within half a cycle. */
+  @Test
+  public void aTripOfPartOfASecondIsTimedByItsVolts() {
+    for (double held : new double[] {0.1, 0.25, 0.5, 0.75}) {
+      CapturedTrip trip = CapturedTrip.in(caught(0.15, 0.15 + held), 50).orElseThrow();
+      assertEquals(trip.seconds(), held, 0.01, "held " + held);
+      Trace trace =
+          rows(1, 230, new double[] {60, 300}, new double[] {1, 2200}, new double[] {60, 0, 0});
+      OverloadFinding f =
+          OverloadLadder.of(trace, OverloadMethod.measuredWith(1200, METER), Map.of(59.6, trip));
+      assertEquals(f.tripTime().orElseThrow().value(), held, 0.01);
+      assertTrue(f.tripTime().orElseThrow().u95() <= 0.0101);
+    }
+    assertTrue(CapturedTrip.in(caught(0.15, 2), 50).isEmpty(), "it held");
+    assertTrue(CapturedTrip.in(Capture.of(10_000, new double[10_000]), 50).isEmpty());
   }
 }

@@ -14,18 +14,21 @@ import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.trial.DrainRun;
+import org.wiseember.trial.PortRun;
 import org.wiseember.trial.TestRun;
 
 /** What was decided about a run, each with a way back, and the corrections a drain may need. */
 final class DecisionList extends VBox {
   private final Desk desk;
+  private TestRun run;
 
   DecisionList(Desk desk) {
     this.desk = desk;
     setSpacing(4);
   }
 
-  void of(TestRun run) {
+  void of(TestRun shown) {
+    run = shown;
     getChildren().clear();
     Treatment treatment = run.treatment();
     for (Treatment.LeftOut stretch : treatment.leftOut()) {
@@ -48,8 +51,10 @@ final class DecisionList extends VBox {
                                 run,
                                 treatment.withCutoff(OptionalDouble.empty()),
                                 "Cut-off back to the one seen")));
-    if (run instanceof DrainRun drain) {
-      getChildren().add(corrections(drain));
+    boolean drain = run instanceof DrainRun;
+    boolean leads = run instanceof PortRun || (run instanceof DrainRun d && d.direct());
+    if (drain || leads) {
+      getChildren().add(corrections(drain, leads));
     }
   }
 
@@ -65,37 +70,35 @@ final class DecisionList extends VBox {
     getChildren().add(row);
   }
 
-  private Node corrections(DrainRun drain) {
+  private Node corrections(boolean drain, boolean leads) {
     FlowPane fields = new FlowPane(10, 6);
-    Treatment t = drain.treatment();
-    fields
-        .getChildren()
-        .addAll(
-            field(
-                "radio-watts",
-                "Radio or app left on, W",
-                t.standingWatts(),
-                drain,
-                t::withStandingWatts));
-    if (drain.direct()) {
+    Treatment t = run.treatment();
+    if (drain) {
       fields
           .getChildren()
           .add(
               field(
-                  "lead-ohms", "Leads before the meter, Ω", t.leadOhms(), drain, t::withLeadOhms));
+                  "radio-watts",
+                  "Radio or app left on, W",
+                  t.standingWatts(),
+                  t::withStandingWatts));
+    }
+    if (leads) {
+      fields
+          .getChildren()
+          .add(field("lead-ohms", "Leads before the meter, Ω", t.leadOhms(), t::withLeadOhms));
     }
     return fields;
   }
 
-  private Node field(
-      String id, String name, double value, DrainRun drain, DoubleFunction<Treatment> with) {
+  private Node field(String id, String name, double value, DoubleFunction<Treatment> with) {
     TextField field = new TextField(value > 0 ? Figures.plain(value) : "");
     field.setId(id);
     field.setPromptText("0");
     field.setPrefColumnCount(4);
     field.getStyleClass().add("typed-field");
     field.setAccessibleText(name);
-    field.setOnAction(e -> take(name, field.getText(), drain, with));
+    field.setOnAction(e -> take(name, field.getText(), with));
     Label label = Words.line("quiet", name);
     label.setLabelFor(field);
     HBox pair = new HBox(label, field);
@@ -104,15 +107,13 @@ final class DecisionList extends VBox {
     return pair;
   }
 
-  private void take(String name, String typed, DrainRun drain, DoubleFunction<Treatment> with) {
+  private void take(String name, String typed, DoubleFunction<Treatment> with) {
     String clean = typed.strip().replace(',', '.').replaceAll("(?i)\\s*(w|ohms?|Ω)$", "");
     try {
       double value = clean.isEmpty() ? 0 : Double.parseDouble(clean);
       desk.decisions()
           .decide(
-              drain,
-              with.apply(value),
-              name + (value > 0 ? ": " + Figures.plain(value) : ": none"));
+              run, with.apply(value), name + (value > 0 ? ": " + Figures.plain(value) : ": none"));
     } catch (NumberFormatException e) {
       desk.say("“" + typed.strip() + "” is no number. Type one as 1.5.");
     } catch (IllegalArgumentException e) {

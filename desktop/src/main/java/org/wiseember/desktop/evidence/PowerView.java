@@ -302,6 +302,9 @@ final class PowerView extends VBox {
                     desk.textScale().get()),
         rows.isEmpty() ? null : new FigureTable(List.of("Current", "Volts", "Power"), rows),
         words);
+    DecisionList leads = new DecisionList(desk);
+    leads.of(run);
+    finding.add(leads);
   }
 
   private void usb(UsbRun run) {

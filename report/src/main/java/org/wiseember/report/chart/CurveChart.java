@@ -4,9 +4,6 @@ import java.awt.BasicStroke;
 import java.awt.Stroke;
 import java.awt.geom.Ellipse2D;
 import org.jfree.chart.JFreeChart;
-import org.jfree.chart.axis.NumberAxis;
-import org.jfree.chart.axis.NumberTickUnit;
-import org.jfree.chart.plot.DatasetRenderingOrder;
 import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.DeviationRenderer;
@@ -31,11 +28,13 @@ public final class CurveChart {
   private final CurveFigure figure;
   private final Palette palette;
   private final float text;
+  private final PlotLook look;
 
   private CurveChart(CurveFigure figure, Palette palette, double scale) {
     this.figure = figure;
     this.palette = palette;
-    this.text = (float) (12 * scale);
+    this.look = PlotLook.of(palette, scale);
+    this.text = look.text();
   }
 
   /**
@@ -48,7 +47,7 @@ public final class CurveChart {
   }
 
   private JFreeChart build() {
-    XYPlot plot = new XYPlot();
+    XYPlot plot = look.plot();
     double widest = 10;
     for (CurveFigure.Point p : figure.points()) {
       widest = Math.max(widest, p.x());
@@ -59,15 +58,8 @@ public final class CurveChart {
     for (CurveFigure.Mark mark : figure.marks()) {
       widest = Math.max(widest, mark.x() * 1.08);
     }
-    plot.setDomainAxis(axis(figure.across(), 0, widest * 1.04, 8, palette.quiet()));
-    plot.setRangeAxis(axis(figure.up(), figure.least(), figure.most(), 6, palette.emberInk()));
-    plot.setBackgroundPaint(Palette.awt(palette.sheet()));
-    plot.setOutlineVisible(false);
-    plot.setRangeGridlinePaint(Palette.awt(palette.rule()));
-    plot.setRangeGridlineStroke(HAIR);
-    plot.setDomainGridlinesVisible(false);
-    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
-    plot.setDatasetRenderingOrder(DatasetRenderingOrder.FORWARD);
+    plot.setDomainAxis(look.axis(figure.across(), 0, widest * 1.04, 8, palette.quiet()));
+    plot.setRangeAxis(look.axis(figure.up(), figure.least(), figure.most(), 6, palette.emberInk()));
     plot.setDataset(0, curve());
     plot.setRenderer(0, band());
     plot.setDataset(1, points());
@@ -86,10 +78,7 @@ public final class CurveChart {
       // Two marks may stand side by side: their words do not.
       above = !above;
     }
-    JFreeChart chart = new JFreeChart(null, JFreeChart.DEFAULT_TITLE_FONT, plot, false);
-    chart.setBackgroundPaint(Palette.awt(palette.sheet()));
-    chart.setPadding(new RectangleInsets(8, 6, 4, 12));
-    return chart;
+    return look.chart(plot);
   }
 
   private static void place(ValueMarker upright, boolean right, boolean above) {
@@ -110,22 +99,6 @@ public final class CurveChart {
     marker.setLabelBackgroundColor(new java.awt.Color(0, 0, 0, 0));
     marker.setLabelOffset(new RectangleInsets(4, 5, 4, 5));
     return marker;
-  }
-
-  private NumberAxis axis(String name, double least, double most, int steps, String colour) {
-    NumberAxis axis = new NumberAxis(name);
-    axis.setRange(least, most);
-    double step = TraceChart.step(most - least, steps);
-    axis.setTickUnit(new NumberTickUnit(step));
-    axis.setNumberFormatOverride(new AxisFigures(step));
-    axis.setTickLabelFont(Face.FIGURE.awt(text));
-    axis.setLabelFont(Face.FIGURE.awt(text));
-    axis.setTickLabelPaint(Palette.awt(colour));
-    axis.setLabelPaint(Palette.awt(colour));
-    axis.setAxisLinePaint(Palette.awt(palette.rule()));
-    axis.setTickMarkPaint(Palette.awt(palette.rule()));
-    axis.setLabelInsets(new RectangleInsets(3, 3, 3, 3));
-    return axis;
   }
 
   private YIntervalSeriesCollection curve() {

@@ -15,11 +15,9 @@ import org.jfree.chart.JFreeChart;
 import org.jfree.chart.annotations.XYPolygonAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
-import org.jfree.chart.plot.DatasetRenderingOrder;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.Layer;
-import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
 import org.wiseember.core.quantity.Figures;
@@ -41,11 +39,13 @@ public final class EnduranceChart {
   private final EnduranceFigure figure;
   private final Palette palette;
   private final float text;
+  private final PlotLook look;
 
   private EnduranceChart(EnduranceFigure figure, Palette palette, double scale) {
     this.figure = figure;
     this.palette = palette;
-    this.text = (float) (12 * scale);
+    this.look = PlotLook.of(palette, scale);
+    this.text = look.text();
   }
 
   /**
@@ -76,25 +76,15 @@ public final class EnduranceChart {
     }
     double bottom = Math.log10(least / 1.35);
     double top = Math.log10(most * 1.35);
-    XYPlot plot = new XYPlot();
+    XYPlot plot = look.plot();
     plot.setDomainAxis(
         axis("held for", seconds(), Math.log10(LEFT), Math.log10(longest), palette.quiet()));
     plot.setRangeAxis(axis("load, W", watts(bottom, top), bottom, top, palette.emberInk()));
-    plot.setBackgroundPaint(Palette.awt(palette.sheet()));
-    plot.setOutlineVisible(false);
-    plot.setRangeGridlinePaint(Palette.awt(palette.rule()));
-    plot.setDomainGridlinePaint(Palette.awt(palette.rule()));
-    plot.setRangeGridlineStroke(new BasicStroke(1f));
-    plot.setDomainGridlineStroke(new BasicStroke(1f));
-    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
-    plot.setDatasetRenderingOrder(DatasetRenderingOrder.FORWARD);
+    plot.setDomainGridlinesVisible(true);
     stairs(plot, bottom, Math.log10(longest));
     curve(plot, top);
     marks(plot);
-    JFreeChart chart = new JFreeChart(null, JFreeChart.DEFAULT_TITLE_FONT, plot, false);
-    chart.setBackgroundPaint(Palette.awt(palette.sheet()));
-    chart.setPadding(new RectangleInsets(8, 6, 4, 12));
-    return chart;
+    return look.chart(plot);
   }
 
   private static Map<Double, String> seconds() {
@@ -126,13 +116,7 @@ public final class EnduranceChart {
       String name, Map<Double, String> ticks, double from, double to, String colour) {
     NamedTicksAxis axis = new NamedTicksAxis(name, ticks);
     axis.setRange(from, to);
-    axis.setTickLabelFont(Face.FIGURE.awt(text));
-    axis.setLabelFont(Face.FIGURE.awt(text));
-    axis.setTickLabelPaint(Palette.awt(colour));
-    axis.setLabelPaint(Palette.awt(colour));
-    axis.setAxisLinePaint(Palette.awt(palette.rule()));
-    axis.setTickMarkPaint(Palette.awt(palette.rule()));
-    axis.setLabelInsets(new RectangleInsets(3, 3, 3, 3));
+    look.style(axis, colour);
     return axis;
   }
 

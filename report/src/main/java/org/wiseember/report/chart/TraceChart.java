@@ -7,7 +7,6 @@ import org.jfree.chart.JFreeChart;
 import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.NumberTickUnit;
-import org.jfree.chart.plot.DatasetRenderingOrder;
 import org.jfree.chart.plot.IntervalMarker;
 import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
@@ -40,11 +39,13 @@ public final class TraceChart {
   private final TraceFigure figure;
   private final Palette palette;
   private final float text;
+  private final PlotLook look;
 
   private TraceChart(TraceFigure figure, Palette palette, double scale) {
     this.figure = figure;
     this.palette = palette;
-    this.text = (float) (12 * scale);
+    this.look = PlotLook.of(palette, scale);
+    this.text = look.text();
   }
 
   /**
@@ -64,16 +65,9 @@ public final class TraceChart {
   private JFreeChart build() {
     double span = span();
     TimeUnitOfAxis unit = TimeUnitOfAxis.forSpan(span);
-    XYPlot plot = new XYPlot();
+    XYPlot plot = look.plot();
     plot.setDomainAxis(timeAxis(span, unit));
     plot.setRangeAxis(powerAxis());
-    plot.setBackgroundPaint(awt(palette.sheet()));
-    plot.setOutlineVisible(false);
-    plot.setRangeGridlinePaint(awt(palette.rule()));
-    plot.setRangeGridlineStroke(HAIR);
-    plot.setDomainGridlinesVisible(false);
-    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
-    plot.setDatasetRenderingOrder(DatasetRenderingOrder.FORWARD);
 
     TraceFigure.Line watts = TraceFigure.thin(figure.seconds(), figure.watts(), POINTS);
     plot.setDataset(0, dataset("power", watts, unit));
@@ -83,10 +77,7 @@ public final class TraceChart {
     addRight(plot, unit, 2, "case", figure.warmth(), palette.kept());
     addRight(plot, unit, 3, "display", figure.display(), palette.close());
     addMarks(plot, unit);
-    JFreeChart chart = new JFreeChart(null, JFreeChart.DEFAULT_TITLE_FONT, plot, false);
-    chart.setBackgroundPaint(awt(palette.sheet()));
-    chart.setPadding(new RectangleInsets(8, 6, 4, 12));
-    return chart;
+    return look.chart(plot);
   }
 
   /** A line against the right-hand axis, its name at its end. */
@@ -134,7 +125,7 @@ public final class TraceChart {
 
   private NumberAxis timeAxis(double span, TimeUnitOfAxis unit) {
     NumberAxis axis = new NumberAxis("time, " + unit.word);
-    style(axis, palette.quiet());
+    look.style(axis, palette.quiet());
     axis.setRange(0, span / unit.seconds);
     axis.setTickUnit(new NumberTickUnit(step(span / unit.seconds, 8)));
     axis.setNumberFormatOverride(new AxisFigures(step(span / unit.seconds, 8)));
@@ -148,7 +139,7 @@ public final class TraceChart {
     }
     double top = Math.max(10, most * 1.15);
     NumberAxis axis = new NumberAxis(figure.name() + ", W");
-    style(axis, palette.emberInk());
+    look.style(axis, palette.emberInk());
     double step = step(top, 5);
     axis.setRange(0, Math.ceil(top / step) * step);
     axis.setTickUnit(new NumberTickUnit(step));
@@ -163,7 +154,8 @@ public final class TraceChart {
     NumberAxis axis =
         new NumberAxis(
             warmth && display ? "case, °C, and display, %" : warmth ? "case, °C" : "display, %");
-    style(axis, warmth && display ? palette.quiet() : warmth ? palette.kept() : palette.close());
+    look.style(
+        axis, warmth && display ? palette.quiet() : warmth ? palette.kept() : palette.close());
     double most = display ? 100 : 40;
     for (double c : figure.warmth().values()) {
       most = Math.max(most, c);
@@ -174,16 +166,6 @@ public final class TraceChart {
     axis.setRange(0, !display ? whole + 20 : whole + (marked ? 39.9 : 19.9));
     axis.setTickUnit(new NumberTickUnit(marked ? 50 : 20));
     return axis;
-  }
-
-  private void style(NumberAxis axis, String colour) {
-    axis.setTickLabelFont(Face.FIGURE.awt(text));
-    axis.setLabelFont(Face.FIGURE.awt(text));
-    axis.setTickLabelPaint(awt(colour));
-    axis.setLabelPaint(awt(colour));
-    axis.setAxisLinePaint(awt(palette.rule()));
-    axis.setTickMarkPaint(awt(palette.rule()));
-    axis.setLabelInsets(new RectangleInsets(3, 3, 3, 3));
   }
 
   /** A round step that gives at most {@code count} of them. */

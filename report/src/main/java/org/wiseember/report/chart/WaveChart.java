@@ -1,17 +1,11 @@
 package org.wiseember.report.chart;
 
-import java.awt.BasicStroke;
-import java.awt.Stroke;
 import org.jfree.chart.JFreeChart;
 import org.jfree.chart.annotations.XYTextAnnotation;
-import org.jfree.chart.axis.NumberAxis;
-import org.jfree.chart.axis.NumberTickUnit;
 import org.jfree.chart.plot.IntervalMarker;
 import org.jfree.chart.plot.XYPlot;
-import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.Layer;
 import org.jfree.chart.ui.RectangleAnchor;
-import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
 import org.wiseember.report.look.Face;
@@ -19,8 +13,6 @@ import org.wiseember.report.look.Palette;
 
 /** Volts and amps of a capture against milliseconds, one stretch marked. */
 public final class WaveChart {
-  private static final Stroke LINE =
-      new BasicStroke(1.5f, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND);
 
   /** Widest a line is drawn with, in points; more would only be drawn over. */
   private static final int POINTS = 3000;
@@ -28,11 +20,13 @@ public final class WaveChart {
   private final WaveFigure figure;
   private final Palette palette;
   private final float text;
+  private final PlotLook look;
 
   private WaveChart(WaveFigure figure, Palette palette, double scale) {
     this.figure = figure;
     this.palette = palette;
-    this.text = (float) (12 * scale);
+    this.look = PlotLook.of(palette, scale);
+    this.text = look.text();
   }
 
   /**
@@ -45,35 +39,26 @@ public final class WaveChart {
   }
 
   private JFreeChart build() {
-    XYPlot plot = new XYPlot();
+    XYPlot plot = look.plot();
     double[] t = figure.milliseconds();
     double first = t.length == 0 ? 0 : t[0];
     double last = t.length == 0 ? 1 : t[t.length - 1];
-    plot.setDomainAxis(axis("time, ms", first, Math.max(last, first + 1), 8, palette.quiet()));
+    plot.setDomainAxis(look.axis("time, ms", first, Math.max(last, first + 1), 8, palette.quiet()));
     double volts = most(figure.volts());
-    plot.setRangeAxis(axis("volts, V", -volts, volts, 6, palette.emberInk()));
-    plot.setBackgroundPaint(Palette.awt(palette.sheet()));
-    plot.setOutlineVisible(false);
-    plot.setRangeGridlinePaint(Palette.awt(palette.rule()));
-    plot.setRangeGridlineStroke(new BasicStroke(1f));
-    plot.setDomainGridlinesVisible(false);
-    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    plot.setRangeAxis(look.axis("volts, V", -volts, volts, 6, palette.emberInk()));
     if (figure.amps().length > 0) {
       double amps = most(figure.amps());
-      plot.setRangeAxis(1, axis("amps, A", -amps, amps, 6, palette.ink()));
+      plot.setRangeAxis(1, look.axis("amps, A", -amps, amps, 6, palette.ink()));
       plot.setDataset(1, dataset("amps", figure.amps()));
-      plot.setRenderer(1, line(palette.ink()));
+      plot.setRenderer(1, PlotLook.line(palette.ink()));
       plot.mapDatasetToRangeAxis(1, 1);
     }
     plot.setDataset(0, dataset("volts", figure.volts()));
-    plot.setRenderer(0, line(palette.ember()));
+    plot.setRenderer(0, PlotLook.line(palette.ember()));
     if (!Double.isNaN(figure.from())) {
       mark(plot, volts);
     }
-    JFreeChart chart = new JFreeChart(null, JFreeChart.DEFAULT_TITLE_FONT, plot, false);
-    chart.setBackgroundPaint(Palette.awt(palette.sheet()));
-    chart.setPadding(new RectangleInsets(8, 6, 4, 12));
-    return chart;
+    return look.chart(plot);
   }
 
   private void mark(XYPlot plot, double top) {
@@ -98,34 +83,10 @@ public final class WaveChart {
     return most * 1.25;
   }
 
-  private NumberAxis axis(String name, double least, double most, int steps, String colour) {
-    NumberAxis axis = new NumberAxis(name);
-    axis.setRange(least, most);
-    double step = TraceChart.step(most - least, steps);
-    axis.setTickUnit(new NumberTickUnit(step));
-    axis.setNumberFormatOverride(new AxisFigures(step));
-    axis.setTickLabelFont(Face.FIGURE.awt(text));
-    axis.setLabelFont(Face.FIGURE.awt(text));
-    axis.setTickLabelPaint(Palette.awt(colour));
-    axis.setLabelPaint(Palette.awt(colour));
-    axis.setAxisLinePaint(Palette.awt(palette.rule()));
-    axis.setTickMarkPaint(Palette.awt(palette.rule()));
-    axis.setLabelInsets(new RectangleInsets(3, 3, 3, 3));
-    return axis;
-  }
-
   private DefaultXYDataset dataset(String name, double[] values) {
     TraceFigure.Line thin = TraceFigure.thin(figure.milliseconds(), values, POINTS);
     DefaultXYDataset data = new DefaultXYDataset();
     data.addSeries(name, new double[][] {thin.seconds(), thin.values()});
     return data;
-  }
-
-  private XYLineAndShapeRenderer line(String colour) {
-    XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(true, false);
-    renderer.setSeriesPaint(0, Palette.awt(colour));
-    renderer.setSeriesStroke(0, LINE);
-    renderer.setDrawSeriesLineAsPath(true);
-    return renderer;
   }
 }
