@@ -14,10 +14,7 @@ import org.wiseember.core.waveform.HalfCycleRms;
 public record CapturedTrip(double seconds, double halfWidth) {
   private static final double DEAD = 0.1;
 
-  /** A window half in the dead time reads so much of the volts before. */
-  private static final double HALF_GONE = Math.sqrt(0.5);
-
-  private static final double STEP = 0.5;
+  private static final double HALF = 0.5;
 
   /**
    * Reads a capture of volts and amps.
@@ -35,20 +32,20 @@ public record CapturedTrip(double seconds, double halfWidth) {
     if (n < 4 || amps.size() < 4 || volts.value(n - 1) > DEAD * volts.most()) {
       return Optional.empty();
     }
+    double cycle = 1 / hertz;
+    double base = amps.value(0) * amps.value(0);
+    double step = amps.most() * amps.most() - base;
     double on = Double.NaN;
-    double base = amps.value(0);
-    double level = base + STEP * (amps.most() - base);
-    for (int i = 0; i < amps.size(); i++) {
-      if (amps.value(i) > level) {
-        on = amps.seconds(i);
-        break;
-      }
+    for (int i = 0; i < amps.size() && Double.isNaN(on); i++) {
+      // So much of this window lies behind the step.
+      double share = (amps.value(i) * amps.value(i) - base) / step;
+      on = share >= HALF ? amps.seconds(i) + (HALF - share) * cycle : on;
     }
     double off = Double.NaN;
-    for (int i = n - 1; i > 0 && Double.isNaN(off); i--) {
-      if (volts.value(i - 1) > HALF_GONE * volts.most()) {
-        off = volts.seconds(i);
-      }
+    double alive = volts.most() * volts.most();
+    for (int i = n - 1; i >= 0 && Double.isNaN(off); i--) {
+      double share = volts.value(i) * volts.value(i) / alive;
+      off = share >= HALF ? volts.seconds(i) + (share - HALF) * cycle : off;
     }
     return off > on ? Optional.of(new CapturedTrip(off - on, 0.5 / hertz)) : Optional.empty();
   }
