@@ -12,7 +12,8 @@ import picocli.CommandLine.Command;
       AnalyzeCapacity.class,
       AnalyzeEfficiency.class,
       AnalyzeIdle.class,
-      AnalyzeOverload.class
+      AnalyzeOverload.class,
+      AnalyzeWaveform.class
     })
 final class Analyze {
   private Analyze() {}

@@ -19,6 +19,9 @@ final class Results {
   private final String kind;
   private final List<Warning> warnings;
   private final List<Result> results = new ArrayList<>();
+  private final List<Said> said = new ArrayList<>();
+
+  private record Said(String key, String word, String reason) {}
 
   Results(String kind, List<Warning> warnings) {
     this.kind = kind;
@@ -27,6 +30,12 @@ final class Results {
 
   Results add(String key, Optional<Estimate> estimate, Unit unit) {
     results.add(new Result(key, estimate, unit));
+    return this;
+  }
+
+  /** Adds a figure that is a word. */
+  Results say(String key, String word, String reason) {
+    said.add(new Said(key, word, reason));
     return this;
   }
 
@@ -48,9 +57,17 @@ final class Results {
         node.putNull("u95");
       }
     }
-    ArrayNode said = root.putArray("warnings");
+    for (Said word : said) {
+      array
+          .addObject()
+          .put("key", word.key())
+          .put("value", word.word())
+          .put("unit", "")
+          .putNull("u95");
+    }
+    ArrayNode warned = root.putArray("warnings");
     for (Warning warning : warnings) {
-      said.addObject().put("code", warning.code()).put("message", warning.message());
+      warned.addObject().put("code", warning.code()).put("message", warning.message());
     }
     return mapper.writerWithDefaultPrettyPrinter().writeValueAsString(root)
         + System.lineSeparator();
@@ -70,6 +87,9 @@ final class Results {
               .map(e -> Figures.withUncertainty(e.value(), e.u95(), result.unit()))
               .orElse("–");
       out.append(String.format("%-18s %s%n", result.key().replace('_', ' '), figure));
+    }
+    for (Said word : said) {
+      out.append(String.format("%-18s %s. %s%n", word.key(), word.word(), word.reason()));
     }
     for (Warning warning : warnings) {
       out.append("note: ").append(warning.message()).append(System.lineSeparator());

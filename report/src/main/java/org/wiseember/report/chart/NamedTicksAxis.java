@@ -5,6 +5,7 @@ import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import org.jfree.chart.axis.AxisState;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.NumberTick;
@@ -27,19 +28,27 @@ final class NamedTicksAxis extends NumberAxis {
   public List<Tick> refreshTicks(
       Graphics2D g, AxisState state, Rectangle2D area, RectangleEdge edge) {
     boolean beside = RectangleEdge.isLeftOrRight(edge);
+    double apart =
+        beside
+            ? 1.25 * g.getFontMetrics(getTickLabelFont()).getHeight()
+            : 1.25 * g.getFontMetrics(getTickLabelFont()).stringWidth("10 min");
     List<Tick> ticks = new ArrayList<>();
-    names.forEach(
-        (at, name) -> {
-          if (getRange().contains(at)) {
-            ticks.add(
-                new NumberTick(
-                    at,
-                    name,
-                    beside ? TextAnchor.CENTER_RIGHT : TextAnchor.TOP_CENTER,
-                    TextAnchor.CENTER,
-                    0));
-          }
-        });
+    double last = Double.NaN;
+    for (Map.Entry<Double, String> name : new TreeMap<>(names).entrySet()) {
+      double at = name.getKey();
+      double place = valueToJava2D(at, area, edge);
+      // Where names would touch, the next one is left out.
+      if (getRange().contains(at) && !(Math.abs(place - last) < apart)) {
+        ticks.add(
+            new NumberTick(
+                at,
+                name.getValue(),
+                beside ? TextAnchor.CENTER_RIGHT : TextAnchor.TOP_CENTER,
+                TextAnchor.CENTER,
+                0));
+        last = place;
+      }
+    }
     return ticks;
   }
 
