@@ -306,6 +306,47 @@ public class EmberTest {
     assertTrue(root.path("warnings").toString().contains("no_trip"));
   }
 
+  private static String wave(double hertz, double third) {
+    StringBuilder text = new StringBuilder("time [s],voltage [V]\n");
+    for (int i = 0; i < 6000; i++) {
+      double a = 2 * Math.PI * hertz * i / 20_000;
+      double v = 325 * (Math.sin(a) + third * Math.sin(3 * a + 0.4));
+      text.append(i / 20_000.0).append(',').append(v).append('\n');
+    }
+    return text.toString();
+  }
+
+  @Test
+  public void aWaveformAsJsonAndText() throws IOException {
+    String file = file("wave.csv", wave(50.2, 0.04)).toString();
+    Outcome outcome = run("analyze", "waveform", file, "--json");
+    assertEquals(outcome.code(), 0, outcome.err());
+    JsonNode root = new ObjectMapper().readTree(outcome.out());
+    assertEquals(root.path("kind").asText(), "waveform");
+    // By hand: 325 ÷ √2 · √(1 + 0.04²), 4 % against the fundamental, 3.997 % against the RMS.
+    assertEquals(result(root, "rms").path("value").asDouble(), 229.99, 0.05);
+    assertEquals(result(root, "frequency").path("value").asDouble(), 50.2, 0.005);
+    assertEquals(result(root, "thd_f").path("value").asDouble(), 4, 0.02);
+    assertEquals(result(root, "thd_r").path("value").asDouble(), 3.997, 0.02);
+    assertEquals(result(root, "harmonic_3").path("value").asDouble(), 4, 0.02);
+    assertEquals(result(root, "harmonic_40").path("value").asDouble(), 0, 0.02);
+    assertEquals(result(root, "class").path("value").asText(), "sine");
+    assertEquals(result(root, "dc_offset").path("unit").asText(), "V");
+    Outcome text = run("analyze", "waveform", file, "--order", "50", "--scale", "2");
+    assertTrue(text.out().contains("harmonic 50"), text.out());
+    assertTrue(
+        text.out().contains("class              sine. A sine: distortion 4.0 %"), text.out());
+  }
+
+  @Test
+  public void aWaveThatIsNoneIsUnreadable() throws IOException {
+    String flat = "time [s],voltage [V]\n0,1\n0.001,1\n0.002,1\n";
+    Outcome outcome = run("analyze", "waveform", file("flat.csv", flat).toString());
+    assertEquals(outcome.code(), 3);
+    assertEquals(outcome.err().strip().lines().count(), 1);
+    assertEquals(run("analyze", "waveform", "x.csv", "--order", "51").code(), 2);
+  }
+
   @DataProvider
   Object[][] badOptions() {
     return new Object[][] {

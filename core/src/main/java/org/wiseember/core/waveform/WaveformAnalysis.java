@@ -30,7 +30,7 @@ public final class WaveformAnalysis {
   private static final int SLOPE_CELLS = 2;
 
   /** Lines, not volts, are this sure at best: probes are not flat, samples not evenly spaced. */
-  private static final double LINE_SHARE = 0.003;
+  private static final double LINE_SHARE = 0.004;
 
   /** A scope's time base at worst; common practice, no published source. */
   private static final double TIME_BASE = 1e-4;
@@ -218,7 +218,10 @@ public final class WaveformAnalysis {
     WaveClass type = WaveClass.of(thd, features.rest(), features.top(), features.flat());
     noteClipping(type, range);
     Estimate rmsEstimate = scaled(meanRms, MeanScatter.of(rms), n);
-    double thdU = lineU(thd, MeanScatter.of(thds), n, floor);
+    boolean edges = type == WaveClass.SQUARE || type == WaveClass.MODIFIED;
+    // An edge lies anywhere between two samples.
+    double share = LINE_SHARE + (edges ? 2 * f : 0);
+    double thdU = lineU(thd, share, MeanScatter.of(thds), n, floor);
     double rectified = mean(windows.stream().mapToDouble(Window::rectified).toArray());
     double peak = mean(windows.stream().mapToDouble(Window::peak).toArray());
     double swing = mean(windows.stream().mapToDouble(Window::swing).toArray());
@@ -231,7 +234,8 @@ public final class WaveformAnalysis {
               - Spectrum.SUBGROUP * noise;
       double percent = 100 * Math.sqrt(Math.max(0, power) / fundamental);
       harmonics.put(
-          order, new Estimate(percent, lineU(percent, 0, n, floor / Math.sqrt(orders - 1.0))));
+          order,
+          new Estimate(percent, lineU(percent, share, 0, n, floor / Math.sqrt(orders - 1.0))));
     }
     double hertz = f * rate;
     if (method.scaleAssumed()) {
@@ -284,10 +288,11 @@ public final class WaveformAnalysis {
   }
 
   /** Noise that was taken off leaves about a tenth of itself in doubt, in quadrature. */
-  private static double lineU(double percent, double scatter, int windows, double floor) {
+  private static double lineU(
+      double percent, double share, double scatter, int windows, double floor) {
     double left = Math.sqrt(percent * percent + floor * floor * 0.2) - percent;
     double type = windows > 2 ? Contribution.typeA("", scatter, windows).alone95() : 0;
-    return Math.max(0.02, Math.hypot(Math.hypot(LINE_SHARE * percent, left), type));
+    return Math.max(0.02, Math.hypot(Math.hypot(share * percent, left), type));
   }
 
   private static double mean(double[] values) {
@@ -358,7 +363,10 @@ public final class WaveformAnalysis {
     for (double x : v) {
       at += x == range[0] || x == range[1] ? 1 : 0;
     }
-    if (at > 0.03 * v.length && at > 12) {
+    // A sine's tops fill its highest step by themselves, the more the coarser the steps are.
+    double peak = (range[1] - range[0]) / 2;
+    double usual = 2 * Math.acos(Math.max(-1, 1 - step() / peak)) / Math.PI;
+    if (at > (0.03 + 1.5 * usual) * v.length && at > 12) {
       warnings.add(
           new Warning(
               "clipped",
@@ -366,5 +374,18 @@ public final class WaveformAnalysis {
                   + " % of the samples stand at the very ends: the scope or the probe clips. Choose a"
                   + " larger range and capture again."));
     }
+  }
+
+  /** The least step between samples; 0 where there is none to be seen. */
+  private double step() {
+    double[] some = Arrays.copyOf(v, Math.min(v.length, 4000));
+    Arrays.sort(some);
+    double least = Double.POSITIVE_INFINITY;
+    double range = some[some.length - 1] - some[0];
+    for (int i = 1; i < some.length; i++) {
+      double apart = some[i] - some[i - 1];
+      least = apart > 1e-7 * range ? Math.min(least, apart) : least;
+    }
+    return Double.isInfinite(least) ? 0 : least;
   }
 }

@@ -113,6 +113,7 @@ public class WaveformAnalysisTest {
       assertEquals(f.thdF().value(), 3, 0.1, "seed " + seed);
       assertTrue(Math.abs(f.thdF().value() - 3) <= f.thdF().u95() + 0.02, f.thdF().toString());
       assertEquals(f.frequency().value(), 50.4, 0.01);
+      assertTrue(f.warnings().stream().noneMatch(w -> w.code().equals("clipped")));
     }
   }
 

@@ -45,7 +45,7 @@ record WaveHeadings(
   private static final Pattern PER_COUNT =
       Pattern.compile("(?i)v(?:olts?)?\\s*(?:per|/|a)\\s*(?:count|bit|lsb|step)");
   private static final Pattern NUMBER =
-      Pattern.compile("[-+]?(?:\\d+[.,]?\\d*|[.,]\\d+)(?:[eE][-+]?\\d+)?");
+      Pattern.compile("[-+]?(?:\\d+(?:[.,]\\d+)?|\\.\\d+)(?:[eE][-+]?\\d+)?");
 
   /**
    * Reads the lines above the samples.
