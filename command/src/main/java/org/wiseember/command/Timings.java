@@ -8,11 +8,15 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.SplittableRandom;
 import java.util.concurrent.Callable;
 import java.util.concurrent.atomic.AtomicLong;
+import org.hipparchus.transform.DftNormalization;
+import org.hipparchus.transform.FastFourierTransformer;
+import org.hipparchus.transform.TransformType;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.Watching;
 import org.wiseember.bench.run.Pace;
@@ -22,6 +26,10 @@ import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.bench.simulated.UnitDesign;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.UsableCapacity;
+import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.WaveMethod;
+import org.wiseember.core.waveform.WaveformAnalysis;
+import org.wiseember.core.waveform.WaveformUnreadable;
 import org.wiseember.trial.BenchSetup;
 import org.wiseember.trial.RecordedRun;
 import org.wiseember.workbook.Run;
@@ -40,7 +48,7 @@ import picocli.CommandLine.Spec;
 /** How fast this machine does the long work; the figures in docs/speed.md come from here. */
 @Command(
     name = "timings",
-    description = "Times a 48 h campaign and the reading in of a long log on this machine.",
+    description = "Times a 48 h campaign, the reading in of a long log and waves on this machine.",
     mixinStandardHelpOptions = true)
 final class Timings implements Callable<Integer> {
   private static final double CAMPAIGN_SECONDS = 48 * 3600.0;
@@ -62,7 +70,50 @@ final class Timings implements Callable<Integer> {
     PrintWriter out = spec.commandLine().getOut();
     campaign(folder, out);
     readIn(folder, out);
+    waves(out);
     return 0;
+  }
+
+  /** Side by side: every figure of a capture to order 50, and the library's transform alone. */
+  private void waves(PrintWriter out) throws WaveformUnreadable {
+    wave(out, "200 ms at 1 MS/s", 1e6, 200_001, 1 << 18, 40);
+    wave(out, "60 s at 50 kS/s", 5e4, 3_000_000, 1 << 22, 4);
+  }
+
+  private static void wave(
+      PrintWriter out, String what, double rate, int samples, int transformed, int times)
+      throws WaveformUnreadable {
+    double[] volts = new double[samples];
+    for (int i = 0; i < samples; i++) {
+      double angle = 2 * Math.PI * 50.02 * i / rate;
+      volts[i] = 325 * Math.sin(angle) + 9 * Math.sin(3 * angle + 0.3);
+    }
+    Capture capture = Capture.of(rate, volts);
+    double[] whole = new double[times];
+    double[] bare = new double[times];
+    for (int i = 0; i < times; i++) {
+      double[][] wave = new double[2][transformed];
+      System.arraycopy(volts, 0, wave[0], 0, Math.min(samples, transformed));
+      long started = System.nanoTime();
+      FastFourierTransformer.transformInPlace(
+          wave, DftNormalization.STANDARD, TransformType.FORWARD);
+      bare[i] = (System.nanoTime() - started) / 1e6;
+      started = System.nanoTime();
+      WaveformAnalysis.of(capture, WaveMethod.assumed(WaveMethod.MOST_ORDERS));
+      whole[i] = (System.nanoTime() - started) / 1e6;
+    }
+    Arrays.sort(bare);
+    Arrays.sort(whole);
+    out.printf(
+        Locale.ROOT,
+        "%s: all figures %.1f ms, best %.1f ms; bare transform of %d points %.1f ms, best %.1f ms%n",
+        what,
+        whole[times / 2],
+        whole[0],
+        transformed,
+        bare[times / 2],
+        bare[0]);
+    out.flush();
   }
 
   /** Two days of a cycling fridge through the real runner and recorder, each second kept. */

@@ -33,6 +33,9 @@ public final class TraceChart {
   /** Against the right-hand axis, which ends at 120 or more, this is near the top. */
   private static final double NEAR_TOP = 80;
 
+  /** No tick of the time stands nearer to the end than this share. */
+  private static final double END = 0.05;
+
   /** Widest a line is drawn with, in points; more would only be drawn over. */
   private static final int POINTS = 1600;
 
@@ -126,9 +129,13 @@ public final class TraceChart {
   private NumberAxis timeAxis(double span, TimeUnitOfAxis unit) {
     NumberAxis axis = new NumberAxis("time, " + unit.word);
     look.style(axis, palette.quiet());
-    axis.setRange(0, span / unit.seconds);
-    axis.setTickUnit(new NumberTickUnit(step(span / unit.seconds, 8)));
-    axis.setNumberFormatOverride(new AxisFigures(step(span / unit.seconds, 8)));
+    double end = span / unit.seconds;
+    double step = step(end, 8);
+    double last = Math.floor(end / step) * step;
+    // A name at the very end would touch the lowest one of the axis on the right.
+    axis.setRange(0, Math.max(end, last + END * end));
+    axis.setTickUnit(new NumberTickUnit(step));
+    axis.setNumberFormatOverride(new AxisFigures(step));
     return axis;
   }
 

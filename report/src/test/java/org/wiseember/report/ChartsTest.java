@@ -1,0 +1,127 @@
+package org.wiseember.report;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import org.jfree.chart.JFreeChart;
+import org.jfree.chart.plot.XYPlot;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.wiseember.report.chart.ChartSvg;
+import org.wiseember.report.chart.CurveChart;
+import org.wiseember.report.chart.CurveFigure;
+import org.wiseember.report.chart.EnduranceChart;
+import org.wiseember.report.chart.EnduranceFigure;
+import org.wiseember.report.chart.WaveChart;
+import org.wiseember.report.chart.WaveFigure;
+import org.wiseember.report.look.Palette;
+
+/**
+ * Charts say what they show: their words and places, light and dark, with much and with nothing.
+ */
+public class ChartsTest {
+  @DataProvider
+  Object[][] looks() {
+    return new Object[][] {{Palette.LIGHT}, {Palette.DARK}};
+  }
+
+  private static String svg(JFreeChart chart) {
+    return ChartSvg.of(chart, 700, 320);
+  }
+
+  private static EnduranceFigure endurance() {
+    return new EnduranceFigure(
+        List.of(
+            new EnduranceFigure.Try(600, 1200, false), new EnduranceFigure.Try(108, 1548, true)),
+        List.of(
+            new EnduranceFigure.Point(2000, 20, 30, 45),
+            new EnduranceFigure.Point(1548, 100, 110, 120),
+            new EnduranceFigure.Point(1320, 600, 900, Double.POSITIVE_INFINITY)),
+        List.of(
+            new EnduranceFigure.Step(1200, Double.POSITIVE_INFINITY),
+            new EnduranceFigure.Step(1500, 120),
+            new EnduranceFigure.Step(2400, 1)));
+  }
+
+  @Test(dataProvider = "looks")
+  public void anEnduranceMapNamesItsParts(Palette palette) {
+    String svg = svg(EnduranceChart.of(endurance(), palette, 1));
+    for (String words :
+        List.of("promised on the label", "where it trips", "1 min", "10 min", "held for")) {
+      assertTrue(svg.contains(words), words);
+    }
+    assertFalse(svg.contains("NaN"));
+  }
+
+  /** The label's stairs go down from short to long, one step for each promise. */
+  @Test
+  public void theStairsAreThoseOfTheLabel() {
+    XYPlot plot = EnduranceChart.of(endurance(), Palette.LIGHT, 1).getXYPlot();
+    assertEquals(plot.getDataset(0).getItemCount(0), 6);
+    double last = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < 6; i++) {
+      double y = plot.getDataset(0).getYValue(0, i);
+      assertTrue(y <= last + 1e-12);
+      last = y;
+    }
+    assertEquals(plot.getDataset(0).getXValue(0, 1), 0, 1e-9, "one second");
+    assertEquals(plot.getDataset(0).getXValue(0, 3), Math.log10(120), 1e-9);
+    assertEquals(plot.getDataset(2).getItemCount(0), 1, "tripped");
+    assertEquals(plot.getDataset(2).getItemCount(1), 1, "held");
+  }
+
+  @Test(dataProvider = "looks")
+  public void nothingToShowIsStillAChart(Palette palette) {
+    String svg =
+        svg(EnduranceChart.of(new EnduranceFigure(List.of(), List.of(), List.of()), palette, 1.5));
+    assertTrue(svg.contains("held for"));
+    String wave =
+        svg(
+            WaveChart.of(
+                new WaveFigure(
+                    new double[0], new double[0], new double[0], Double.NaN, Double.NaN, ""),
+                palette,
+                1));
+    assertTrue(wave.contains("time, ms"));
+  }
+
+  @Test(dataProvider = "looks")
+  public void aWaveMarksItsGap(Palette palette) {
+    double[] t = new double[900];
+    double[] v = new double[900];
+    for (int i = 0; i < t.length; i++) {
+      t[i] = i * 0.1 - 45;
+      v[i] = t[i] > 0 && t[i] < 14 ? 0 : 325 * Math.sin(2 * Math.PI * t[i] / 20);
+    }
+    String alone =
+        svg(WaveChart.of(new WaveFigure(t, v, new double[0], 0, 14, "14.0 ms"), palette, 1));
+    assertTrue(alone.contains("14.0 ms"));
+    assertTrue(alone.contains("\u2212200"), "a true minus sign");
+    // Rotated names are drawn as outlines, so the plot itself is asked.
+    XYPlot both = WaveChart.of(new WaveFigure(t, v, v, Double.NaN, 0, ""), palette, 1).getXYPlot();
+    assertEquals(both.getRangeAxis(0).getLabel(), "volts, V");
+    assertEquals(both.getRangeAxis(1).getLabel(), "amps, A");
+  }
+
+  /** Figures on axes have their thousands apart, as everywhere. */
+  @Test
+  public void axesWriteFiguresAsThePageDoes() {
+    CurveFigure figure =
+        new CurveFigure(
+            "load, W",
+            "efficiency, %",
+            List.of(new CurveFigure.Point(2400, 91, 1), new CurveFigure.Point(200, 85, 1)),
+            List.of(),
+            Double.NaN,
+            "",
+            List.of(new CurveFigure.Mark(1000, "one"), new CurveFigure.Mark(1010, "other")),
+            80,
+            100);
+    String svg = svg(CurveChart.of(figure, Palette.LIGHT, 1));
+    assertTrue(svg.contains("2\u00a0000") || svg.contains("2&#160;000"), svg.substring(0, 200));
+    assertFalse(svg.contains("2,000"));
+    assertTrue(svg.contains("one") && svg.contains("other"));
+  }
+}
