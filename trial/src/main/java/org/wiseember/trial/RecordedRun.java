@@ -138,8 +138,9 @@ public final class RecordedRun {
           case BY_HAND, FILE -> BenchSetup.byHand(instruments, plan, elapsed);
         };
     boolean sameChannels = setup.bench().channels().equals(run.channels());
-    Procedure procedure =
-        run.kind().equals(Watching.KIND) ? new Watching(Double.MAX_VALUE) : plan.procedure();
+    // A soak is watched as well, but with a load and an end of its own.
+    boolean onlyWatched = run.kind().equals(Watching.KIND) && run.settings().loads().isEmpty();
+    Procedure procedure = onlyWatched ? new Watching(Double.MAX_VALUE) : plan.procedure();
     List<Notice> noticed =
         workbook.runs().events(run.id()).stream()
             .map(e -> new Notice(e.seconds(), e.code(), e.words()))
