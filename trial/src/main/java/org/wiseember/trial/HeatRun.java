@@ -3,9 +3,12 @@ package org.wiseember.trial;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.wiseember.core.because.Because;
 import org.wiseember.core.because.Warning;
+import org.wiseember.core.heat.FanSteps;
 import org.wiseember.core.heat.HeatRise;
+import org.wiseember.core.heat.HotSpot;
 import org.wiseember.core.noise.SoundLevel;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -25,6 +28,8 @@ import org.wiseember.workbook.Run;
  * @param heard sound at each load
  * @param metres from the unit to the sound meter
  * @param soundMeter its class
+ * @param fan its step under each load; nothing seen where nobody noted it
+ * @param spot the hottest place; empty where none was read
  */
 public record HeatRun(
     Run run,
@@ -34,7 +39,9 @@ public record HeatRun(
     double background,
     List<Heard> heard,
     double metres,
-    MeterClass soundMeter)
+    MeterClass soundMeter,
+    FanSteps fan,
+    Optional<HotSpot> spot)
     implements TestRun {
   /**
    * The sound at one load.
@@ -42,8 +49,9 @@ public record HeatRun(
    * @param words the load
    * @param watts mean, W; NaN where not read
    * @param all with the room in it, dB
+   * @param fan its step; empty where nobody noted it
    */
-  public record Heard(String words, double watts, double all) {}
+  public record Heard(String words, double watts, double all, OptionalInt fan) {}
 
   public HeatRun {
     heard = List.copyOf(heard);
@@ -142,7 +150,9 @@ public record HeatRun(
 
   @Override
   public Optional<Because> because() {
-    return rise.map(HeatRise::because).or(() -> becauseOfNoise(metres));
+    return rise.map(HeatRise::because)
+        .or(() -> spot.map(HotSpot::because))
+        .or(() -> becauseOfNoise(metres));
   }
 
   @Override

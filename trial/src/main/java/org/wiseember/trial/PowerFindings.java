@@ -2,16 +2,13 @@ package org.wiseember.trial;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.procedure.OverloadHolds;
-import org.wiseember.core.heat.HeatRise;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.overload.CapturedTrip;
 import org.wiseember.core.overload.OverloadLadder;
@@ -39,11 +36,6 @@ import org.wiseember.workbook.Workbook;
 /** Works out runs that test power, ports, heat and noise. */
 final class PowerFindings {
   private static final MeterClass DC = MeterClass.ofReading(1, 0, 0.01);
-  private static final MeterClass PROBE = MeterClass.ofReading(0, 10, 0.1);
-  private static final MeterClass SOUND = MeterClass.ofReading(0, 20, 0.1);
-
-  /** A fan that has just changed its step is not listened to yet, s. */
-  private static final double LISTEN_AFTER = 30;
 
   /** Readings noted for one try lie within this of its outcome, s. */
   private static final double OF_A_TRY = 90;
@@ -63,7 +55,7 @@ final class PowerFindings {
       case SWITCH_OVER -> transfer(run, trace, treatment);
       case PORT -> port(run, trace, treatment);
       case USB -> new UsbRun(run, trace, treatment, Particulars.usb(run.settings().particulars()));
-      case HEAT -> heat(run, trace, treatment);
+      case HEAT -> new HeatFindings(workbook, run).of(trace, treatment);
       case SOAK -> new SoakRun(run, trace, treatment, SwitchedOff.in(treatment.of(trace)));
       case TWO_LEGS -> new LegsRun(run, trace, treatment, legs(treatment.of(trace)));
       default -> throw new IllegalArgumentException(kind + " is worked out elsewhere");
@@ -181,57 +173,6 @@ final class PowerFindings {
             s.meterClass(Channel.DC_CURRENT).orElse(DC),
             treatment,
             s.loads()));
-  }
-
-  private HeatRun heat(Run run, Trace trace, Treatment treatment) {
-    Trace treated = treatment.of(trace);
-    List<Event> begins =
-        events(run).stream()
-            .filter(e -> e.code().equals(HeatNoise.LOAD) || e.code().equals(HeatNoise.BACKGROUND))
-            .sorted(Comparator.comparingDouble(Event::seconds))
-            .toList();
-    double last = treated.isEmpty() ? 0 : treated.seconds(treated.size() - 1);
-    double first = treated.isEmpty() ? 0 : treated.seconds(0);
-    Series sound = treated.series(Channel.SOUND_LEVEL);
-    Series watts = treated.series(Channel.AC_POWER);
-    double background = Double.NaN;
-    List<HeatRun.Heard> heard = new ArrayList<>();
-    double from = begins.isEmpty() ? first : begins.get(begins.size() - 1).seconds();
-    for (int i = 0; i < begins.size(); i++) {
-      double a = begins.get(i).seconds();
-      double b = i + 1 < begins.size() ? begins.get(i + 1).seconds() : last;
-      double listen = b - a > 2 * LISTEN_AFTER ? a + LISTEN_AFTER : a;
-      double level = mean(sound, listen, b);
-      if (begins.get(i).code().equals(HeatNoise.BACKGROUND)) {
-        background = level;
-      } else if (!Double.isNaN(level)) {
-        heard.add(new HeatRun.Heard(begins.get(i).words(), mean(watts, listen, b), level));
-      }
-    }
-    return new HeatRun(
-        run,
-        trace,
-        treatment,
-        HeatRise.of(
-            treated.series(Channel.CASE_TEMPERATURE),
-            treated.series(Channel.ROOM_TEMPERATURE),
-            from,
-            last,
-            run.settings().meterClass(Channel.CASE_TEMPERATURE).orElse(PROBE)),
-        background,
-        heard,
-        Particulars.metres(run.settings().particulars()),
-        run.settings().meterClass(Channel.SOUND_LEVEL).orElse(SOUND));
-  }
-
-  private static double mean(Series s, double from, double to) {
-    double sum = 0;
-    int n = 0;
-    for (int i = s.from(from); i < s.size() && s.seconds(i) <= to; i++) {
-      sum += s.value(i);
-      n++;
-    }
-    return n == 0 ? Double.NaN : sum / n;
   }
 
   /** The lightest and the heaviest moment at which both legs were read. */

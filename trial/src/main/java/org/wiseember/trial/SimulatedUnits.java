@@ -64,7 +64,10 @@ public final class SimulatedUnits {
     return switch (plan.kind()) {
       case DC_DRAIN, PORT, IDLE, USB, TWO_LEGS -> new LoadBank(List.of(), List.of());
       case STARTS -> LoadBank.of(motor(plan.motor().orElse(OnHand.usualMotor())));
-      case SOAK -> LoadBank.of(new Fridge(plan.watts(), outlet, 0));
+      case SOAK ->
+          plan.watts() > 0
+              ? LoadBank.of(new Fridge(plan.watts(), outlet, 0))
+              : new LoadBank(List.of(), List.of());
       case OVERLOAD -> heaters(Particulars.onHand(plan.particulars()), outlet, faults);
       default -> heaters(plan.loads(), outlet, faults);
     };

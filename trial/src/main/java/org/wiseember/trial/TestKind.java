@@ -76,7 +76,7 @@ public enum TestKind {
   Set<Beside> beside() {
     return this == SWITCH_OVER
         ? Set.of(Beside.WALL_METER)
-        : this == HEAT ? Set.of(Beside.SOUND_METER) : Set.of();
+        : this == HEAT ? Set.of(Beside.SOUND_METER, Beside.CAMERA) : Set.of();
   }
 
   /** The test with this key; empty for another kind of run. */

@@ -14,14 +14,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.SplittableRandom;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.run.Pace;
+import org.wiseember.core.heat.HotSpot;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.start.Answer;
@@ -305,6 +308,49 @@ public class PowerRunsTest {
     assertEquals(heat.loudest(2).orElseThrow().value(), loudest - 6.02, 0.01);
     assertTrue(heat.loudest(2).orElseThrow().u95() > heat.loudest(1).orElseThrow().u95());
     assertFalse(standing(judgement, Subject.NOISE).isEmpty());
+    // The first step at a quarter of the rating, more with more load, the plug above the case.
+    assertEquals(heat.fan().seen().size(), heat.heard().size());
+    assertEquals(heat.heard().get(0).fan(), OptionalInt.of(1));
+    assertTrue(heat.fan().rises(), heat.fan().words());
+    assertEquals(heat.fan().highest(), 2);
+    double spot = heat.spot().orElseThrow().rise().value();
+    assertTrue(spot > heat.rise().orElseThrow().reached().value(), spot + " K");
+  }
+
+  /**
+   * Fan steps and the hottest spot typed with its place, each belonging to the load that was on.
+   */
+  @Test
+  public void fanAndHottestSpotTypedByHand() {
+    Unit unit = unit("Kiosk", "1000 Wh 800 W");
+    long run =
+        byHand(
+            unit,
+            HeatNoise.KIND,
+            Map.of(),
+            List.of(
+                new Event(0, HeatNoise.BACKGROUND, "Unit off"),
+                new Event(100, HeatNoise.LOAD, "200 W"),
+                new Event(400, HeatNoise.LOAD, "700 W")));
+    typed(run, 90, Channel.FAN_STEP, 3);
+    typed(run, 120, Channel.AC_POWER, 201);
+    typed(run, 150, Channel.FAN_STEP, 0);
+    typed(run, 160, Channel.ROOM_TEMPERATURE, 21);
+    typed(run, 420, Channel.AC_POWER, 702);
+    typed(run, 430, Channel.FAN_STEP, 1);
+    typed(run, 700, Channel.FAN_STEP, 2);
+    typed(run, 900, Channel.SPOT_TEMPERATURE, 48);
+    workbook
+        .typedReadings()
+        .keep(run, 950, "Camera", Channel.SPOT_TEMPERATURE, 57.5, 0.1, "57.5 °C at the outlet");
+    HeatRun heat = (HeatRun) judge(unit).runs().get(0);
+    assertEquals(heat.fan().words(), "Fan off up to 201 W, at step 2 from 702 W.");
+    HotSpot spot = heat.spot().orElseThrow();
+    assertEquals(spot.place(), "the outlet");
+    assertEquals(spot.rise().value(), 36.5, 1e-9);
+    // 2 K of the camera and 1 K of the probe, both as limits.
+    assertEquals(spot.rise().u95(), 2.2, 0.3);
+    assertTrue(heat.because().orElseThrow().title().startsWith("Hottest spot"));
   }
 
   /** A label's port and overload held against what the bench saw of them. */

@@ -9,10 +9,13 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Frame;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunWriter;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
@@ -98,6 +101,57 @@ public class ResumeTest {
       assertEquals(workbook.runs().byId(run.id()).orElseThrow().state(), Run.State.INTERRUPTED);
       workbook.runs().close(run, "Closed by hand.");
       assertEquals(workbook.runs().byId(run.id()).orElseThrow().state(), Run.State.STOPPED);
+    }
+  }
+
+  /** A soak cut short after an hour goes on with its fridge and ends when its day is over. */
+  @Test
+  public void aSoakGoesOnAsASoak() throws Exception {
+    Path file = Files.createTempDirectory("ember-soak").resolve("soak.ember");
+    long unitId;
+    try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
+      unitId = workbook.units().add("Kiosk").id();
+      workbook.units().label(unitId, "2000 Wh 800 W\n230 V 50 Hz", List.of());
+      Unit unit = workbook.units().byId(unitId).orElseThrow();
+      TestPlan plan = TestPlan.of(TestKind.SOAK, unit.label(), OnHand.of(List.of())).orElseThrow();
+      BenchSetup setup =
+          BenchSetup.simulated(unit.name(), unit.label(), plan, 4, java.util.Set.of());
+      RunWriter writer =
+          workbook
+              .runs()
+              .begin(
+                  unitId,
+                  plan.kind().key(),
+                  plan.title(),
+                  Clock.systemUTC().instant(),
+                  setup.settings(),
+                  setup.bench().channels());
+      Procedure soak = plan.procedure();
+      for (int i = 0; i < 3600; i++) {
+        setup.bench().arrange(soak.wanted());
+        Frame frame = setup.bench().advance(1);
+        soak.take(frame);
+        writer.append(frame.seconds(), frame.values());
+      }
+      writer.flush();
+    }
+    try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
+      Unit unit = workbook.units().byId(unitId).orElseThrow();
+      Run run = workbook.runs().of(unitId).get(0);
+      assertEquals(run.state(), Run.State.INTERRUPTED);
+      RecordedRun.resume(
+              workbook, unit, run, List.of(), Pace.FULL, Clock.systemUTC().instant(), v -> {})
+          .runner()
+          .runToEnd();
+      Run ended = workbook.runs().byId(run.id()).orElseThrow();
+      Trace trace = workbook.runs().trace(ended);
+      assertEquals(ended.ending(), "Watched for 24 h 0 min.");
+      assertEquals(trace.seconds(trace.size() - 1), 86_400, 1);
+      double compressor = 0;
+      for (int i = 3700; i < trace.size(); i++) {
+        compressor = Math.max(compressor, trace.value(Channel.AC_POWER, i));
+      }
+      assertTrue(compressor > 50, "the fridge went on after the break, " + compressor + " W");
     }
   }
 }

@@ -115,6 +115,10 @@ public final class HeatNoise extends AskingCourse {
             DoNow.When.BEFORE,
             "Heaters set fire to what touches them. Stop at smell, smoke or a hot plug, and at a case"
                 + " of 60 °C."),
-        new DoNow("Note which fan step runs and the hottest spot", DoNow.When.DURING, ""));
+        new DoNow("Type the fan's step whenever it changes", DoNow.When.DURING, ""),
+        new DoNow(
+            "Look for the hottest spot, plugs and outlets too; type it with its place",
+            DoNow.When.DURING,
+            "A plug too hot to hold ends the test: load off, then let it cool."));
   }
 }

@@ -5,5 +5,7 @@ public enum Beside {
   /** A meter between the wall and the unit's charger. */
   WALL_METER,
   /** A sound meter at one metre. */
-  SOUND_METER
+  SOUND_METER,
+  /** A thermal camera, and somebody who watches the fan. */
+  CAMERA
 }

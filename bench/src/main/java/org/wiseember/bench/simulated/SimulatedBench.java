@@ -45,6 +45,9 @@ public final class SimulatedBench implements Bench {
   /** ± 1.5 dB, as a class 2 meter. */
   private static final MeterClass SOUND_CLASS = MeterClass.ofReading(0, 15, 0.1);
 
+  /** ± 2 K, as thermal cameras are sold. */
+  private static final MeterClass CAMERA_CLASS = MeterClass.ofReading(0, 20, 0.1);
+
   private static final double ROOM_DECIBELS = 31;
   private static final double[] FAN_DECIBELS = {15, 38, 46};
   private static final double CAPTURED_BEFORE = 0.1;
@@ -68,6 +71,7 @@ public final class SimulatedBench implements Bench {
   private final ScopeOnOutlet scope;
   private final SimulatedMeter wallMeter;
   private final SimulatedMeter soundMeter;
+  private final SimulatedMeter camera;
   private Wanted wanted = Wanted.NO_LOAD;
   private boolean armed;
   private Optional<Capture> captured = Optional.empty();
@@ -147,6 +151,7 @@ public final class SimulatedBench implements Bench {
     this.scope = new ScopeOnOutlet(more.split());
     this.wallMeter = new SimulatedMeter(AC_POWER_CLASS, more);
     this.soundMeter = new SimulatedMeter(SOUND_CLASS, more);
+    this.camera = new SimulatedMeter(CAMERA_CLASS, more);
     List<Channel> all = new ArrayList<>(CHANNELS);
     if (dcMeters.isPresent()) {
       all.addAll(List.of(Channel.DC_VOLTAGE, Channel.DC_CURRENT));
@@ -156,6 +161,9 @@ public final class SimulatedBench implements Bench {
     }
     if (beside.contains(Beside.SOUND_METER)) {
       all.add(Channel.SOUND_LEVEL);
+    }
+    if (beside.contains(Beside.CAMERA)) {
+      all.addAll(List.of(Channel.SPOT_TEMPERATURE, Channel.FAN_STEP));
     }
     this.channels = List.copyOf(all);
     this.freezesAt = stateOfCharge - FREEZE_FROM - FREEZE_SPAN * mischief.nextDouble();
@@ -183,6 +191,14 @@ public final class SimulatedBench implements Bench {
               "Sound meter, 1 m",
               List.of(Channel.SOUND_LEVEL),
               Map.of(Channel.SOUND_LEVEL, SOUND_CLASS)));
+    }
+    if (beside.contains(Beside.CAMERA)) {
+      all.add(
+          new Instrument(
+              "Thermal camera",
+              List.of(Channel.SPOT_TEMPERATURE),
+              Map.of(Channel.SPOT_TEMPERATURE, CAMERA_CLASS)));
+      all.add(new Instrument("Fan, by eye", List.of(Channel.FAN_STEP), Map.of()));
     }
     return all;
   }
@@ -349,6 +365,10 @@ public final class SimulatedBench implements Bench {
     }
     if (beside.contains(Beside.SOUND_METER)) {
       all.add(soundMeter.read(sound() + 0.4 * (noise.nextDouble() - 0.5)));
+    }
+    if (beside.contains(Beside.CAMERA)) {
+      all.add(camera.read(unit.plugCelsius()));
+      all.add((double) unit.fans());
     }
     return new Frame(
         unit.seconds(), channels, all.stream().mapToDouble(Double::doubleValue).toArray());

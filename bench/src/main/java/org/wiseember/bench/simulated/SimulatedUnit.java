@@ -8,6 +8,13 @@ import java.util.Locale;
  */
 public final class SimulatedUnit {
   private static final double CASE_SECONDS = 2400;
+  private static final double PLUG_SECONDS = 240;
+
+  /**
+   * A plug at 10 A is some 10 K warmer than what it sits in; common practice, no published source.
+   */
+  private static final double PLUG_KELVIN_PER_AMP_SQUARED = 0.1;
+
   private static final double CASE_KELVIN_PER_WATT = 0.28;
   private static final double FULL_SHARE = 0.03;
   private static final double RECHARGE_BELOW = 0.95;
@@ -30,6 +37,7 @@ public final class SimulatedUnit {
   private Management management = Management.FINE;
   private double seconds;
   private double caseCelsius;
+  private double plugKelvin;
   private double acVolts;
   private Draw draw = Draw.NONE;
   private double dcVolts;
@@ -208,6 +216,9 @@ public final class SimulatedUnit {
             - charge;
     double target = roomCelsius + heat * CASE_KELVIN_PER_WATT;
     caseCelsius += (target - caseCelsius) * (1 - Math.exp(-dt / CASE_SECONDS));
+    plugKelvin +=
+        (draw.amps() * draw.amps() * PLUG_KELVIN_PER_AMP_SQUARED - plugKelvin)
+            * (1 - Math.exp(-dt / PLUG_SECONDS));
     displayCharge +=
         (shownCharge() - displayCharge) * (1 - Math.exp(-dt / design.display().lagSeconds()));
   }
@@ -358,6 +369,11 @@ public final class SimulatedUnit {
 
   public double caseCelsius() {
     return caseCelsius;
+  }
+
+  /** At the plug in the outlet, whose contacts warm with the square of the current. */
+  public double plugCelsius() {
+    return caseCelsius + plugKelvin;
   }
 
   public double roomCelsius() {

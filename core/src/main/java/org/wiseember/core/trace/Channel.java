@@ -31,7 +31,11 @@ public enum Channel {
   ILLUMINANCE("illuminance", Unit.LUX, "light"),
   /** Highest reading of a clamp's inrush mode. */
   PEAK_CURRENT("peak_current", Unit.AMPERE, "inrush peak"),
-  SOUND_LEVEL("sound_level", Unit.DECIBEL, "sound");
+  SOUND_LEVEL("sound_level", Unit.DECIBEL, "sound"),
+  /** The hottest place a thermal camera or a moved probe finds. */
+  SPOT_TEMPERATURE("spot_temperature", Unit.CELSIUS, "hottest spot"),
+  /** Which step the unit's fan runs at, 0 for off. */
+  FAN_STEP("fan_step", Unit.ONE, "fan step");
 
   private final String key;
   private final Unit unit;

@@ -149,6 +149,25 @@ public final class Series {
   }
 
   /**
+   * The reading nearest to a moment, before or after it.
+   *
+   * @param reach how far away it may be, s
+   * @return NaN where there is none within reach
+   */
+  public double nearest(double moment, double reach) {
+    int after = from(moment);
+    double found = Double.NaN;
+    double away = reach;
+    for (int i = Math.max(0, after - 1); i < Math.min(size(), after + 1); i++) {
+      if (Math.abs(seconds(i) - moment) <= away) {
+        away = Math.abs(seconds(i) - moment);
+        found = value(i);
+      }
+    }
+    return found;
+  }
+
+  /**
    * The reading at a moment, on the line between its neighbours.
    *
    * @param reach how far the nearer neighbours may be away, s

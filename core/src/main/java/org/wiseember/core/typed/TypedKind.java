@@ -17,6 +17,8 @@ public enum TypedKind {
   ROOM("Room", Unit.CELSIUS, Channel.ROOM_TEMPERATURE),
   PEAK("Inrush peak", Unit.AMPERE, Channel.PEAK_CURRENT),
   SOUND("Sound", Unit.DECIBEL, Channel.SOUND_LEVEL),
+  SPOT("Hottest spot", Unit.CELSIUS, Channel.SPOT_TEMPERATURE),
+  FAN("Fan step", Unit.ONE, Channel.FAN_STEP),
   OTHER_POWER("Watts, other leg", Unit.WATT, Channel.SECOND_AC_POWER);
 
   private final String words;

@@ -20,6 +20,8 @@ public final class TypedReader {
   private static final int LONGEST = 60;
   private static final Pattern BARS = Pattern.compile("(\\d)\\s*(?:/|of)\\s*(\\d)(?:\\s*bars?)?");
 
+  private static final Pattern FAN = Pattern.compile("(?:fan|step)?\\s*(?:off|([0-9]))");
+
   private TypedReader() {}
 
   /** Rounding of the DC volts is worth a word when it alone moves an efficiency so far, points. */
@@ -48,6 +50,8 @@ public final class TypedReader {
       case CASE, ROOM -> celsius(kind, stripped);
       case PEAK -> plain(TypedKind.PEAK, stripped, "a", "29 A", 1);
       case SOUND -> plain(TypedKind.SOUND, withoutWeighting(stripped), "db", "42.5 dB", 1);
+      case SPOT -> TypedSpot.read(stripped);
+      case FAN -> fan(stripped);
       case OTHER_POWER -> plain(TypedKind.OTHER_POWER, stripped, "w", "1 480 W", 1);
     };
   }
@@ -181,7 +185,21 @@ public final class TypedReader {
     return text.replaceFirst("(?i)db\\s*\\(?a\\)?$", "dB");
   }
 
-  private static TypedAnswer celsius(TypedKind kind, String text) {
+  private static TypedAnswer fan(String text) {
+    Matcher m = FAN.matcher(text.toLowerCase(Locale.ROOT));
+    if (!m.matches()) {
+      return TypedAnswer.unreadable(
+          "“" + text + "” is not a fan step. Write off, or the step by number such as 2.");
+    }
+    int step = m.group(1) == null ? 0 : Integer.parseInt(m.group(1));
+    String words = step == 0 ? "fan off" : "fan at step " + step;
+    return new TypedAnswer(
+        Optional.of(new TypedReading(TypedKind.FAN, step, 1, text, words)),
+        "Read as " + words + ".",
+        List.of());
+  }
+
+  static TypedAnswer celsius(TypedKind kind, String text) {
     Optional<TypedNumber> number = TypedNumber.of(text);
     if (number.isPresent() && List.of("°f", "f").contains(number.get().unitLowerCase())) {
       double value = (number.get().value() - 32) * 5 / 9;

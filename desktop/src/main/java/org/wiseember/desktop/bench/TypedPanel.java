@@ -42,7 +42,9 @@ final class TypedPanel extends VBox {
           TypedKind.DC_AMPS,
           TypedKind.CASE,
           TypedKind.ROOM,
-          TypedKind.SOUND);
+          TypedKind.SOUND,
+          TypedKind.SPOT,
+          TypedKind.FAN);
 
   private final Desk desk;
   private final Map<TypedKind, TextField> fields = new EnumMap<>(TypedKind.class);
@@ -113,6 +115,8 @@ final class TypedPanel extends VBox {
       case CASE -> "as 44.6 °C";
       case ROOM -> "as 21.8 °C";
       case SOUND -> "as 42 dB";
+      case SPOT -> "as 61 °C at the plug";
+      case FAN -> "as off, 1, 2";
       default -> "as 598 W";
     };
   }
@@ -128,7 +132,14 @@ final class TypedPanel extends VBox {
       case STARTS -> List.of(TypedKind.PEAK, TypedKind.VOLTS);
       case SWITCH_OVER -> List.of(TypedKind.POWER, TypedKind.VOLTS);
       case PORT, USB -> List.of(TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
-      case HEAT -> List.of(TypedKind.CASE, TypedKind.ROOM, TypedKind.SOUND, TypedKind.POWER);
+      case HEAT ->
+          List.of(
+              TypedKind.CASE,
+              TypedKind.ROOM,
+              TypedKind.SPOT,
+              TypedKind.FAN,
+              TypedKind.SOUND,
+              TypedKind.POWER);
       case SOAK -> List.of(TypedKind.DISPLAY, TypedKind.TOTAL, TypedKind.POWER);
       case TWO_LEGS -> List.of(TypedKind.POWER, TypedKind.OTHER_POWER);
     };

@@ -17,12 +17,14 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
+import org.wiseember.core.because.Because;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.display.ChargeDisplay;
 import org.wiseember.core.efficiency.EfficiencyFinding;
 import org.wiseember.core.efficiency.Weighting;
 import org.wiseember.core.heat.HeatRise;
+import org.wiseember.core.heat.HotSpot;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.start.StartSeries;
@@ -334,8 +336,19 @@ public final class EvidenceStage extends StackPane {
     } else if (shown instanceof HeatRun heat) {
       add(pane, "Warmed by", heat.rise().map(HeatRise::reached), Unit.KELVIN);
       add(pane, "Heading for", heat.rise().flatMap(HeatRise::heading), Unit.KELVIN);
+      heat.rise().ifPresent(r -> explains(pane, r.because()));
+      add(pane, "Hottest spot above the room", heat.spot().map(HotSpot::rise), Unit.KELVIN);
+      heat.spot().ifPresent(s -> explains(pane, s.because()));
       add(pane, "Loudest at 1 m", heat.loudest(1), Unit.DECIBEL);
+      heat.becauseOfNoise(1).ifPresent(b -> explains(pane, b));
     }
+  }
+
+  /** Has the figure that was added last open its sum. */
+  private void explains(FlowPane pane, Because behind) {
+    HBox pair = (HBox) pane.getChildren().get(pane.getChildren().size() - 1);
+    pair.getStyleClass().add("opens");
+    Row.make(pair, behind.title(), () -> because.explain(behind));
   }
 
   private static void add(FlowPane pane, String name, Optional<Estimate> estimate, Unit unit) {

@@ -334,6 +334,9 @@ final class PowerView extends VBox {
           List.of(
               h.words(),
               figure(h.watts(), 0, Unit.WATT),
+              h.fan().isEmpty()
+                  ? "–"
+                  : h.fan().getAsInt() == 0 ? "off" : "step " + h.fan().getAsInt(),
               Figures.fixed(h.all(), 1) + " dB",
               (Double.isNaN(run.background()) || SoundLevel.standsOut(h.all(), run.background())
                       ? ""
@@ -350,6 +353,18 @@ final class PowerView extends VBox {
               + Figures.plain(run.metres())
               + " m.");
     }
+    if (!run.fan().seen().isEmpty()) {
+      words.add(run.fan().words());
+    }
+    run.spot()
+        .ifPresent(
+            s ->
+                words.add(
+                    "Hottest spot: "
+                        + s.words()
+                        + ", "
+                        + Figures.withUncertainty(s.rise().value(), s.rise().u95(), Unit.KELVIN)
+                        + " above the room."));
     words.addAll(
         run.rise()
             .map(r -> r.warnings().stream().map(w -> w.message()).toList())
@@ -362,7 +377,7 @@ final class PowerView extends VBox {
                     PowerPictures.heat(run), desk.palette().get(), desk.textScale().get()),
         rows.isEmpty()
             ? null
-            : new FigureTable(List.of("Load", "Measured", "Sound", "Unit alone"), rows),
+            : new FigureTable(List.of("Load", "Measured", "Fan", "Sound", "Unit alone"), rows),
         words);
   }
 

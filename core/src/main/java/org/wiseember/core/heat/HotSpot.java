@@ -1,0 +1,71 @@
+package org.wiseember.core.heat;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.wiseember.core.because.Because;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.core.uncertainty.MeterClass;
+
+/**
+ * The hottest place that was found, and how far it lies above the room.
+ *
+ * @param celsius °C
+ * @param place where; empty where nobody said
+ * @param roomCelsius °C at that time
+ * @param camera class of what saw it
+ * @param probe class of the room's thermometer
+ */
+public record HotSpot(
+    double celsius, String place, double roomCelsius, MeterClass camera, MeterClass probe) {
+  /** A plug or a case hotter than this ends a test, °C; common practice, no published source. */
+  public static final double TOO_HOT = 60;
+
+  private Budget budget() {
+    return new Budget(List.of())
+        .with("Camera", camera, celsius, 1)
+        .with("Room", probe, roomCelsius, -1);
+  }
+
+  /** Above the room, K. */
+  public Estimate rise() {
+    return new Estimate(celsius - roomCelsius, budget().u95());
+  }
+
+  /** {@code 61.5 °C at the outlet}. */
+  public String words() {
+    return Figures.fixed(celsius, 1) + " °C" + (place.isEmpty() ? "" : " at " + place);
+  }
+
+  /** Behind the rise. */
+  public Because because() {
+    List<String> watch = new ArrayList<>();
+    watch.add("A camera reads shiny metal far too low; matt black tape reads true.");
+    if (place.isEmpty()) {
+      watch.add("Where it was is not noted; plugs and outlets are often hotter than the cells.");
+    }
+    if (celsius >= TOO_HOT) {
+      watch.add(
+          Figures.plain(TOO_HOT)
+              + " °C and more is where to stop: load off, and look at plug and outlet.");
+    }
+    Estimate rise = rise();
+    return new Because(
+        "Hottest spot above the room",
+        Figures.withUncertainty(rise.value(), rise.u95(), Unit.KELVIN),
+        place.isEmpty() ? "the highest that was read" : "at " + place,
+        List.of(
+            Figures.fixed(celsius, 1)
+                + " °C − room "
+                + Figures.fixed(roomCelsius, 1)
+                + " °C = "
+                + Figures.fixed(rise.value(), 1)
+                + " K"),
+        Unit.KELVIN,
+        budget(),
+        watch,
+        "Some give the temperature itself; only its rise can be compared with another day's.");
+  }
+}
