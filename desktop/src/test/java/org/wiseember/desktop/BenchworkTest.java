@@ -13,9 +13,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import org.testfx.api.FxRobot;
-import org.testng.annotations.AfterMethod;
-import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.trace.Channel;
@@ -27,27 +24,7 @@ import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
 
 /** Whole jobs at the bench, in a real window: by hand, with faults, with files, cut short. */
-public class BenchworkTest {
-  private Path folder;
-  private Path file;
-  private OpenWindow window;
-  private FxRobot robot;
-
-  @BeforeMethod
-  public void openTheDemo() throws Exception {
-    folder = Files.createTempDirectory("ember-benchwork");
-    file = folder.resolve("demo.ember");
-    DemoWorkbook.create(file);
-    window = OpenWindow.on(file);
-    robot = window.robot();
-    window.until(() -> window.desk().chosen().get() != null);
-  }
-
-  @AfterMethod(alwaysRun = true)
-  public void closeIt() {
-    window.close();
-  }
-
+public class BenchworkTest extends InDemoWindow {
   private DrainRun newest(int unit) {
     List<DrainRun> drains = window.desk().shelf().get(unit).drains();
     return drains.get(drains.size() - 1);

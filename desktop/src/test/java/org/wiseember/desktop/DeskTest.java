@@ -17,7 +17,6 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.app.StageName;
-import org.wiseember.trial.DemoWorkbook;
 
 /** Edits, undo, finding things and bad files, in a real window. */
 public class DeskTest {
@@ -27,8 +26,7 @@ public class DeskTest {
   @BeforeMethod
   public void open() throws Exception {
     folder = Files.createTempDirectory("ember-desk");
-    Path demo = folder.resolve("demo.ember");
-    DemoWorkbook.create(demo);
+    Path demo = DemoFile.in(folder);
     window = OpenWindow.on(demo);
     window.until(() -> window.desk().chosen().get() != null);
   }

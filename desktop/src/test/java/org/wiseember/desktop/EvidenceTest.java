@@ -4,54 +4,25 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertTrue;
 
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Clock;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import org.testfx.api.FxRobot;
-import org.testng.annotations.AfterMethod;
-import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.app.StageName;
-import org.wiseember.trial.DemoWorkbook;
 import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.IdleRun;
-import org.wiseember.trial.Judgement;
 import org.wiseember.trial.LadderRun;
 import org.wiseember.trial.TestRun;
 import org.wiseember.workbook.Workbook;
 
 /** Looking at runs and deciding about them, in a real window, by mouse and keyboard. */
-public class EvidenceTest {
-  private Path file;
-  private OpenWindow window;
-  private FxRobot robot;
-
-  @BeforeMethod
-  public void openTheDemo() throws Exception {
-    file = Files.createTempDirectory("ember-evidence").resolve("demo.ember");
-    DemoWorkbook.create(file);
-    window = OpenWindow.on(file);
-    robot = window.robot();
-    window.until(() -> window.desk().chosen().get() != null);
-  }
-
-  @AfterMethod(alwaysRun = true)
-  public void closeIt() {
-    window.close();
-  }
-
-  private Judgement unit() {
-    return window.desk().chosen().get();
-  }
-
+public class EvidenceTest extends InDemoWindow {
   private DrainRun drain() {
     return (DrainRun) unit().runs().get(0);
   }

@@ -45,8 +45,7 @@ public class LayoutTest {
   @BeforeClass
   public void open() throws Exception {
     folder = Files.createTempDirectory("ember-layout");
-    Path demo = folder.resolve("demo.ember");
-    DemoWorkbook.create(demo);
+    Path demo = DemoFile.in(folder);
     try (Workbook workbook = Workbook.open(demo, Clock.systemUTC())) {
       workbook.title("Lantern Quay night market co-operative, lending pool and spare units, 2026");
       Unit first = workbook.units().all().get(0);

@@ -4,22 +4,15 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.nio.file.Files;
-import java.nio.file.Path;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import org.testfx.api.FxRobot;
-import org.testng.annotations.AfterMethod;
-import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.app.StageName;
-import org.wiseember.trial.DemoWorkbook;
-import org.wiseember.trial.Judgement;
 import org.wiseember.trial.LegsRun;
 import org.wiseember.trial.OverloadRun;
 import org.wiseember.trial.StartsRun;
@@ -29,28 +22,7 @@ import org.wiseember.trial.UsbRun;
 import org.wiseember.workbook.Run;
 
 /** Tests of power in a real window: cautions first, a stop always at hand, and what they found. */
-public class PowerTest {
-  private OpenWindow window;
-  private FxRobot robot;
-
-  @BeforeMethod
-  public void openTheDemo() throws Exception {
-    Path file = Files.createTempDirectory("ember-power").resolve("demo.ember");
-    DemoWorkbook.create(file);
-    window = OpenWindow.on(file);
-    robot = window.robot();
-    window.until(() -> window.desk().chosen().get() != null);
-  }
-
-  @AfterMethod(alwaysRun = true)
-  public void closeIt() {
-    window.close();
-  }
-
-  private Judgement unit() {
-    return window.desk().chosen().get();
-  }
-
+public class PowerTest extends InDemoWindow {
   private <T extends TestRun> T newest(Class<T> kind) {
     return unit().runs().stream()
         .filter(kind::isInstance)

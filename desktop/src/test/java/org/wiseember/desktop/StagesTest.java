@@ -5,7 +5,6 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
@@ -15,36 +14,15 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import org.testng.annotations.AfterMethod;
-import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.look.ChartPane;
-import org.wiseember.trial.DemoWorkbook;
 import org.wiseember.workbook.Run;
 
 /** What one does in each stage, in a real window. */
-public class StagesTest {
-  private Path folder;
-  private Path file;
-  private OpenWindow window;
-
-  @BeforeMethod
-  public void open() throws Exception {
-    folder = Files.createTempDirectory("ember-stages");
-    file = folder.resolve("demo.ember");
-    DemoWorkbook.create(file);
-    window = OpenWindow.on(file);
-    window.until(() -> window.desk().chosen().get() != null);
-  }
-
-  @AfterMethod(alwaysRun = true)
-  public void close() {
-    window.close();
-  }
-
+public class StagesTest extends InDemoWindow {
   private void go(StageName stage) {
     OpenWindow.onFx(
         () -> {
@@ -82,11 +60,11 @@ public class StagesTest {
   public void aNegativeCapacityIsOneSentenceAndTheRestIsKept() {
     go(StageName.LABEL);
     TextArea area = find(TextArea.class, "#label-text");
-    window.robot().clickOn(area);
-    window.robot().push(KeyCode.CONTROL, KeyCode.A);
-    window.robot().write("Capacity -1075 Wh");
-    window.robot().push(KeyCode.ENTER);
-    window.robot().write("Surge 2400 W");
+    robot.clickOn(area);
+    robot.push(KeyCode.CONTROL, KeyCode.A);
+    robot.write("Capacity -1075 Wh");
+    robot.push(KeyCode.ENTER);
+    robot.write("Surge 2400 W");
     window.until(() -> shows("Line 1, “-1075 Wh”: capacity cannot be negative. Check the sign."));
     window.until(() -> capacity().isEmpty());
     window.until(
@@ -97,15 +75,15 @@ public class StagesTest {
   public void aClaimIsMendedByHandAndGoesBackToThePrint() {
     go(StageName.LABEL);
     TextField figure = find(TextField.class, "#claim-panel .text-field");
-    window.robot().clickOn(figure);
-    window.robot().push(KeyCode.CONTROL, KeyCode.A);
-    window.robot().write("-4");
-    window.robot().push(KeyCode.ENTER);
+    robot.clickOn(figure);
+    robot.push(KeyCode.CONTROL, KeyCode.A);
+    robot.write("-4");
+    robot.push(KeyCode.ENTER);
     window.until(() -> shows("Capacity cannot be negative. Check the sign."));
     assertEquals(capacity(), Optional.of(1075.0));
-    window.robot().push(KeyCode.CONTROL, KeyCode.A);
-    window.robot().write("1000");
-    window.robot().push(KeyCode.ENTER);
+    robot.push(KeyCode.CONTROL, KeyCode.A);
+    robot.write("1000");
+    robot.push(KeyCode.ENTER);
     window.until(() -> capacity().equals(Optional.of(1000.0)));
     OpenWindow.onFx(
         () -> {
@@ -120,7 +98,7 @@ public class StagesTest {
     window.close();
     window = OpenWindow.on(folder.resolve("empty.ember"));
     window.until(() -> shows("An empty shelf"));
-    window.robot().clickOn(button("Add a unit"));
+    robot.clickOn(button("Add a unit"));
     window.until(() -> window.desk().shelf().size() == 1);
     TextField name = find(TextField.class, "#unit-name");
     window.until(name::isFocused);
@@ -154,22 +132,22 @@ public class StagesTest {
           return null;
         });
     go(StageName.BENCH);
-    window.robot().clickOn(find(Button.class, "#start-test"));
+    robot.clickOn(find(Button.class, "#start-test"));
     window.until(
         () ->
             window.desk().bench().live().get() != null
                 && window.desk().bench().live().get().view().get() != null
                 && window.desk().bench().live().get().view().get().frames() > 5);
     Button stop = find(Button.class, "#hold-to-stop");
-    window.robot().clickOn(stop);
+    robot.clickOn(stop);
     window.settle();
     assertTrue(
         OpenWindow.onFx(() -> window.desk().bench().live().get().going()), "a click is no hold");
-    window.robot().moveTo(stop).press(MouseButton.PRIMARY);
+    robot.moveTo(stop).press(MouseButton.PRIMARY);
     try {
       window.until(() -> !window.desk().bench().live().get().going());
     } finally {
-      window.robot().release(MouseButton.PRIMARY);
+      robot.release(MouseButton.PRIMARY);
     }
     window.until(
         () ->
@@ -227,11 +205,11 @@ public class StagesTest {
 
   @Test
   public void textGrowsAndTheLookTurnsByKeyAndButton() {
-    window.robot().push(KeyCode.CONTROL, KeyCode.EQUALS);
+    robot.push(KeyCode.CONTROL, KeyCode.EQUALS);
     window.until(() -> window.desk().textScale().get() > 1.1);
-    window.robot().push(KeyCode.CONTROL, KeyCode.MINUS);
+    robot.push(KeyCode.CONTROL, KeyCode.MINUS);
     window.until(() -> window.desk().textScale().get() == 1);
-    window.robot().clickOn(find(Button.class, "#look"));
+    robot.clickOn(find(Button.class, "#look"));
     window.until(() -> window.desk().palette().get().dark());
   }
 }

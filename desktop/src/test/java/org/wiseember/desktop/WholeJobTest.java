@@ -25,7 +25,6 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.desktop.app.StageName;
-import org.wiseember.trial.DemoWorkbook;
 import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judgement;
 import org.wiseember.trial.TrialPage;
@@ -55,8 +54,7 @@ public class WholeJobTest {
   @BeforeClass
   public void openTheDemo() throws Exception {
     folder = Files.createTempDirectory("ember-job");
-    file = folder.resolve("demo.ember");
-    DemoWorkbook.create(file);
+    file = DemoFile.in(folder);
     window = OpenWindow.on(file);
     robot = window.robot();
   }

@@ -27,6 +27,7 @@ import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.transfer.PassThrough;
 import org.wiseember.core.transfer.TransferGap;
 import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.core.waveform.NominalFrequency;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.Run;
@@ -93,7 +94,7 @@ final class PowerFindings {
   }
 
   private double hertz(Run run) {
-    return run.settings().volts() > 180 || run.settings().volts() == 0 ? 50 : 60;
+    return NominalFrequency.at(run.settings().volts());
   }
 
   /** Tries a scope caught; else those somebody saw, with what was noted beside them. */

@@ -8,8 +8,6 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.OptionalDouble;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.wiseember.bench.procedure.IdleState;
 import org.wiseember.core.label.Label;
@@ -22,32 +20,7 @@ import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 
 /** What the runs of the demo say, each and together. */
-public class DemoRunsTest {
-  private Workbook workbook;
-
-  @BeforeClass
-  public void makeTheDemo() throws Exception {
-    Path file = Files.createTempDirectory("ember-runs").resolve("demo.ember");
-    DemoWorkbook.create(file);
-    workbook = Workbook.open(file, Clock.systemUTC());
-  }
-
-  @AfterClass(alwaysRun = true)
-  public void close() {
-    workbook.close();
-  }
-
-  private Judgement judge(int unit) {
-    return Judgement.of(workbook, workbook.units().all().get(unit), true);
-  }
-
-  private static Judged line(Judgement judgement, Subject subject) {
-    return judgement.lines().stream()
-        .filter(l -> l.claim().subject() == subject)
-        .findFirst()
-        .orElseThrow();
-  }
-
+public class DemoRunsTest extends OnDemo {
   @Test
   public void everyTestOfTheFirstUnitSaysSomething() {
     Judgement judgement = judge(0);
@@ -156,15 +129,13 @@ public class DemoRunsTest {
     DrainRun drain = before.drains().get(0);
     double energy = drain.finding().deliveredEnergy().orElseThrow().value();
     double half = (drain.finding().startTime() + drain.finding().endTime()) / 2;
-    workbook
-        .treatments()
-        .decide(drain.run().id(), Treatment.NONE.withCutoff(OptionalDouble.of(half)));
+    demo.treatments().decide(drain.run().id(), Treatment.NONE.withCutoff(OptionalDouble.of(half)));
     Judgement after = judge(1);
     assertEquals(
         line(after, Subject.CAPACITY).verdict().orElseThrow().measured().orElseThrow().value(),
         energy / 2,
         2);
-    workbook.treatments().decide(drain.run().id(), Treatment.NONE);
+    demo.treatments().decide(drain.run().id(), Treatment.NONE);
     assertEquals(
         judge(1).drains().get(0).finding().deliveredEnergy().orElseThrow().value(), energy);
   }

@@ -3,14 +3,11 @@ package org.wiseember.trial;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.SplittableRandom;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.SimulatedBench;
@@ -27,34 +24,7 @@ import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 
-public class JudgementTest {
-  private Path folder;
-  private Workbook demo;
-
-  @BeforeClass
-  public void makeDemo() throws Exception {
-    folder = Files.createTempDirectory("ember-judgement");
-    Path file = folder.resolve("demo.ember");
-    DemoWorkbook.create(file);
-    demo = Workbook.open(file, Clock.systemUTC());
-  }
-
-  @AfterClass
-  public void closeDemo() {
-    demo.close();
-  }
-
-  private Judgement judge(int unit) {
-    return Judgement.of(demo, demo.units().all().get(unit), true);
-  }
-
-  private static Judged line(Judgement judgement, Subject subject) {
-    return judgement.lines().stream()
-        .filter(l -> l.claim().subject() == subject)
-        .findFirst()
-        .orElseThrow();
-  }
-
+public class JudgementTest extends OnDemo {
   @Test
   public void theDemoIsAsPromised() {
     List<Unit> units = demo.units().all();

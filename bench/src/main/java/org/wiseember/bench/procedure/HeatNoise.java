@@ -1,13 +1,10 @@
 package org.wiseember.bench.procedure;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
 /**
@@ -37,16 +34,8 @@ public final class HeatNoise extends AskingCourse {
    * @param loads W, light to heavy, at least one
    */
   public HeatNoise(List<Double> loads) {
-    super(Phase.BASELINE);
-    if (loads.isEmpty()) {
-      throw new IllegalArgumentException("warming needs a load");
-    }
-    this.loads = List.copyOf(loads);
-  }
-
-  @Override
-  public String kind() {
-    return KIND;
+    super(KIND, Phase.BASELINE);
+    this.loads = atLeastOne(loads, "warming needs a load");
   }
 
   @Override
@@ -58,42 +47,31 @@ public final class HeatNoise extends AskingCourse {
   }
 
   @Override
-  public Optional<String> asks() {
-    return asking && !phase.over()
-        ? Optional.of(
-            at < 0
-                ? "Unit off: note the sound of the room"
-                : "Load to " + Figures.plain(loads.get(at), Unit.WATT))
-        : Optional.empty();
+  protected String request() {
+    return at < 0
+        ? "Unit off: note the sound of the room"
+        : "Load to " + Figures.plain(loads.get(at), Unit.WATT);
   }
 
   @Override
-  public List<Notice> take(Frame frame) {
-    List<Notice> out = new ArrayList<>();
-    if (phase.over() || asking) {
-      return out;
-    }
+  protected void go(Frame frame, double passed, boolean first, List<Notice> out) {
     double now = frame.seconds();
     boolean byHand = frame.channels().isEmpty();
-    if (Double.isNaN(since)) {
-      since = now;
+    if (first) {
       out.add(
           at < 0
               ? new Notice(now, BACKGROUND, "Unit off, the sound of the room")
               : new Notice(now, LOAD, Figures.plain(loads.get(at), Unit.WATT)));
       if (!byHand) {
-        return out;
+        return;
       }
     }
-    double celsius = frame.value(Channel.CASE_TEMPERATURE);
-    if (celsius >= OverloadHolds.HOT) {
-      finish("The case reached " + Figures.fixed(celsius, 0) + " °C. Load off, let it cool.");
-      out.add(new Notice(now, "too-hot", ending));
-      return out;
+    if (tooHot(frame, out)) {
+      return;
     }
     double wanted =
         at < 0 ? BACKGROUND_SECONDS : at == loads.size() - 1 ? LAST_SECONDS : LOAD_SECONDS;
-    if (byHand || now - since >= wanted) {
+    if (byHand || passed >= wanted) {
       at++;
       part(Phase.MEASURING);
       if (at == loads.size()) {
@@ -101,7 +79,6 @@ public final class HeatNoise extends AskingCourse {
         finish("All loads heard and felt. Load off.");
       }
     }
-    return out;
   }
 
   @Override

@@ -1,7 +1,6 @@
 package org.wiseember.bench.procedure;
 
 import java.util.List;
-import java.util.Optional;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
@@ -30,16 +29,8 @@ public final class IdleWatch extends AskingCourse {
    * @param states in order, at least one
    */
   public IdleWatch(List<IdleState> states) {
-    super(Phase.MEASURING);
-    if (states.isEmpty()) {
-      throw new IllegalArgumentException("idle in at least one state");
-    }
-    this.states = List.copyOf(states);
-  }
-
-  @Override
-  public String kind() {
-    return KIND;
+    super(KIND, Phase.MEASURING);
+    this.states = atLeastOne(states, "idle in at least one state");
   }
 
   @Override
@@ -48,33 +39,23 @@ public final class IdleWatch extends AskingCourse {
   }
 
   @Override
-  public Optional<String> asks() {
-    return asking && !phase.over()
-        ? Optional.of("Nothing plugged in, " + states.get(at).words())
-        : Optional.empty();
+  protected String request() {
+    return "Nothing plugged in, " + states.get(at).words();
   }
 
   @Override
-  public List<Notice> take(Frame frame) {
-    if (phase.over() || asking) {
-      return List.of();
-    }
-    double now = frame.seconds();
-    if (Double.isNaN(since)) {
-      since = now;
-      return List.of(new Notice(now, STATE, states.get(at).words()));
-    }
-    if (now - since >= STATE_SECONDS) {
-      since = Double.NaN;
+  protected void go(Frame frame, double passed, boolean first, List<Notice> out) {
+    if (first) {
+      out.add(new Notice(frame.seconds(), STATE, states.get(at).words()));
+    } else if (passed >= STATE_SECONDS) {
       at++;
-      asking = true;
+      part(Phase.MEASURING);
       if (at == states.size()) {
         at--;
         finish(
             "Read in " + states.size() + " states, " + Figures.duration(STATE_SECONDS) + " each.");
       }
     }
-    return List.of();
   }
 
   @Override

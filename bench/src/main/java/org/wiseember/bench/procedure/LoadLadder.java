@@ -2,7 +2,6 @@ package org.wiseember.bench.procedure;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.efficiency.SteadyRule;
 import org.wiseember.core.notice.Notice;
@@ -47,18 +46,13 @@ public final class LoadLadder extends AskingCourse {
    * @param nominalVolts of the outlet, V
    */
   public LoadLadder(List<Double> loads, int rounds, double nominalVolts) {
-    super(Phase.BASELINE);
-    if (loads.isEmpty() || rounds < 1) {
-      throw new IllegalArgumentException("a ladder needs loads");
+    super(KIND, Phase.BASELINE);
+    if (rounds < 1) {
+      throw new IllegalArgumentException("a ladder is gone through once or more");
     }
-    this.loads = List.copyOf(loads);
+    this.loads = atLeastOne(loads, "a ladder needs loads");
     this.rounds = rounds;
     this.nominalVolts = nominalVolts;
-  }
-
-  @Override
-  public String kind() {
-    return KIND;
   }
 
   private double load() {
@@ -72,56 +66,43 @@ public final class LoadLadder extends AskingCourse {
   }
 
   @Override
-  public Optional<String> asks() {
-    if (!asking || phase.over()) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        step < 0
-            ? "AC output on, nothing plugged in"
-            : "Plug in " + Figures.plain(load(), Unit.WATT));
+  protected String request() {
+    return step < 0
+        ? "AC output on, nothing plugged in"
+        : "Plug in " + Figures.plain(load(), Unit.WATT);
   }
 
   @Override
-  public List<Notice> take(Frame frame) {
-    List<Notice> out = new ArrayList<>();
-    double now = frame.seconds();
-    if (phase.over() || asking) {
-      return out;
-    }
+  protected void go(Frame frame, double passed, boolean first, List<Notice> out) {
     if (!frame.channels().contains(Channel.AC_POWER)) {
       // A person waits, reads and types; going on says that this load is done.
-      next(Phase.SETTLING);
-      return out;
+      next();
+      return;
     }
-    since = Double.isNaN(since) ? now : since;
-    double watts = frame.value(Channel.AC_POWER);
     if (droppedOut(frame, out)) {
-      return out;
+      return;
     }
     switch (phase) {
       case BASELINE -> {
-        if (now - since >= NO_LOAD_SECONDS) {
-          next(Phase.SETTLING);
+        if (passed >= NO_LOAD_SECONDS) {
+          next();
         }
       }
-      case SETTLING -> settle(now, watts, out);
+      case SETTLING -> settle(frame.seconds(), passed, frame.value(Channel.AC_POWER), out);
       case MEASURING -> {
-        if (now - since >= MEASURE_SECONDS) {
-          next(Phase.SETTLING);
+        if (passed >= MEASURE_SECONDS) {
+          next();
         }
       }
       default -> {}
     }
-    return out;
   }
 
-  private void next(Phase then) {
+  /** On to the next load. */
+  private void next() {
     step++;
     settling.clear();
-    since = Double.NaN;
-    asking = true;
-    phase = then;
+    part(Phase.SETTLING);
     if (step >= loads.size() * rounds) {
       finish(
           "All loads read"
@@ -130,7 +111,7 @@ public final class LoadLadder extends AskingCourse {
     }
   }
 
-  private void settle(double now, double watts, List<Notice> out) {
+  private void settle(double now, double passed, double watts, List<Notice> out) {
     if (Double.isNaN(watts)) {
       return;
     }
@@ -140,7 +121,7 @@ public final class LoadLadder extends AskingCourse {
             settling.stream().mapToDouble(r -> r[0]).toArray(),
             settling.stream().mapToDouble(r -> r[1]).toArray());
     boolean steady = SteadyRule.steadyFrom(series, 0, series.size() - 1) < series.size();
-    boolean late = now - since >= SETTLE_LIMIT;
+    boolean late = passed >= SETTLE_LIMIT;
     if (!steady && !late) {
       return;
     }
@@ -150,7 +131,7 @@ public final class LoadLadder extends AskingCourse {
             steady ? "step" : "unsteady",
             Figures.fixed(watts, 0)
                 + (steady
-                    ? " W is steady after " + Figures.duration(now - since) + "; reading."
+                    ? " W is steady after " + Figures.duration(passed) + "; reading."
                     : " W has not settled in five minutes; reading all the same.")));
     if (Math.abs(watts - load()) > FAR_OFF * load()) {
       out.add(
@@ -163,8 +144,7 @@ public final class LoadLadder extends AskingCourse {
                   + Figures.plain(load(), Unit.WATT)
                   + " was meant. It is read as it is."));
     }
-    phase = Phase.MEASURING;
-    since = now;
+    goOn(Phase.MEASURING);
   }
 
   private boolean droppedOut(Frame frame, List<Notice> out) {

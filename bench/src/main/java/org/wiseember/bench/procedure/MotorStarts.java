@@ -1,6 +1,5 @@
 package org.wiseember.bench.procedure;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.wiseember.bench.instrument.Wanted;
@@ -11,6 +10,7 @@ import org.wiseember.core.start.MotorStart;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.NominalFrequency;
 
 /**
  * Starts a motor several times, a rest between. How each try went is told from the capture of a
@@ -46,17 +46,12 @@ public final class MotorStarts extends AskingCourse {
    * @param nominalVolts of the outlet, V
    */
   public MotorStarts(int tries, double nominalVolts) {
-    super(Phase.BASELINE);
+    super(KIND, Phase.BASELINE);
     if (tries < 1) {
       throw new IllegalArgumentException("a motor is tried at least once");
     }
     this.tries = tries;
     this.nominalVolts = nominalVolts;
-  }
-
-  @Override
-  public String kind() {
-    return KIND;
   }
 
   @Override
@@ -68,21 +63,17 @@ public final class MotorStarts extends AskingCourse {
   }
 
   @Override
-  public Optional<String> asks() {
-    if (!asking || phase.over()) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        switch (phase) {
-          case MEASURING -> "Clamp to inrush, scope armed, then switch the motor on";
-          case WINDING_DOWN -> "Switch the motor off and say how it went";
-          default -> "AC output on, motor plugged in and off";
-        });
+  protected String request() {
+    return switch (phase) {
+      case MEASURING -> "Clamp to inrush, scope armed, then switch the motor on";
+      case WINDING_DOWN -> "Switch the motor off and say how it went";
+      default -> "AC output on, motor plugged in and off";
+    };
   }
 
-  /** Nominal frequency where none was read: 50 Hz above 180 V, else 60 Hz. */
+  /** As it was read; the nominal one where it was not. */
   private double hertz() {
-    return hertz > 40 && hertz < 70 ? hertz : nominalVolts > 180 ? 50 : 60;
+    return hertz > 40 && hertz < 70 ? hertz : NominalFrequency.at(nominalVolts);
   }
 
   @Override
@@ -105,33 +96,26 @@ public final class MotorStarts extends AskingCourse {
   }
 
   @Override
-  public List<Notice> take(Frame frame) {
-    List<Notice> out = new ArrayList<>();
-    if (phase.over() || asking) {
-      return out;
-    }
-    double now = frame.seconds();
-    since = Double.isNaN(since) ? now : since;
+  protected void go(Frame frame, double passed, boolean first, List<Notice> out) {
     volts = frame.value(Channel.AC_VOLTAGE);
     double read = frame.value(Channel.FREQUENCY);
     hertz = read > 0 ? read : hertz;
     boolean byHand = !frame.channels().contains(Channel.AC_VOLTAGE);
     switch (phase) {
       case BASELINE -> {
-        if (byHand || now - since >= BEFORE_SECONDS) {
+        if (byHand || passed >= BEFORE_SECONDS) {
           next(Phase.MEASURING);
         }
       }
       case MEASURING -> {
-        if (byHand || now - since >= ON_SECONDS) {
-          outcome(frame).ifPresent(o -> out.add(told(now, o)));
+        if (byHand || passed >= ON_SECONDS) {
+          outcome(frame).ifPresent(o -> out.add(told(frame.seconds(), o)));
           next(Phase.WINDING_DOWN);
         }
       }
-      case WINDING_DOWN -> rest(now, byHand);
+      case WINDING_DOWN -> rest(passed, byHand);
       default -> {}
     }
-    return out;
   }
 
   private Notice told(double now, MotorStart.Outcome outcome) {
@@ -171,17 +155,16 @@ public final class MotorStarts extends AskingCourse {
             : Optional.of(MotorStart.Outcome.STARTED);
   }
 
-  private void rest(double now, boolean byHand) {
+  private void rest(double passed, boolean byHand) {
     boolean dead = volts < DEAD_SHARE * nominalVolts;
-    pressing = dead && now - since > PRESS_SECONDS && !pressing;
-    if (byHand || now - since >= REST_SECONDS) {
+    pressing = dead && passed > PRESS_SECONDS && !pressing;
+    if (byHand || passed >= REST_SECONDS) {
       pressing = false;
       at++;
       if (at == tries) {
         finish("Tried " + tries + " times. Unplug the motor.");
       } else {
-        next(Phase.BASELINE);
-        asking = false;
+        goOn(Phase.BASELINE);
       }
     }
   }

@@ -1,9 +1,8 @@
 package org.wiseember.bench.procedure;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.core.heat.HotSpot;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.overload.RestRule;
 import org.wiseember.core.quantity.Figures;
@@ -17,7 +16,7 @@ import org.wiseember.core.waveform.Capture;
  * its time is over, then a rest by {@link RestRule}. After a trip it looks whether the output comes
  * back by itself, by its button, or not at all.
  *
- * <p>It ends by itself where the case gets as hot as {@value #HOT} °C.
+ * <p>It ends by itself where the case gets as hot as {@link HotSpot#TOO_HOT}.
  */
 public final class OverloadHolds extends AskingCourse {
   /** Kept with the run. */
@@ -25,9 +24,6 @@ public final class OverloadHolds extends AskingCourse {
 
   /** Code of the notice that tells how the output came back. */
   public static final String RECOVERY = "recovery";
-
-  /** The case must not get hotter, °C; common practice, no published source. */
-  public static final double HOT = 60;
 
   static final double BASE_SECONDS = 60;
   static final double BY_ITSELF_SECONDS = 45;
@@ -63,18 +59,10 @@ public final class OverloadHolds extends AskingCourse {
    * @param nominalVolts of the outlet, V
    */
   public OverloadHolds(List<Held> loads, double baseWatts, double nominalVolts) {
-    super(Phase.BASELINE);
-    if (loads.isEmpty()) {
-      throw new IllegalArgumentException("an overload ladder needs loads");
-    }
-    this.loads = List.copyOf(loads);
+    super(KIND, Phase.BASELINE);
+    this.loads = atLeastOne(loads, "an overload ladder needs loads");
     this.baseWatts = baseWatts;
     this.nominalVolts = nominalVolts;
-  }
-
-  @Override
-  public String kind() {
-    return KIND;
   }
 
   @Override
@@ -92,25 +80,21 @@ public final class OverloadHolds extends AskingCourse {
   }
 
   @Override
-  public Optional<String> asks() {
-    if (!asking || phase.over()) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        switch (phase) {
-          case SETTLING -> "Base load on: " + Figures.plain(baseWatts, Unit.WATT);
-          case MEASURING ->
-              "Add up to "
-                  + Figures.plain(loads.get(at).watts(), Unit.WATT)
-                  + " in all"
-                  + (loads.get(at).recipe().isEmpty() ? "" : " (" + loads.get(at).recipe() + ")")
-                  + "; hand on the plug";
-          case WINDING_DOWN ->
-              after == After.LATCHED
-                  ? "The output stays off. Wake it as its maker says, then go on"
-                  : "All loads off";
-          default -> "AC output on, nothing plugged in";
-        });
+  protected String request() {
+    return switch (phase) {
+      case SETTLING -> "Base load on: " + Figures.plain(baseWatts, Unit.WATT);
+      case MEASURING ->
+          "Add up to "
+              + Figures.plain(loads.get(at).watts(), Unit.WATT)
+              + " in all"
+              + (loads.get(at).recipe().isEmpty() ? "" : " (" + loads.get(at).recipe() + ")")
+              + "; hand on the plug";
+      case WINDING_DOWN ->
+          after == After.LATCHED
+              ? "The output stays off. Wake it as its maker says, then go on"
+              : "All loads off";
+      default -> "AC output on, nothing plugged in";
+    };
   }
 
   @Override
@@ -118,37 +102,29 @@ public final class OverloadHolds extends AskingCourse {
     if (asking && after == After.LATCHED) {
       after = After.NOTHING;
     }
-    asking = false;
+    super.confirm();
   }
 
   @Override
-  public List<Notice> take(Frame frame) {
-    List<Notice> out = new ArrayList<>();
-    if (phase.over() || asking) {
-      return out;
-    }
+  protected void go(Frame frame, double passed, boolean first, List<Notice> out) {
     double now = frame.seconds();
-    since = Double.isNaN(since) ? now : since;
     double celsius = frame.value(Channel.CASE_TEMPERATURE);
     startCelsius = Double.isNaN(startCelsius) ? celsius : startCelsius;
-    if (celsius >= HOT) {
-      finish("The case reached " + Figures.fixed(celsius, 0) + " °C. Load off, let it cool.");
-      out.add(new Notice(now, "too-hot", ending));
-      return out;
+    if (tooHot(frame, out)) {
+      return;
     }
     boolean dead = dead(frame);
     switch (phase) {
       case BASELINE -> {
-        if (now - since >= 10) {
+        if (passed >= 10) {
           begin(0);
         }
       }
-      case SETTLING -> settle(now, dead, out);
-      case MEASURING -> hold(now, dead, out);
-      case WINDING_DOWN -> rest(now, celsius, out);
+      case SETTLING -> settle(now, passed, dead, out);
+      case MEASURING -> hold(now, passed, dead, out);
+      case WINDING_DOWN -> rest(now, passed, celsius, out);
       default -> {}
     }
-    return out;
   }
 
   private boolean dead(Frame frame) {
@@ -174,16 +150,16 @@ public final class OverloadHolds extends AskingCourse {
     deadFrames = 0;
   }
 
-  private void settle(double now, boolean dead, List<Notice> out) {
+  private void settle(double now, double passed, boolean dead, List<Notice> out) {
     if (dead) {
       finish("The output dropped out at the base load; there is nothing to hold above it.");
       out.add(new Notice(now, "cut-off", ending));
-    } else if (now - since >= BASE_SECONDS) {
+    } else if (passed >= BASE_SECONDS) {
       next(Phase.MEASURING);
     }
   }
 
-  private void hold(double now, boolean dead, List<Notice> out) {
+  private void hold(double now, double passed, boolean dead, List<Notice> out) {
     Held load = loads.get(at);
     if (dead) {
       out.add(
@@ -191,7 +167,7 @@ public final class OverloadHolds extends AskingCourse {
               now,
               "trip",
               "Tripped about "
-                  + Figures.duration(now - since - DEAD_FRAMES + 1)
+                  + Figures.duration(passed - DEAD_FRAMES + 1)
                   + " into "
                   + Figures.plain(load.watts(), Unit.WATT)
                   + "."));
@@ -199,7 +175,7 @@ public final class OverloadHolds extends AskingCourse {
       after = After.BY_ITSELF;
       afterSince = now;
       told = false;
-    } else if (now - since >= load.atMost()) {
+    } else if (passed >= load.atMost()) {
       out.add(
           new Notice(
               now,
@@ -213,10 +189,10 @@ public final class OverloadHolds extends AskingCourse {
     }
   }
 
-  private void rest(double now, double celsius, List<Notice> out) {
+  private void rest(double now, double passed, double celsius, List<Notice> out) {
     recover(now, out);
     boolean last = at == loads.size() - 1;
-    if (after == After.NOTHING && (last || RestRule.rested(now - since, startCelsius, celsius))) {
+    if (after == After.NOTHING && (last || RestRule.rested(passed, startCelsius, celsius))) {
       if (last) {
         finish("All loads tried: " + loads.size() + ".");
       } else {

@@ -1,8 +1,6 @@
 package org.wiseember.bench.procedure;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
@@ -28,16 +26,8 @@ public final class PortSteps extends AskingCourse {
    * @param amps of each step, light to heavy, at least one
    */
   public PortSteps(List<Double> amps) {
-    super(Phase.BASELINE);
-    if (amps.isEmpty()) {
-      throw new IllegalArgumentException("a port needs currents");
-    }
-    this.amps = List.copyOf(amps);
-  }
-
-  @Override
-  public String kind() {
-    return KIND;
+    super(KIND, Phase.BASELINE);
+    this.amps = atLeastOne(amps, "a port needs currents");
   }
 
   @Override
@@ -48,11 +38,8 @@ public final class PortSteps extends AskingCourse {
   }
 
   @Override
-  public Optional<String> asks() {
-    return asking && !phase.over()
-        ? Optional.of(
-            at < 0 ? "Port on, load off" : "Load to " + Figures.plain(amps.get(at)) + " A")
-        : Optional.empty();
+  protected String request() {
+    return at < 0 ? "Port on, load off" : "Load to " + Figures.plain(amps.get(at)) + " A";
   }
 
   @Override
@@ -61,13 +48,7 @@ public final class PortSteps extends AskingCourse {
   }
 
   @Override
-  public List<Notice> take(Frame frame) {
-    List<Notice> out = new ArrayList<>();
-    if (phase.over() || asking) {
-      return out;
-    }
-    double now = frame.seconds();
-    since = Double.isNaN(since) ? now : since;
+  protected void go(Frame frame, double passed, boolean first, List<Notice> out) {
     boolean byHand = !frame.channels().contains(Channel.DC_VOLTAGE);
     deadFrames = frame.value(Channel.DC_VOLTAGE) < DEAD_VOLTS ? deadFrames + 1 : 0;
     if (deadFrames >= DEAD_FRAMES) {
@@ -75,8 +56,8 @@ public final class PortSteps extends AskingCourse {
           at < 0
               ? "There are no volts at the port. Switch it on and start again."
               : "The port switched off at " + Figures.plain(amps.get(at)) + " A.");
-      out.add(new Notice(now, "cut-off", ending));
-    } else if (byHand || now - since >= STEP_SECONDS) {
+      out.add(new Notice(frame.seconds(), "cut-off", ending));
+    } else if (byHand || passed >= STEP_SECONDS) {
       at++;
       part(Phase.MEASURING);
       if (at == amps.size()) {
@@ -84,7 +65,6 @@ public final class PortSteps extends AskingCourse {
         finish("Carried every current up to " + Figures.plain(amps.get(at)) + " A.");
       }
     }
-    return out;
   }
 
   @Override

@@ -1,8 +1,6 @@
 package org.wiseember.bench.procedure;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
@@ -11,6 +9,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.transfer.TransferGap;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.NominalFrequency;
 
 /**
  * Hands the mains through to a light and a heavy load, then pulls the plug several times with a
@@ -37,22 +36,17 @@ public final class SwitchOver extends AskingCourse {
    * @param light load, W
    * @param heavy load, W
    * @param times the plug is pulled, 1 or more
-   * @param nominalVolts of the outlet, V: 50 Hz above 180 V, else 60 Hz
+   * @param nominalVolts of the outlet, V
    */
   public SwitchOver(double light, double heavy, int times, double nominalVolts) {
-    super(Phase.BASELINE);
+    super(KIND, Phase.BASELINE);
     if (!(light > 0) || !(heavy >= light) || times < 1) {
       throw new IllegalArgumentException("a switch-over needs a light and a heavy load");
     }
     this.light = light;
     this.heavy = heavy;
     this.times = times;
-    this.hertz = nominalVolts > 180 ? 50 : 60;
-  }
-
-  @Override
-  public String kind() {
-    return KIND;
+    this.hertz = NominalFrequency.at(nominalVolts);
   }
 
   @Override
@@ -71,18 +65,14 @@ public final class SwitchOver extends AskingCourse {
   }
 
   @Override
-  public Optional<String> asks() {
-    if (!asking || phase.over()) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        switch (phase) {
-          case BASELINE ->
-              "Mains plugged in, pass-through on, " + Figures.plain(light, Unit.WATT) + " on";
-          case SETTLING -> "Load up to " + Figures.plain(heavy, Unit.WATT);
-          case MEASURING -> "Scope armed on falling volts, then pull the mains plug";
-          default -> "Mains plug back in";
-        });
+  protected String request() {
+    return switch (phase) {
+      case BASELINE ->
+          "Mains plugged in, pass-through on, " + Figures.plain(light, Unit.WATT) + " on";
+      case SETTLING -> "Load up to " + Figures.plain(heavy, Unit.WATT);
+      case MEASURING -> "Scope armed on falling volts, then pull the mains plug";
+      default -> "Mains plug back in";
+    };
   }
 
   @Override
@@ -101,14 +91,7 @@ public final class SwitchOver extends AskingCourse {
   }
 
   @Override
-  public List<Notice> take(Frame frame) {
-    List<Notice> out = new ArrayList<>();
-    if (phase.over() || asking) {
-      return out;
-    }
-    double now = frame.seconds();
-    since = Double.isNaN(since) ? now : since;
-    double passed = now - since;
+  protected void go(Frame frame, double passed, boolean first, List<Notice> out) {
     boolean byHand = !frame.channels().contains(Channel.AC_VOLTAGE);
     switch (phase) {
       case BASELINE -> {
@@ -123,7 +106,7 @@ public final class SwitchOver extends AskingCourse {
       }
       case MEASURING -> {
         if (!gap.isEmpty()) {
-          out.add(new Notice(now, "gap", gap + (gap.endsWith(".") ? "" : ".")));
+          out.add(new Notice(frame.seconds(), "gap", gap + (gap.endsWith(".") ? "" : ".")));
           gap = "";
         }
         if (byHand || passed >= PULLED_SECONDS) {
@@ -140,7 +123,6 @@ public final class SwitchOver extends AskingCourse {
       }
       default -> {}
     }
-    return out;
   }
 
   @Override

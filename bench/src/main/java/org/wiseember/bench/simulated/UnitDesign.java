@@ -1,5 +1,7 @@
 package org.wiseember.bench.simulated;
 
+import org.wiseember.core.waveform.NominalFrequency;
+
 /**
  * What a simulated unit truly is, whatever its label says.
  *
@@ -45,7 +47,7 @@ public record UnitDesign(
         new InverterDesign(
             ratedWatts,
             acVolts,
-            acVolts > 180 ? 50 : 60,
+            NominalFrequency.at(acVolts),
             0.015,
             0.008 * ratedWatts + 3,
             0.055,
