@@ -33,6 +33,9 @@ final class HeatFindings {
   /** The room changes so slowly that a reading this old still tells it, s. */
   private static final double ROOM_SECONDS = 3600;
 
+  /** Less than this is no load, W. */
+  private static final double LOADED_WATTS = 10;
+
   private final Run run;
   private final List<Event> begins;
   private final List<KeptReading> typed;
@@ -49,7 +52,7 @@ final class HeatFindings {
 
   HeatRun of(Trace trace, Treatment treatment) {
     Trace treated = treatment.of(trace);
-    double last = treated.isEmpty() ? 0 : treated.seconds(treated.size() - 1);
+    double last = loadedUntil(treated);
     double first = treated.isEmpty() ? 0 : treated.seconds(0);
     Series sound = treated.series(Channel.SOUND_LEVEL);
     Series watts = treated.series(Channel.AC_POWER);
@@ -61,7 +64,8 @@ final class HeatFindings {
     double from = begins.isEmpty() ? first : begins.get(begins.size() - 1).seconds();
     for (int i = 0; i < begins.size(); i++) {
       double a = begins.get(i).seconds();
-      double b = i + 1 < begins.size() ? begins.get(i + 1).seconds() : last;
+      // The last reading itself belongs to the last load.
+      double b = i + 1 < begins.size() ? begins.get(i + 1).seconds() : Math.nextUp(last);
       double listen = b - a > 2 * LISTEN_AFTER ? a + LISTEN_AFTER : a;
       double level = settled(sound, a, listen, b);
       if (begins.get(i).code().equals(HeatNoise.BACKGROUND)) {
@@ -98,6 +102,21 @@ final class HeatFindings {
         spot(treated.series(Channel.SPOT_TEMPERATURE), room));
   }
 
+  /** When the last load went off; the end where nobody read the watts. */
+  private static double loadedUntil(Trace treated) {
+    Series watts = treated.series(Channel.AC_POWER);
+    for (int i = watts.size() - 1; i > 0; i--) {
+      if (watts.value(i) > LOADED_WATTS) {
+        return i == watts.size() - 1 ? end(treated) : watts.seconds(i);
+      }
+    }
+    return end(treated);
+  }
+
+  private static double end(Trace trace) {
+    return trace.isEmpty() ? 0 : trace.seconds(trace.size() - 1);
+  }
+
   private MeterClass meter(Channel channel, MeterClass otherwise) {
     return run.settings().meterClass(channel).orElse(otherwise);
   }
@@ -107,14 +126,14 @@ final class HeatFindings {
     Series read = treated.series(Channel.FAN_STEP);
     double at = Double.NEGATIVE_INFINITY;
     double step = Double.NaN;
-    for (int i = read.from(from); i < read.size() && read.seconds(i) <= to; i++) {
+    for (int i = read.from(from); i < read.size() && read.seconds(i) < to; i++) {
       at = read.seconds(i);
       step = read.value(i);
     }
     for (KeptReading r : typed) {
       if (r.channel() == Channel.FAN_STEP
           && r.seconds() >= Math.max(from, at)
-          && r.seconds() <= to) {
+          && r.seconds() < to) {
         at = r.seconds();
         step = r.value();
       }

@@ -313,6 +313,7 @@ public class PowerRunsTest {
     assertEquals(heat.heard().get(0).fan(), OptionalInt.of(1));
     assertTrue(heat.fan().rises(), heat.fan().words());
     assertEquals(heat.fan().highest(), 2);
+    assertEquals(heat.heard().get(heat.heard().size() - 1).fan(), OptionalInt.of(2));
     double spot = heat.spot().orElseThrow().rise().value();
     assertTrue(spot > heat.rise().orElseThrow().reached().value(), spot + " K");
   }

@@ -48,7 +48,7 @@ public record FanSteps(List<At> seen) {
       return "";
     }
     if (!rises()) {
-      return "The fan ran at "
+      return "The fan was "
           + String.join(
               ", ", seen.stream().map(a -> name(a.step()) + " with " + watts(a.watts())).toList())
           + ": it follows the case's heat more than the load.";
