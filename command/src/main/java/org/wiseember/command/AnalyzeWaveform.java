@@ -9,14 +9,20 @@ import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.transfer.Sag;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.core.waveform.LimitCheck;
+import org.wiseember.core.waveform.LimitSet;
+import org.wiseember.core.waveform.RatioCheck;
+import org.wiseember.core.waveform.Suitability;
 import org.wiseember.core.waveform.WaveMethod;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformFinding;
 import org.wiseember.core.waveform.WaveformUnreadable;
+import org.wiseember.workbook.CaptureFiles;
 import org.wiseember.workbook.log.LogUnreadable;
-import org.wiseember.workbook.log.WaveCsv;
+import org.wiseember.workbook.log.ReadCapture;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -30,6 +36,9 @@ import picocli.CommandLine.Spec;
     description = "RMS, frequency, distortion and class of a captured wave.",
     mixinStandardHelpOptions = true)
 final class AnalyzeWaveform implements Callable<Integer> {
+  /** What is assumed of the meter the scope is checked against. */
+  private static final MeterClass METER = MeterClass.ofReading(1, 2, 0.1);
+
   @Spec private CommandSpec spec;
 
   @Parameters(paramLabel = "CAPTURE.csv", description = "The capture; see docs/formats.md.")
@@ -59,6 +68,30 @@ final class AnalyzeWaveform implements Callable<Integer> {
       description = "Accuracy of probe and scope, ± % of reading. 2 is assumed without it.")
   private Double accuracy;
 
+  @Option(
+      names = "--channel",
+      paramLabel = "NAME",
+      description = "The channel to take for the volts, where the file has several.")
+  private String channel;
+
+  @Option(
+      names = "--nominal-v",
+      paramLabel = "V",
+      description = "What the label promises, to hold sags and the use against.")
+  private Double nominal;
+
+  @Option(
+      names = "--meter-volts",
+      paramLabel = "V",
+      description = "What a meter read of the same volts, to check probe and scale against.")
+  private Double meterVolts;
+
+  @Option(
+      names = "--limits",
+      paramLabel = "SET",
+      description = "Caps to hold the harmonics against: EN_50160 or IEEE_519.")
+  private LimitSet limits;
+
   @Option(names = "--json", description = "One JSON object on standard output.")
   private boolean json;
 
@@ -74,10 +107,15 @@ final class AnalyzeWaveform implements Callable<Integer> {
         || (scale != null && !(Math.abs(scale) > 0 && Math.abs(scale) < 1e9))) {
       throw refused("--sample-rate and --scale take a number above 0.");
     }
-    WaveCsv.Read read =
-        WaveCsv.read(
+    if ((nominal != null && !(nominal > 0 && nominal < 1e5))
+        || (meterVolts != null && !(meterVolts > 0 && meterVolts < 1e5))) {
+      throw refused("--nominal-v and --meter-volts take volts above 0.");
+    }
+    ReadCapture read =
+        CaptureFiles.read(
             file,
             sampleRate == null ? OptionalDouble.empty() : OptionalDouble.of(sampleRate),
+            Optional.ofNullable(channel),
             scale == null ? 1 : scale);
     WaveMethod method =
         accuracy == null
@@ -91,6 +129,17 @@ final class AnalyzeWaveform implements Callable<Integer> {
     }
     List<Warning> warnings = new ArrayList<>(read.warnings());
     warnings.addAll(f.warnings());
+    double nominalVolts = nominal == null ? 0 : nominal;
+    for (Sag sag : Sag.in(read.capture(), f.frequency().value(), nominalVolts)) {
+      warnings.add(new Warning(sag.percent() < 100 ? "sag" : "swell", sag.words()));
+    }
+    if (limits != null) {
+      warnings.add(new Warning("limits", LimitCheck.of(f, limits).words()));
+    }
+    if (meterVolts != null) {
+      RatioCheck check = RatioCheck.of(f, meterVolts, METER, scale == null ? 1 : scale);
+      warnings.add(new Warning(check.agrees() ? "meter_agrees" : "meter_differs", check.words()));
+    }
     Results results =
         new Results("waveform", warnings)
             .add("rms", Optional.of(f.rms()), Unit.VOLT)
@@ -101,11 +150,26 @@ final class AnalyzeWaveform implements Callable<Integer> {
             .add("form_factor", Optional.of(f.formFactor()), Unit.ONE)
             .add("dc_offset", Optional.of(f.dcOffset()), Unit.VOLT)
             .add("peak_to_peak", Optional.of(f.peakToPeak()), Unit.VOLT)
-            .add("averaging_meter", Optional.of(f.averagingMeter()), Unit.VOLT);
+            .add("averaging_meter", Optional.of(f.averagingMeter()), Unit.VOLT)
+            .add("residual", Optional.of(f.residual()), Unit.PERCENT);
+    f.power()
+        .ifPresent(
+            p ->
+                results
+                    .add("power", Optional.of(p.watts()), Unit.WATT)
+                    .add("apparent_power", Optional.of(p.voltAmperes()), Unit.VOLT_AMPERE)
+                    .add("power_factor", Optional.of(p.powerFactor()), Unit.ONE)
+                    .add("current", Optional.of(p.amps()), Unit.AMPERE)
+                    .add("current_thd_f", Optional.of(p.ampsThd()), Unit.PERCENT));
     for (Map.Entry<Integer, Estimate> h : f.harmonics().entrySet()) {
       results.add("harmonic_" + h.getKey(), Optional.of(h.getValue()), Unit.PERCENT);
     }
     results.say("class", f.shape().words(), f.reason());
+    if (!json) {
+      for (Suitability s : Suitability.of(f, nominalVolts)) {
+        results.say(s.kind().words(), s.fit().words(), s.reason());
+      }
+    }
     spec.commandLine().getOut().print(json ? results.json() : results.text());
     return 0;
   }

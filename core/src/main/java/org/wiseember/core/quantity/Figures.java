@@ -89,6 +89,17 @@ public final class Figures {
     return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
   }
 
+  /** {@code 3rd}, {@code 11th}, {@code 22nd}. */
+  public static String ordinal(int n) {
+    int tens = n % 100;
+    int ones = n % 10;
+    String ending =
+        tens >= 11 && tens <= 13
+            ? "th"
+            : ones == 1 ? "st" : ones == 2 ? "nd" : ones == 3 ? "rd" : "th";
+    return n + ending;
+  }
+
   /** {@code 1 h 32 min 24 s}; whole seconds, leading zero parts left out. */
   public static String duration(double seconds) {
     if (!Double.isFinite(seconds)) {

@@ -18,14 +18,21 @@ final class Spectrum {
 
   private static final int CELLS = 8192;
 
+  /** The uppermost part of what the samples carry, in which folded lines gather. */
+  private static final double EDGE = 0.8;
+
   private final double[] squares;
   private final int cycles;
   private final int orders;
+  private final double angle;
+  private final double edge;
 
-  private Spectrum(double[] squares, int cycles, int orders) {
+  private Spectrum(double[] squares, int cycles, int orders, double angle, double edge) {
     this.squares = squares;
     this.cycles = cycles;
     this.orders = orders;
+    this.angle = angle;
+    this.edge = edge;
   }
 
   /**
@@ -45,16 +52,44 @@ final class Spectrum {
     int most = Math.min(orders, carried);
     double[] squares = new double[(most + 1) * cycles];
     for (int k = 0; k < squares.length; k++) {
-      double gain = CycleWindow.gain(k / length, (double) k / CELLS);
-      double amplitude = Math.hypot(wave[0][k], wave[1][k]) / CELLS / gain;
-      squares[k] = k == 0 ? amplitude * amplitude : 2 * amplitude * amplitude;
+      squares[k] = square(wave, k, length);
     }
-    return new Spectrum(squares, cycles, most);
+    double edge = 0;
+    int lines = carried * cycles;
+    for (int k = (int) (EDGE * lines); lines < CELLS / 4 && k <= lines; k++) {
+      edge += square(wave, k, length);
+    }
+    double angle = Math.atan2(wave[1][cycles], wave[0][cycles]);
+    return new Spectrum(squares, cycles, most, angle, edge);
+  }
+
+  private static double square(double[][] wave, int k, double length) {
+    double gain = CycleWindow.gain(k / length, (double) k / CELLS);
+    double amplitude = Math.hypot(wave[0][k], wave[1][k]) / CELLS / gain;
+    return k == 0 ? amplitude * amplitude : 2 * amplitude * amplitude;
   }
 
   /** The highest harmonic that can be told. */
   int orders() {
     return orders;
+  }
+
+  /** Angle of the fundamental at the window's start, rad. */
+  double angle() {
+    return angle;
+  }
+
+  /**
+   * Square of the RMS of the uppermost fifth of what the samples carry; 0 where that lies far above
+   * the harmonics asked for.
+   */
+  double edge() {
+    return edge;
+  }
+
+  /** Square of the RMS of the fundamental's own line. */
+  double fundamental() {
+    return squares[cycles];
   }
 
   /** Square of the RMS of a harmonic's subgroup. */

@@ -1,8 +1,8 @@
 package org.wiseember.core.waveform;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -12,6 +12,7 @@ import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeanScatter;
+import org.wiseember.core.uncertainty.MeterClass;
 
 /**
  * The figures of a captured wave, over every window of ten cycles (twelve from 55 Hz on) it holds.
@@ -24,16 +25,15 @@ import org.wiseember.core.uncertainty.MeanScatter;
 public final class WaveformAnalysis {
   private static final double TWELVE_FROM = 55;
   private static final int LEAST_CYCLES = 3;
-  private static final int SHAPE_CELLS = 512;
-  private static final double NEAR = 0.1;
-  private static final double LEVEL = 0.012;
-  private static final int SLOPE_CELLS = 2;
 
   /** Lines, not volts, are this sure at best: probes are not flat, samples not evenly spaced. */
   private static final double LINE_SHARE = 0.004;
 
   /** A scope's time base at worst; common practice, no published source. */
   private static final double TIME_BASE = 1e-4;
+
+  /** Lines at the very edge of what samples carry that hint at more beyond, of the fundamental. */
+  private static final double FOLDS = 0.004;
 
   private final Capture capture;
   private final WaveMethod method;
@@ -59,9 +59,9 @@ public final class WaveformAnalysis {
 
   private WaveformFinding find() throws WaveformUnreadable {
     double[] range = range();
-    CycleWindow window = new CycleWindow(v);
+    CycleWindow cells = new CycleWindow(v);
     OptionalDouble found =
-        Frequency.of(v, window, method.leastHertz() / rate, method.mostHertz() / rate);
+        Frequency.of(v, cells, method.leastHertz() / rate, method.mostHertz() / rate);
     double cycles = found.isPresent() ? (v.length - 1) * found.getAsDouble() : 0;
     if (found.isEmpty() || cycles < LEAST_CYCLES - 0.02) {
       throw new WaveformUnreadable(
@@ -89,8 +89,8 @@ public final class WaveformAnalysis {
                   + wanted
                   + " make a window. Capture 200 ms or more."));
     }
-    List<Window> windows = windows(window, f, each);
-    return figures(windows, window, f, range);
+    noteTimeBase(hertz);
+    return figures(new WaveWindows(v, cells, f, each, method.orders()), f, each, range);
   }
 
   /** Least and greatest sample, once all of them are numbers and not all the same. */
@@ -105,11 +105,12 @@ public final class WaveformAnalysis {
     double low = Double.POSITIVE_INFINITY;
     double high = Double.NEGATIVE_INFINITY;
     for (int i = 0; i < v.length; i++) {
-      if (!Double.isFinite(v[i])) {
+      double x = v[i];
+      if (!Double.isFinite(x)) {
         throw new WaveformUnreadable("Sample " + (i + 1) + " is no number.");
       }
-      low = Math.min(low, v[i]);
-      high = Math.max(high, v[i]);
+      low = x < low ? x : low;
+      high = x > high ? x : high;
     }
     if (high - low <= 1e-9 * Math.max(1, Math.abs(high))) {
       throw new WaveformUnreadable(
@@ -121,122 +122,59 @@ public final class WaveformAnalysis {
     return new double[] {low, high};
   }
 
-  /** The figures of one window, volts and squares of volts. */
-  private record Window(
-      double square, double mean, double rectified, double peak, double swing, Spectrum lines) {}
-
-  private List<Window> windows(CycleWindow window, double f, int each) {
-    double length = each / f;
-    int n = (int) Math.max(1, Math.floor((v.length - 1) / length + 1e-9));
-    List<Window> windows = new ArrayList<>();
-    for (int k = 0; k < n; k++) {
-      double from = Math.min(k * length, Math.max(0, v.length - 1 - length));
-      windows.add(window(window, from, length, f, each));
+  /** Mains ten times too fast or too slow are a time base that was read wrong. */
+  private void noteTimeBase(double hertz) {
+    for (double mains : new double[] {50, 60}) {
+      for (double times : new double[] {0.5, 2, 2.5, 4, 5}) {
+        if (Math.abs(hertz / mains / times - 1) < 0.01) {
+          warnings.add(
+              new Warning(
+                  "time_base",
+                  "The wave repeats at "
+                      + Figures.fixed(hertz, 1)
+                      + " Hz, "
+                      + Figures.plain(times)
+                      + " times "
+                      + Figures.plain(mains)
+                      + ". Check the time base of the capture."));
+          return;
+        }
+      }
     }
-    return windows;
   }
 
-  /**
-   * One window. Samples weigh by how much of their cell lies in it, so that its ends may be
-   * anywhere.
-   */
-  private Window window(CycleWindow window, double from, double length, double f, int each) {
-    double to = from + length;
-    double square = 0;
-    double mean = 0;
-    double rectified = 0;
-    double weight = 0;
-    int last = (int) Math.min(v.length - 1, Math.floor(to + 0.5));
-    for (int i = (int) Math.max(0, Math.ceil(from - 0.5)); i <= last; i++) {
-      double w = Math.max(0, Math.min(i + 0.5, to) - Math.max(i - 0.5, from));
-      square += w * v[i] * v[i];
-      mean += w * v[i];
-      rectified += w * Math.abs(v[i]);
-      weight += w;
-    }
-    double highs = 0;
-    double lows = 0;
-    for (int c = 0; c < each; c++) {
-      double[] ends = ends(from + c / f, from + (c + 1) / f);
-      lows += ends[0] / each;
-      highs += ends[1] / each;
-    }
-    return new Window(
-        square / weight,
-        mean / weight,
-        rectified / weight,
-        Math.max(Math.abs(highs), Math.abs(lows)),
-        highs - lows,
-        Spectrum.of(window, from, f, each, method.orders()));
-  }
-
-  /** Least and greatest sample between two places. */
-  private double[] ends(double from, double to) {
-    double low = Double.POSITIVE_INFINITY;
-    double high = Double.NEGATIVE_INFINITY;
-    int last = (int) Math.min(v.length - 1, Math.floor(to));
-    for (int i = (int) Math.max(0, Math.ceil(from)); i <= last; i++) {
-      low = Math.min(low, v[i]);
-      high = Math.max(high, v[i]);
-    }
-    return new double[] {low, high};
-  }
-
-  private WaveformFinding figures(
-      List<Window> windows, CycleWindow window, double f, double[] range) {
+  private WaveformFinding figures(WaveWindows windows, double f, int each, double[] range) {
     int n = windows.size();
-    double[] rms = windows.stream().mapToDouble(w -> Math.sqrt(w.square())).toArray();
-    double meanRms = Math.sqrt(mean(windows.stream().mapToDouble(Window::square).toArray()));
-    double fundamental = mean(windows.stream().mapToDouble(w -> w.lines().subgroup(1)).toArray());
-    int orders = windows.get(0).lines().orders();
-    if (orders < method.orders()) {
-      warnings.add(
-          new Warning(
-              "slow_sampling",
-              "The samples carry harmonics up to order "
-                  + orders
-                  + " only; the distortion is cut there. Anything above folds back and cannot be"
-                  + " told apart. Sample faster."));
-    }
-    double noise = mean(windows.stream().mapToDouble(w -> w.lines().noise()).toArray());
-    double[] thds =
-        windows.stream().mapToDouble(w -> 100 * Math.sqrt(distortion(w, orders))).toArray();
-    double thd =
-        100 * Math.sqrt(mean(windows.stream().mapToDouble(w -> distortion(w, orders)).toArray()));
+    double[] rms = windows.each(w -> Math.sqrt(w.square()));
+    double meanRms = Math.sqrt(windows.mean(WaveWindows.Window::square));
+    double fundamental = windows.mean(w -> w.lines().subgroup(1));
+    double offset = windows.mean(WaveWindows.Window::mean);
+    int orders = windows.orders();
+    noteSampling(windows, orders, fundamental);
+    double noise = windows.mean(w -> w.lines().noise());
+    double[] thds = windows.each(w -> 100 * Math.sqrt(distortion(w, orders)));
+    double thd = 100 * Math.sqrt(windows.mean(w -> distortion(w, orders)));
     double floor = 100 * Math.sqrt(noise * Spectrum.SUBGROUP * (orders - 1) / fundamental);
-    if (floor > 0.3 && floor > thd / 4) {
-      warnings.add(
-          new Warning(
-              "noise",
-              "Noise alone puts "
-                  + Figures.fixed(floor, 2)
-                  + " % on the lines of the harmonics; it is taken off, and what is left is less"
-                  + " sure. A smaller range of the scope shows less of it."));
-    }
-    double[] shape = meanCycle(window, f);
-    Shape features = Shape.of(shape, range);
-    WaveClass type = WaveClass.of(thd, features.rest(), features.top(), features.flat());
-    noteClipping(type, range);
-    Estimate rmsEstimate = scaled(meanRms, MeanScatter.of(rms), n);
+    noteNoise(floor, thd);
+    double left =
+        Math.sqrt(
+            Math.max(
+                0,
+                meanRms * meanRms - offset * offset - windows.mean(w -> w.lines().fundamental())));
+    double[] mean = windows.meanCycle(CycleShape.CELLS);
+    double notRepeating = Math.sqrt(Math.max(0, meanRms * meanRms - square(mean)));
+    CycleShape cycle = CycleShape.of(mean, range, f * rate, notRepeating);
+    WaveClass type = WaveClass.of(thd, cycle.rest(), cycle.top(), cycle.flat());
     boolean edges = type == WaveClass.SQUARE || type == WaveClass.MODIFIED;
+    if (!edges) {
+      Clipping.in(v, range).ifPresent(warnings::add);
+    }
     // An edge lies anywhere between two samples.
     double share = LINE_SHARE + (edges ? 2 * f : 0);
     double thdU = lineU(thd, share, MeanScatter.of(thds), n, floor);
-    double rectified = mean(windows.stream().mapToDouble(Window::rectified).toArray());
-    double peak = mean(windows.stream().mapToDouble(Window::peak).toArray());
-    double swing = mean(windows.stream().mapToDouble(Window::swing).toArray());
-    double offset = mean(windows.stream().mapToDouble(Window::mean).toArray());
-    SortedMap<Integer, Estimate> harmonics = new TreeMap<>();
-    for (int order = 2; order <= orders; order++) {
-      int o = order;
-      double power =
-          mean(windows.stream().mapToDouble(w -> w.lines().subgroup(o)).toArray())
-              - Spectrum.SUBGROUP * noise;
-      double percent = 100 * Math.sqrt(Math.max(0, power) / fundamental);
-      harmonics.put(
-          order,
-          new Estimate(percent, lineU(percent, share, 0, n, floor / Math.sqrt(orders - 1.0))));
-    }
+    double rectified = windows.mean(WaveWindows.Window::rectified);
+    double peak = windows.mean(WaveWindows.Window::peak);
+    double swing = windows.mean(WaveWindows.Window::swing);
     double hertz = f * rate;
     if (method.scaleAssumed()) {
       warnings.add(
@@ -246,31 +184,148 @@ public final class WaveformAnalysis {
                   + method.scale().words()
                   + " of reading is assumed of the volts."));
     }
+    double[] frequencies = windows.frequencies();
+    double toR = Math.sqrt(fundamental) / meanRms;
+    double residual = 100 * left / Math.sqrt(fundamental);
     return new WaveformFinding(
-        rmsEstimate,
-        new Estimate(hertz, Math.max(0.002, TIME_BASE * hertz)),
+        scaled(meanRms, MeanScatter.of(rms), n),
+        new Estimate(hertz, frequencyU(hertz, frequencies)),
         new Estimate(thd, thdU),
-        new Estimate(
-            thd * Math.sqrt(fundamental) / meanRms, thdU * Math.sqrt(fundamental) / meanRms),
+        new Estimate(thd * toR, thdU * toR),
         new Estimate(peak / meanRms, 0.01 * peak / meanRms),
         new Estimate(meanRms / rectified, 0.003 * meanRms / rectified),
         new Estimate(offset, Math.max(scaled(offset, 0, n).u95(), 0.002 * meanRms)),
         scaled(swing, 0, n),
         scaled(rectified * Math.PI / (2 * Math.sqrt(2)), 0, n),
-        harmonics,
+        harmonics(windows, orders, fundamental, noise, share, floor),
         orders,
-        100
-            * Math.sqrt(
-                mean(windows.stream().mapToDouble(w -> w.lines().interharmonics()).toArray())
-                    / fundamental),
+        100 * Math.sqrt(windows.mean(w -> w.lines().interharmonics()) / fundamental),
         type,
-        reason(type, thd, features),
+        reason(type, thd, cycle),
+        new Estimate(residual, Math.max(0.05, share * residual)),
+        cycle,
+        power(windows, f, each, meanRms),
         n,
+        new WaveformFinding.Spreads(
+            Spread.of(rms), Spread.of(scaledBy(frequencies, rate)), Spread.of(thds)),
         warnings);
   }
 
+  private double frequencyU(double hertz, double[] frequencies) {
+    double scatter = MeanScatter.of(scaledBy(frequencies, rate));
+    double type =
+        frequencies.length > 2 ? Contribution.typeA("", scatter, frequencies.length).alone95() : 0;
+    return Math.max(0.002, Math.hypot(TIME_BASE * hertz, type));
+  }
+
+  private static double[] scaledBy(double[] values, double factor) {
+    double[] out = new double[values.length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = values[i] * factor;
+    }
+    return out;
+  }
+
+  private static double square(double[] values) {
+    double sum = 0;
+    for (double x : values) {
+      sum += x * x;
+    }
+    return sum / values.length;
+  }
+
+  private void noteSampling(WaveWindows windows, int orders, double fundamental) {
+    if (orders < method.orders()) {
+      warnings.add(
+          new Warning(
+              "slow_sampling",
+              "The samples carry harmonics up to order "
+                  + orders
+                  + " only; the distortion is cut there. Anything above folds back and cannot be"
+                  + " told apart. Sample faster."));
+    }
+    double edge = Math.sqrt(windows.mean(w -> w.lines().edge()) / fundamental);
+    if (edge > FOLDS) {
+      warnings.add(
+          new Warning(
+              "aliasing",
+              "At the edge of what the samples carry there is still "
+                  + Figures.fixed(100 * edge, 1)
+                  + " %: more lies beyond and folds back onto the harmonics. Sample faster, or"
+                  + " switch the scope's bandwidth limit on."));
+    }
+  }
+
+  private void noteNoise(double floor, double thd) {
+    if (floor > 0.3 && floor > thd / 4) {
+      warnings.add(
+          new Warning(
+              "noise",
+              "Noise alone puts "
+                  + Figures.fixed(floor, 2)
+                  + " % on the lines of the harmonics; it is taken off, and what is left is less"
+                  + " sure. A smaller range of the scope shows less of it."));
+    }
+  }
+
+  private SortedMap<Integer, Estimate> harmonics(
+      WaveWindows windows,
+      int orders,
+      double fundamental,
+      double noise,
+      double share,
+      double floor) {
+    SortedMap<Integer, Estimate> harmonics = new TreeMap<>();
+    for (int order = 2; order <= orders; order++) {
+      int o = order;
+      double power = windows.mean(w -> w.lines().subgroup(o)) - Spectrum.SUBGROUP * noise;
+      double percent = 100 * Math.sqrt(Math.max(0, power) / fundamental);
+      harmonics.put(
+          order,
+          new Estimate(
+              percent, lineU(percent, share, 0, windows.size(), floor / Math.sqrt(orders - 1.0))));
+    }
+    return harmonics;
+  }
+
+  /** Real and apparent power and the current's own figures. */
+  private Optional<AcPower> power(WaveWindows volts, double f, int each, double rmsVolts) {
+    if (!capture.hasAmps()) {
+      return Optional.empty();
+    }
+    double[] i = capture.amps();
+    for (double x : i) {
+      if (!Double.isFinite(x)) {
+        warnings.add(new Warning("no_amps", "The amps are not all numbers; power is left out."));
+        return Optional.empty();
+      }
+    }
+    WaveWindows amps = new WaveWindows(i, new CycleWindow(i), f, each, method.orders());
+    double rmsAmps = Math.sqrt(amps.mean(WaveWindows.Window::square));
+    double watts = volts.meanProduct(i);
+    double apparent = rmsVolts * rmsAmps;
+    double fundamental = amps.mean(w -> w.lines().subgroup(1));
+    if (!(rmsAmps > 0) || !(fundamental > 0)) {
+      return Optional.empty();
+    }
+    int orders = amps.orders();
+    double thd = 100 * Math.sqrt(amps.mean(w -> distortion(w, orders)));
+    double angle = volts.angle() - amps.angle();
+    MeterClass scale = method.scale();
+    double share = 2 * new Budget(List.of()).with("", scale, 1, 1).u95();
+    return Optional.of(
+        new AcPower(
+            new Estimate(watts, Math.max(share * Math.abs(watts), 0.002 * apparent)),
+            new Estimate(apparent, Math.max(share, 0.002) * apparent),
+            new Estimate(watts / apparent, 0.01),
+            Math.cos(angle),
+            scaled(rmsAmps, MeanScatter.of(amps.each(w -> Math.sqrt(w.square()))), amps.size()),
+            new Estimate(thd, Math.max(0.1, 0.01 * thd)),
+            amps.mean(WaveWindows.Window::peak) / rmsAmps));
+  }
+
   /** Square of the distortion of a window against its fundamental, noise taken off. */
-  private static double distortion(Window w, int orders) {
+  private static double distortion(WaveWindows.Window w, int orders) {
     double sum = 0;
     for (int order = 2; order <= orders; order++) {
       sum += w.lines().subgroup(order);
@@ -295,49 +350,7 @@ public final class WaveformAnalysis {
     return Math.max(0.02, Math.hypot(Math.hypot(share * percent, left), type));
   }
 
-  private static double mean(double[] values) {
-    return Arrays.stream(values).average().orElse(0);
-  }
-
-  /** One cycle, the mean of all whole ones, so that noise does not hide what is flat. */
-  private double[] meanCycle(CycleWindow window, double f) {
-    int cycles = (int) Math.floor((v.length - 1) * f + 1e-6);
-    double[] sum = new double[SHAPE_CELLS];
-    for (int c = 0; c < cycles; c++) {
-      double[] cells = window.cells(c / f, Math.min(1 / f, v.length - 1 - c / f), SHAPE_CELLS);
-      for (int i = 0; i < SHAPE_CELLS; i++) {
-        sum[i] += cells[i] / cycles;
-      }
-    }
-    return sum;
-  }
-
-  /** What the eye sees of a shape, as shares of the period. */
-  private record Shape(double rest, double top, double flat) {
-    static Shape of(double[] cycle, double[] range) {
-      double middle = Arrays.stream(cycle).average().orElse(0);
-      double peak = 0;
-      for (double c : cycle) {
-        peak = Math.max(peak, Math.abs(c - middle));
-      }
-      peak = Math.max(peak, 1e-12 * (range[1] - range[0]));
-      int rest = 0;
-      int top = 0;
-      int flat = 0;
-      int n = cycle.length;
-      for (int i = 0; i < n; i++) {
-        double share = Math.abs(cycle[i] - middle) / peak;
-        double slope =
-            Math.abs(cycle[(i + SLOPE_CELLS) % n] - cycle[(i - SLOPE_CELLS + n) % n]) / peak;
-        rest += share < NEAR ? 1 : 0;
-        top += share > 1 - NEAR ? 1 : 0;
-        flat += slope < LEVEL ? 1 : 0;
-      }
-      return new Shape((double) rest / n, (double) top / n, (double) flat / n);
-    }
-  }
-
-  private static String reason(WaveClass type, double thd, Shape s) {
+  private static String reason(WaveClass type, double thd, CycleShape s) {
     String distortion = "distortion " + Figures.fixed(thd, 1) + " %";
     String flat =
         "flat for "
@@ -352,40 +365,5 @@ public final class WaveformAnalysis {
       case SQUARE -> "Square: " + flat + ", " + distortion + ".";
       case OTHER -> "No class testers use: " + flat + ", " + distortion + ".";
     };
-  }
-
-  /** Flat tops at the very end of the scope's range, on a wave that should have none. */
-  private void noteClipping(WaveClass type, double[] range) {
-    if (type == WaveClass.SQUARE || type == WaveClass.MODIFIED) {
-      return;
-    }
-    int at = 0;
-    for (double x : v) {
-      at += x == range[0] || x == range[1] ? 1 : 0;
-    }
-    // A sine's tops fill its highest step by themselves, the more the coarser the steps are.
-    double peak = (range[1] - range[0]) / 2;
-    double usual = 2 * Math.acos(Math.max(-1, 1 - step() / peak)) / Math.PI;
-    if (at > (0.03 + 1.5 * usual) * v.length && at > 12) {
-      warnings.add(
-          new Warning(
-              "clipped",
-              Figures.fixed(100.0 * at / v.length, 0)
-                  + " % of the samples stand at the very ends: the scope or the probe clips. Choose a"
-                  + " larger range and capture again."));
-    }
-  }
-
-  /** The least step between samples; 0 where there is none to be seen. */
-  private double step() {
-    double[] some = Arrays.copyOf(v, Math.min(v.length, 4000));
-    Arrays.sort(some);
-    double least = Double.POSITIVE_INFINITY;
-    double range = some[some.length - 1] - some[0];
-    for (int i = 1; i < some.length; i++) {
-      double apart = some[i] - some[i - 1];
-      least = apart > 1e-7 * range ? Math.min(least, apart) : least;
-    }
-    return Double.isInfinite(least) ? 0 : least;
   }
 }

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.quantity.Figures;
@@ -34,31 +35,22 @@ public final class WaveCsv {
   private WaveCsv() {}
 
   /**
-   * A capture that was read.
-   *
-   * @param warnings what was converted, passed over or assumed
-   */
-  public record Read(Capture capture, List<Warning> warnings) {
-    public Read {
-      warnings = List.copyOf(warnings);
-    }
-  }
-
-  /**
    * Reads a file.
    *
    * @param perSecond samples a second, where the file has no time column; empty to find it there
+   * @param channel heading of the column to take for the volts; empty for the first that has volts
    * @param scale the volts are multiplied by: probe, transformer, or volts a count
    * @throws LogUnreadable in one sentence
    */
-  public static Read read(Path file, OptionalDouble perSecond, double scale)
+  public static ReadCapture read(
+      Path file, OptionalDouble perSecond, Optional<String> channel, double scale)
       throws IOException, LogUnreadable {
     if (Files.isRegularFile(file) && Files.size(file) > MOST_BYTES) {
       throw new LogUnreadable(
           file.getFileName() + " is larger than 512 MiB. Save a shorter capture.");
     }
     try (BufferedReader reader = Files.newBufferedReader(file, StandardCharsets.UTF_8)) {
-      return new Reading(file, reader, perSecond, scale).read();
+      return new Reading(file, reader, perSecond, channel, scale).read();
     } catch (NoSuchFileException e) {
       throw new LogUnreadable("There is no file " + file + ". Check its name and folder.");
     } catch (CharacterCodingException e) {
@@ -72,6 +64,7 @@ public final class WaveCsv {
     private final Path file;
     private final BufferedReader reader;
     private final OptionalDouble given;
+    private final Optional<String> channel;
     private final double scale;
     private final List<Warning> warnings = new ArrayList<>();
     private char separator = ',';
@@ -82,14 +75,20 @@ public final class WaveCsv {
     private double[] amps = new double[0];
     private int n;
 
-    Reading(Path file, BufferedReader reader, OptionalDouble given, double scale) {
+    Reading(
+        Path file,
+        BufferedReader reader,
+        OptionalDouble given,
+        Optional<String> channel,
+        double scale) {
       this.file = file;
       this.reader = reader;
       this.given = given;
+      this.channel = channel;
       this.scale = scale;
     }
 
-    Read read() throws IOException, LogUnreadable {
+    ReadCapture read() throws IOException, LogUnreadable {
       List<String> head = new ArrayList<>();
       int first = -1;
       while (first < 0) {
@@ -106,7 +105,16 @@ public final class WaveCsv {
                   + " lines. A capture is time and volts, a sample a row.");
         }
       }
-      headings = WaveHeadings.of(head.subList(0, first), cells(head.get(first)).length, separator);
+      headings =
+          WaveHeadings.of(
+              head.subList(0, first), cells(head.get(first)).length, separator, channel);
+      if (channel.isPresent() && !headings.voltName().equalsIgnoreCase(channel.get().strip())) {
+        throw new LogUnreadable(
+            file.getFileName()
+                + " has no column “"
+                + channel.get()
+                + "”. Name one of its headings as it stands there.");
+      }
       if (comma == ',') {
         warnings.add(new Warning("decimal_comma", "Decimal commas are read."));
       }
@@ -226,7 +234,7 @@ public final class WaveCsv {
       return value;
     }
 
-    private Read capture() throws LogUnreadable {
+    private ReadCapture capture() throws LogUnreadable {
       double rate = rate();
       double[] v = Arrays.copyOf(volts, n);
       if (headings.voltsAssumed()) {
@@ -239,7 +247,7 @@ public final class WaveCsv {
         warnings.add(
             new Warning("unit_converted", "“" + headings.voltName() + "” is read into volts."));
       }
-      return new Read(
+      return new ReadCapture(
           amps.length == 0 ? Capture.of(rate, v) : Capture.of(rate, v, Arrays.copyOf(amps, n)),
           warnings);
     }

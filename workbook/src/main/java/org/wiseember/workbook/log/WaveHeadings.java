@@ -52,8 +52,10 @@ record WaveHeadings(
    *
    * @param lines above, possibly none
    * @param columns of the samples
+   * @param channel heading of the column to take for the volts; empty for the first that has volts
    */
-  static WaveHeadings of(List<String> lines, int columns, char separator) {
+  static WaveHeadings of(
+      List<String> lines, int columns, char separator, Optional<String> channel) {
     List<String[]> rows = new ArrayList<>();
     for (String line : lines) {
       String[] cells = line.split(Pattern.quote(String.valueOf(separator)), -1);
@@ -67,7 +69,7 @@ record WaveHeadings(
     Arrays.fill(names, "");
     Arrays.fill(units, "");
     nameColumns(rows, names, units);
-    return assign(lines, names, units, columns);
+    return assign(lines, names, units, columns, channel.map(String::strip));
   }
 
   /** The last line or two above the samples, as far as they have a cell a column. */
@@ -133,15 +135,18 @@ record WaveHeadings(
   }
 
   private static WaveHeadings assign(
-      List<String> lines, String[] names, String[] units, int columns) {
+      List<String> lines, String[] names, String[] units, int columns, Optional<String> channel) {
     int time = -1;
     int volts = -1;
     int amps = -1;
     List<String> over = new ArrayList<>();
     for (int i = 0; i < columns; i++) {
-      if (time < 0 && says(names[i], units[i], ".*\\b(time|second|sec|t)\\b.*|x", 's')) {
+      if (channel.isPresent() && volts < 0 && names[i].equalsIgnoreCase(channel.get())) {
+        volts = i;
+      } else if (time < 0 && says(names[i], units[i], ".*\\b(time|second|sec|t)\\b.*|x", 's')) {
         time = i;
       } else if (volts < 0
+          && channel.isEmpty()
           && says(names[i], units[i], ".*(volt|spannung|tension).*|u|v|ac_voltage", 'v')) {
         volts = i;
       } else if (amps < 0 && says(names[i], units[i], ".*(current|amp).*|i", 'a')) {

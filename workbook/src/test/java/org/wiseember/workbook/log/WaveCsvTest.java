@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
@@ -24,10 +25,10 @@ public class WaveCsvTest {
     folder = Files.createTempDirectory("ember-wave");
   }
 
-  private WaveCsv.Read read(String text, OptionalDouble rate, double scale) throws Exception {
+  private ReadCapture read(String text, OptionalDouble rate, double scale) throws Exception {
     Path file = Files.createTempFile(folder, "wave", ".csv");
     Files.writeString(file, text);
-    return WaveCsv.read(file, rate, scale);
+    return WaveCsv.read(file, rate, Optional.empty(), scale);
   }
 
   /** Rows of a ramp: sample i is i volts, 1 ms apart, in the form of the file. */
@@ -59,7 +60,7 @@ public class WaveCsvTest {
 
   @Test(dataProvider = "files")
   public void anyScopeIsRead(String text, double rate, boolean amps) throws Exception {
-    WaveCsv.Read read = read(text, OptionalDouble.empty(), 1);
+    ReadCapture read = read(text, OptionalDouble.empty(), 1);
     Capture c = read.capture();
     assertEquals(c.size(), 40);
     assertEquals(c.perSecond(), rate, rate * 1e-6);
@@ -130,20 +131,43 @@ public class WaveCsvTest {
     Path bytes = folder.resolve("bytes.csv");
     Files.write(bytes, new byte[] {(byte) 0xff, (byte) 0xfe, 0, 1, (byte) 0x80});
     assertTrue(
-        expectThrows(LogUnreadable.class, () -> WaveCsv.read(bytes, OptionalDouble.empty(), 1))
+        expectThrows(
+                LogUnreadable.class,
+                () -> WaveCsv.read(bytes, OptionalDouble.empty(), Optional.empty(), 1))
             .getMessage()
             .contains("UTF-8"));
     assertTrue(
         expectThrows(
                 LogUnreadable.class,
-                () -> WaveCsv.read(folder.resolve("none.csv"), OptionalDouble.empty(), 1))
+                () ->
+                    WaveCsv.read(
+                        folder.resolve("none.csv"), OptionalDouble.empty(), Optional.empty(), 1))
             .getMessage()
             .startsWith("There is no file"));
     Path wide = folder.resolve("wide.csv");
     Files.write(wide, "x".repeat(100_000).getBytes(StandardCharsets.UTF_8));
     assertTrue(
-        expectThrows(LogUnreadable.class, () -> WaveCsv.read(wide, OptionalDouble.empty(), 1))
+        expectThrows(
+                LogUnreadable.class,
+                () -> WaveCsv.read(wide, OptionalDouble.empty(), Optional.empty(), 1))
             .getMessage()
             .contains("no rows of numbers"));
+  }
+
+  @Test
+  public void oneOfSeveralChannelsByName() throws Exception {
+    Path file = folder.resolve("two.csv");
+    Files.writeString(
+        file, "Time (s),CH1 (V),CH2 (V)\n0,1,10\n0.001,2,20\n0.002,3,30\n0.003,4,40\n");
+    assertEquals(
+        WaveCsv.read(file, OptionalDouble.empty(), Optional.empty(), 1).capture().volts(1), 2.0);
+    ReadCapture second = WaveCsv.read(file, OptionalDouble.empty(), Optional.of("ch2 (v)"), 1);
+    assertEquals(second.capture().volts(1), 20.0);
+    assertEquals(second.capture().perSecond(), 1000, 1e-9);
+    LogUnreadable e =
+        expectThrows(
+            LogUnreadable.class,
+            () -> WaveCsv.read(file, OptionalDouble.empty(), Optional.of("CH3"), 1));
+    assertTrue(e.getMessage().contains("has no column “CH3”"), e.getMessage());
   }
 }
