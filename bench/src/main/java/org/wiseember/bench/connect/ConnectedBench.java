@@ -3,8 +3,10 @@ package org.wiseember.bench.connect;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
+import java.util.stream.IntStream;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.Health;
@@ -13,6 +15,7 @@ import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
+import org.wiseember.core.waveform.Capture;
 
 /**
  * A bench of real instruments. At each tick everything is asked at once; what does not answer
@@ -22,6 +25,9 @@ public final class ConnectedBench implements Bench, AutoCloseable {
   private static final double SHARE_TO_WAIT = 0.6;
 
   private final List<Poller> pollers = new ArrayList<>();
+  private final Optional<ScopePoller> scope;
+  private final int scopePlace;
+  private boolean scopeWanted;
   private final List<Instrument> instruments;
   private final List<Channel> channels;
   private final int[][] place;
@@ -57,8 +63,18 @@ public final class ConnectedBench implements Bench, AutoCloseable {
         }
       }
       places.add(at);
-      pollers.add(description.way().asked() ? new Poller(description) : null);
+      boolean reads = description.way().asked() && !description.channels().isEmpty();
+      pollers.add(reads ? new Poller(description) : null);
     }
+    this.scopePlace =
+        IntStream.range(0, descriptions.size())
+            .filter(i -> descriptions.get(i).scope().isPresent())
+            .findFirst()
+            .orElse(-1);
+    this.scope =
+        scopePlace < 0
+            ? Optional.empty()
+            : Optional.of(new ScopePoller(descriptions.get(scopePlace)));
     this.instruments = List.copyOf(all);
     this.channels = List.copyOf(order);
     this.place = places.toArray(int[][]::new);
@@ -81,9 +97,22 @@ public final class ConnectedBench implements Bench, AutoCloseable {
 
   @Override
   public List<Health> health() {
-    return pollers.stream()
-        .map(p -> p == null ? new Health(Health.State.BY_HAND, "") : p.health())
-        .toList();
+    List<Health> all = new ArrayList<>();
+    for (int i = 0; i < pollers.size(); i++) {
+      Poller poller = pollers.get(i);
+      all.add(
+          poller != null
+              ? poller.health()
+              : i == scopePlace
+                  ? scope.orElseThrow().health()
+                  : new Health(Health.State.BY_HAND, ""));
+    }
+    return all;
+  }
+
+  @Override
+  public Optional<Capture> captured() {
+    return scope.flatMap(ScopePoller::take);
   }
 
   @Override
@@ -93,6 +122,10 @@ public final class ConnectedBench implements Bench, AutoCloseable {
 
   @Override
   public void arrange(Wanted wanted) {
+    if (wanted.captured() && !scopeWanted) {
+      scope.ifPresent(ScopePoller::request);
+    }
+    scopeWanted = wanted.captured();
     boolean on = wanted.loaded();
     if (loadIsOn == null || loadIsOn != on) {
       loadIsOn = on;
@@ -153,6 +186,7 @@ public final class ConnectedBench implements Bench, AutoCloseable {
 
   @Override
   public void close() {
+    scope.ifPresent(ScopePoller::close);
     for (Poller poller : pollers) {
       if (poller != null) {
         poller.close();

@@ -49,7 +49,65 @@ public final class DescriptionJson {
     if (description.switchesLoad()) {
       root.putObject("load").put("on", description.loadOn()).put("off", description.loadOff());
     }
+    description.scope().ifPresent(s -> scope(root.putObject("scope"), s));
     return root.toPrettyString();
+  }
+
+  private static void scope(ObjectNode node, ScopeCommands scope) {
+    ArrayNode setUp = node.putArray("setUp");
+    scope.setUp().forEach(setUp::add);
+    node.put("arm", scope.arm()).put("ready", scope.ready());
+    ArrayNode traces = node.putArray("traces");
+    for (ScopeCommands.Trace t : scope.traces()) {
+      traces
+          .addObject()
+          .put("preamble", t.preambleQuery())
+          .put("data", t.dataQuery())
+          .put("ratio", t.ratio());
+    }
+    node.put("coding", scope.coding().key());
+    node.put("byteOrder", scope.bigEndian() ? "big" : "little");
+    node.putObject("preamble")
+        .put("step", scope.preamble().step())
+        .put("scale", scope.preamble().scale())
+        .put("offset", scope.preamble().offset());
+  }
+
+  private static Optional<ScopeCommands> scope(JsonNode node, Way way)
+      throws DescriptionUnreadable {
+    if (!node.isObject()) {
+      return Optional.empty();
+    }
+    if (way != Way.SCPI_TCP && way != Way.SCPI_SERIAL) {
+      throw new DescriptionUnreadable("A “scope” is asked over SCPI; mend “way”.");
+    }
+    List<String> setUp = new ArrayList<>();
+    node.path("setUp").forEach(line -> setUp.add(line.asText()));
+    List<ScopeCommands.Trace> traces = new ArrayList<>();
+    for (JsonNode t : node.path("traces")) {
+      traces.add(
+          new ScopeCommands.Trace(
+              t.path("preamble").asText(), t.path("data").asText(), t.path("ratio").asDouble(1)));
+    }
+    try {
+      return Optional.of(
+          new ScopeCommands(
+              setUp,
+              node.path("arm").asText(),
+              node.path("ready").asText("*OPC?"),
+              traces,
+              named(
+                  ScopeCommands.Coding.values(),
+                  ScopeCommands.Coding::key,
+                  node.path("coding").asText("int16")),
+              node.path("byteOrder").asText("big").equals("big"),
+              new ScopeCommands.Preamble(
+                  node.path("preamble").path("step").asInt(1),
+                  node.path("preamble").path("scale").asInt(2),
+                  node.path("preamble").path("offset").asInt(3))));
+    } catch (IllegalArgumentException e) {
+      throw new DescriptionUnreadable("“scope” cannot be: " + e.getMessage() + ". Mend it.");
+    }
   }
 
   private static void channel(ObjectNode node, ChannelSource source) {
@@ -122,7 +180,9 @@ public final class DescriptionJson {
                             + String.join(", ", Arrays.stream(Way.values()).map(Way::key).toList())
                             + "."));
     JsonNode list = root.path("channels");
-    if (!list.isArray() || list.isEmpty() || list.size() > MOST_CHANNELS) {
+    Optional<ScopeCommands> scope = scope(root.path("scope"), way);
+    boolean enough = scope.isPresent() || (list.isArray() && !list.isEmpty());
+    if (!enough || list.size() > MOST_CHANNELS) {
       throw new DescriptionUnreadable(
           "“channels” lists what the instrument gives, 1 to " + MOST_CHANNELS + " entries.");
     }
@@ -145,7 +205,8 @@ public final class DescriptionJson {
           root.path("everySeconds").asDouble(1),
           channels,
           root.path("load").path("on").asText(""),
-          root.path("load").path("off").asText(""));
+          root.path("load").path("off").asText(""),
+          scope);
     } catch (IllegalArgumentException e) {
       throw new DescriptionUnreadable("This cannot be: " + e.getMessage() + ". Mend the file.");
     }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.MeterClass;
 
@@ -18,6 +19,7 @@ import org.wiseember.core.uncertainty.MeterClass;
  * @param channels what it gives
  * @param loadOn SCPI commands that switch the load on; empty where it cannot
  * @param loadOff SCPI commands that switch it off
+ * @param scope how it is asked for captures; empty where it is no scope
  */
 public record InstrumentDescription(
     String name,
@@ -27,7 +29,8 @@ public record InstrumentDescription(
     double everySeconds,
     List<ChannelSource> channels,
     String loadOn,
-    String loadOff) {
+    String loadOff,
+    Optional<ScopeCommands> scope) {
   private static final Map<Channel, Channel> SECOND =
       Map.of(
           Channel.AC_POWER, Channel.SECOND_AC_POWER,
@@ -42,12 +45,25 @@ public record InstrumentDescription(
     if (!(everySeconds >= 0.1 && everySeconds <= 3600)) {
       throw new IllegalArgumentException("an instrument reads every 0.1 to 3600 s");
     }
-    if (channels.isEmpty()) {
+    if (channels.isEmpty() && scope.isEmpty()) {
       throw new IllegalArgumentException("an instrument gives at least one quantity");
     }
     if (modbusUnit < 1 || modbusUnit > 247) {
       throw new IllegalArgumentException("a Modbus unit is between 1 and 247");
     }
+  }
+
+  /** One that is no scope. */
+  public InstrumentDescription(
+      String name,
+      Way way,
+      String address,
+      int modbusUnit,
+      double everySeconds,
+      List<ChannelSource> channels,
+      String loadOn,
+      String loadOff) {
+    this(name, way, address, modbusUnit, everySeconds, channels, loadOn, loadOff, Optional.empty());
   }
 
   /** As it stands on the bench. */
@@ -66,22 +82,22 @@ public record InstrumentDescription(
 
   public InstrumentDescription named(String other) {
     return new InstrumentDescription(
-        other, way, address, modbusUnit, everySeconds, channels, loadOn, loadOff);
+        other, way, address, modbusUnit, everySeconds, channels, loadOn, loadOff, scope);
   }
 
   public InstrumentDescription at(String other) {
     return new InstrumentDescription(
-        name, way, other, modbusUnit, everySeconds, channels, loadOn, loadOff);
+        name, way, other, modbusUnit, everySeconds, channels, loadOn, loadOff, scope);
   }
 
   public InstrumentDescription with(List<ChannelSource> others) {
     return new InstrumentDescription(
-        name, way, address, modbusUnit, everySeconds, others, loadOn, loadOff);
+        name, way, address, modbusUnit, everySeconds, others, loadOn, loadOff, scope);
   }
 
   public InstrumentDescription every(double seconds) {
     return new InstrumentDescription(
-        name, way, address, modbusUnit, seconds, channels, loadOn, loadOff);
+        name, way, address, modbusUnit, seconds, channels, loadOn, loadOff, scope);
   }
 
   /**

@@ -13,6 +13,7 @@ public final class StartingPoints {
           "scpi-ac-meter.json",
           "scpi-dc-meter.json",
           "scpi-thermometer.json",
+          "scpi-scope.json",
           "modbus-energy-meter.json",
           "scpi-serial-meter.json",
           "modbus-rtu-meter.json");

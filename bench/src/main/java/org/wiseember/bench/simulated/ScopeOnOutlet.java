@@ -5,8 +5,8 @@ import org.wiseember.core.waveform.Capture;
 
 /**
  * A scope on the outlet of a simulated bench: volts and amps at {@value #PER_SECOND} samples a
- * second, with twelve bits and half a bit of noise. It lets the unit's time pass sample by sample,
- * so that what is switched meanwhile shows.
+ * second, with twelve bits and half a bit of noise. What is switched meanwhile shows: the unit's
+ * time passes sample by sample.
  */
 final class ScopeOnOutlet {
   static final int PER_SECOND = 10_000;
@@ -53,6 +53,21 @@ final class ScopeOnOutlet {
       amps[i] = bits(unit.currentAt(turn), AMPS_BIT);
     }
     return Capture.of(PER_SECOND, volts, amps);
+  }
+
+  /** Catches a wave while nothing is switched, ten times as finely. */
+  Capture still(SimulatedUnit unit, double seconds) {
+    int perSecond = 10 * PER_SECOND;
+    int n = (int) Math.round(seconds * perSecond);
+    double[] volts = new double[n];
+    double[] amps = new double[n];
+    for (int i = 0; i < n; i++) {
+      turn += unit.design().inverter().hertz() / perSecond;
+      volts[i] = bits(unit.waveAt(turn), VOLTS_BIT);
+      amps[i] = bits(unit.currentAt(turn), AMPS_BIT);
+    }
+    unit.advance(seconds);
+    return Capture.of(perSecond, volts, amps);
   }
 
   private double bits(double value, double bit) {

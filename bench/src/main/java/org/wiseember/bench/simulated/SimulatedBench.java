@@ -51,6 +51,7 @@ public final class SimulatedBench implements Bench {
   private static final double ROOM_DECIBELS = 31;
   private static final double[] FAN_DECIBELS = {15, 38, 46};
   private static final double CAPTURED_BEFORE = 0.1;
+  private static final double STILL_SECONDS = 0.4;
   private static final double ROOM_CELSIUS = 21.8;
   private static final double FREEZE_FROM = 0.25;
   private static final double FREEZE_SPAN = 0.3;
@@ -74,6 +75,7 @@ public final class SimulatedBench implements Bench {
   private final SimulatedMeter camera;
   private Wanted wanted = Wanted.NO_LOAD;
   private boolean armed;
+  private boolean still;
   private Optional<Capture> captured = Optional.empty();
   private boolean acWanted = true;
   private boolean portWanted;
@@ -251,6 +253,7 @@ public final class SimulatedBench implements Bench {
   @Override
   public void arrange(Wanted next) {
     armed = next.captured() && !wanted.captured();
+    still = armed && next.equals(wanted.onScope());
     wanted = next;
     if (!armed) {
       apply();
@@ -314,7 +317,11 @@ public final class SimulatedBench implements Bench {
     captured = Optional.empty();
     if (armed) {
       armed = false;
-      captured = Optional.of(scope.catches(unit, Math.min(span, 1), CAPTURED_BEFORE, this::apply));
+      captured =
+          Optional.of(
+              still
+                  ? scope.still(unit, Math.min(span, STILL_SECONDS))
+                  : scope.catches(unit, Math.min(span, 1), CAPTURED_BEFORE, this::apply));
     }
     double left = before + span - unit.seconds();
     if (left > 1e-9) {

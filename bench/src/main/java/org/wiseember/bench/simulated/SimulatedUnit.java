@@ -411,11 +411,16 @@ public final class SimulatedUnit {
     double apparent = acVolts * draw.amps();
     double factor = apparent > 0 ? Math.min(1, draw.watts() / apparent) : 1;
     double lag = Math.acos(factor) / (2 * Math.PI);
-    return draw.amps() * design.inverter().shape().at(turn - lag, inverter.share());
+    return draw.amps() * shape().at(turn - lag, inverter.share());
   }
 
   /** The output wave now at one point of its period, V. */
   public double waveAt(double turn) {
-    return acVolts * design.inverter().shape().at(turn, inverter.share());
+    return acVolts * shape().at(turn, inverter.share());
+  }
+
+  /** The mains' own while they are handed through. */
+  private WaveShape shape() {
+    return handingThrough() ? WaveShape.MAINS : design.inverter().shape();
   }
 }
