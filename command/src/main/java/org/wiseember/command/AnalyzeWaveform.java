@@ -1,11 +1,9 @@
 package org.wiseember.command;
 
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.quantity.Unit;
@@ -20,14 +18,13 @@ import org.wiseember.core.waveform.WaveMethod;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformFinding;
 import org.wiseember.core.waveform.WaveformUnreadable;
-import org.wiseember.workbook.CaptureFiles;
 import org.wiseember.workbook.log.LogUnreadable;
 import org.wiseember.workbook.log.ReadCapture;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 /** How clean a captured wave is. */
@@ -41,20 +38,7 @@ final class AnalyzeWaveform implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
 
-  @Parameters(paramLabel = "CAPTURE.csv", description = "The capture; see docs/formats.md.")
-  private Path file;
-
-  @Option(
-      names = "--sample-rate",
-      paramLabel = "HZ",
-      description = "Samples a second, where the file has no time.")
-  private Double sampleRate;
-
-  @Option(
-      names = "--scale",
-      paramLabel = "N",
-      description = "Multiplies the volts: probe, transformer, or volts a count. 1 without it.")
-  private Double scale;
+  @Mixin private CaptureInput input;
 
   @Option(
       names = "--order",
@@ -67,12 +51,6 @@ final class AnalyzeWaveform implements Callable<Integer> {
       paramLabel = "PERCENT",
       description = "Accuracy of probe and scope, ± % of reading. 2 is assumed without it.")
   private Double accuracy;
-
-  @Option(
-      names = "--channel",
-      paramLabel = "NAME",
-      description = "The channel to take for the volts, where the file has several.")
-  private String channel;
 
   @Option(
       names = "--nominal-v",
@@ -103,20 +81,11 @@ final class AnalyzeWaveform implements Callable<Integer> {
     if (accuracy != null && !(accuracy >= 0 && accuracy <= 100)) {
       throw refused("--meter-accuracy takes a percentage from 0 to 100.");
     }
-    if ((sampleRate != null && !(sampleRate > 0 && sampleRate < 1e12))
-        || (scale != null && !(Math.abs(scale) > 0 && Math.abs(scale) < 1e9))) {
-      throw refused("--sample-rate and --scale take a number above 0.");
-    }
     if ((nominal != null && !(nominal > 0 && nominal < 1e5))
         || (meterVolts != null && !(meterVolts > 0 && meterVolts < 1e5))) {
       throw refused("--nominal-v and --meter-volts take volts above 0.");
     }
-    ReadCapture read =
-        CaptureFiles.read(
-            file,
-            sampleRate == null ? OptionalDouble.empty() : OptionalDouble.of(sampleRate),
-            Optional.ofNullable(channel),
-            scale == null ? 1 : scale);
+    ReadCapture read = input.read();
     WaveMethod method =
         accuracy == null
             ? WaveMethod.assumed(orders)
@@ -125,7 +94,7 @@ final class AnalyzeWaveform implements Callable<Integer> {
     try {
       f = WaveformAnalysis.of(read.capture(), method);
     } catch (WaveformUnreadable e) {
-      throw new LogUnreadable(file.getFileName() + ": " + e.getMessage());
+      throw new LogUnreadable(input.file().getFileName() + ": " + e.getMessage());
     }
     List<Warning> warnings = new ArrayList<>(read.warnings());
     warnings.addAll(f.warnings());
@@ -137,7 +106,7 @@ final class AnalyzeWaveform implements Callable<Integer> {
       warnings.add(new Warning("limits", LimitCheck.of(f, limits).words()));
     }
     if (meterVolts != null) {
-      RatioCheck check = RatioCheck.of(f, meterVolts, METER, scale == null ? 1 : scale);
+      RatioCheck check = RatioCheck.of(f, meterVolts, METER, input.scale());
       warnings.add(new Warning(check.agrees() ? "meter_agrees" : "meter_differs", check.words()));
     }
     Results results =

@@ -11,6 +11,7 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -336,6 +337,48 @@ public class EmberTest {
     assertTrue(text.out().contains("harmonic 50"), text.out());
     assertTrue(
         text.out().contains("class              sine. A sine: distortion 4.0 %"), text.out());
+  }
+
+  /** A converted capture says the same; ratio, caps, channel and meter are asked for. */
+  @Test
+  public void aWaveformThroughComtrade() throws IOException {
+    String csv =
+        file(
+                "two.csv",
+                wave(60.1, 0.06)
+                    .replace("[V]", "[V],CH2 [V]")
+                    .replaceAll("(?m)^(\\d.*,)(.*)$", "$1$2,1"))
+            .toString();
+    for (String format : List.of("ASCII", "BINARY", "BINARY32", "FLOAT32")) {
+      Path cfg = Path.of(csv).resolveSibling(format + ".cfg");
+      assertEquals(
+          run("convert", csv, "--out", cfg.toString(), "--format", format).code(), 0, format);
+      Outcome outcome = run("analyze", "waveform", cfg.toString(), "--json");
+      assertEquals(outcome.code(), 0, outcome.err());
+      JsonNode root = new ObjectMapper().readTree(outcome.out());
+      assertEquals(result(root, "rms").path("value").asDouble(), 230.22, 0.05, format);
+      assertEquals(result(root, "thd_f").path("value").asDouble(), 6, 0.02, format);
+      assertEquals(result(root, "class").path("value").asText(), "rough sine");
+    }
+    Outcome text =
+        run(
+            "analyze",
+            "waveform",
+            csv,
+            "--limits",
+            "EN_50160",
+            "--meter-volts",
+            "23",
+            "--nominal-v",
+            "230");
+    assertTrue(text.out().contains("Over EN 50160: the 3rd."), text.out());
+    assertTrue(text.out().contains("a factor of 10 too much"), text.out());
+    assertTrue(text.out().contains("Medical devices"), text.out());
+    assertEquals(run("analyze", "waveform", csv, "--channel", "CH9").code(), 3);
+    assertEquals(run("analyze", "waveform", csv, "--channel", "CH2 [V]").code(), 3, "constant");
+    assertEquals(run("convert", csv, "--out", "x.txt").code(), 2);
+    assertEquals(run("analyze", "waveform", csv, "--limits", "MINE").code(), 2);
+    assertEquals(run("analyze", "waveform", csv, "--scale", "0").code(), 2);
   }
 
   @Test

@@ -12,6 +12,7 @@ import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
@@ -143,7 +144,33 @@ final class OpenWindow implements AutoCloseable {
   void click(String id) {
     Node node = node(id);
     settle();
+    reveal(node);
     robot.clickOn(node);
+    settle();
+  }
+
+  /** Scrolls until a node is in sight, as one does before one clicks. */
+  private void reveal(Node node) {
+    onFx(
+        () -> {
+          for (Node up = node.getParent(); up != null; up = up.getParent()) {
+            if (up instanceof ScrollPane scroll && scroll.getContent() != null) {
+              double content = scroll.getContent().getBoundsInLocal().getHeight();
+              double view = scroll.getViewportBounds().getHeight();
+              double top =
+                  scroll
+                      .getContent()
+                      .sceneToLocal(node.localToScene(node.getBoundsInLocal()))
+                      .getMinY();
+              double at = scroll.getVvalue() * Math.max(0, content - view);
+              boolean inSight = top >= at && top + node.getBoundsInLocal().getHeight() <= at + view;
+              if (!inSight && content > view) {
+                scroll.setVvalue(Math.max(0, Math.min(1, (top - view / 2) / (content - view))));
+              }
+            }
+          }
+          return null;
+        });
     settle();
   }
 

@@ -4,16 +4,23 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jfree.chart.JFreeChart;
+import org.jfree.chart.plot.CombinedDomainXYPlot;
 import org.jfree.chart.plot.XYPlot;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.report.chart.ChartSvg;
 import org.wiseember.report.chart.CurveChart;
 import org.wiseember.report.chart.CurveFigure;
+import org.wiseember.report.chart.CycleChart;
+import org.wiseember.report.chart.CycleFigure;
 import org.wiseember.report.chart.EnduranceChart;
 import org.wiseember.report.chart.EnduranceFigure;
+import org.wiseember.report.chart.HarmonicsChart;
+import org.wiseember.report.chart.HarmonicsFigure;
 import org.wiseember.report.chart.WaveChart;
 import org.wiseember.report.chart.WaveFigure;
 import org.wiseember.report.look.Palette;
@@ -123,5 +130,60 @@ public class ChartsTest {
     assertTrue(svg.contains("2\u00a0000") || svg.contains("2&#160;000"), svg.substring(0, 200));
     assertFalse(svg.contains("2,000"));
     assertTrue(svg.contains("one") && svg.contains("other"));
+  }
+
+  private static CycleFigure.Line line(double peak, int cycles) {
+    double[] t = new double[800];
+    double[] v = new double[800];
+    for (int i = 0; i < t.length; i++) {
+      t[i] = i * 0.05;
+      v[i] = peak * Math.sin(2 * Math.PI * cycles * t[i] / 40);
+    }
+    return new CycleFigure.Line(t, v);
+  }
+
+  @Test(dataProvider = "looks")
+  public void aCycleHasItsSineAndWhatIsLeftOnOneTimeAxis(Palette palette) {
+    CycleFigure figure =
+        new CycleFigure(
+            line(325, 2), line(324, 2), line(4, 6), Optional.of(line(325, 2)), "the mains", 0, 40);
+    JFreeChart chart = CycleChart.of(figure, palette, 1);
+    String svg = svg(chart);
+    for (String words : List.of("time, ms", "dashed: the mains")) {
+      assertTrue(svg.contains(words), words);
+    }
+    List<String> axes = new ArrayList<>();
+    for (Object part : ((CombinedDomainXYPlot) chart.getXYPlot()).getSubplots()) {
+      axes.add(((XYPlot) part).getRangeAxis().getLabel());
+    }
+    assertEquals(axes, List.of("volts, V", "left over, V"));
+    assertEquals(chart.getXYPlot().getDomainAxis().getLowerBound(), 0.0);
+    assertEquals(chart.getXYPlot().getDomainAxis().getUpperBound(), 40.0);
+    assertFalse(
+        svg(CycleChart.of(
+                new CycleFigure(
+                    line(325, 2), line(324, 2), line(4, 6), Optional.empty(), "", 0, 40),
+                palette,
+                1.5))
+            .contains("dashed"));
+  }
+
+  @Test(dataProvider = "looks")
+  public void harmonicsOverTheirCapSaySo(Palette palette) {
+    HarmonicsFigure figure =
+        new HarmonicsFigure(
+            List.of(
+                new HarmonicsFigure.Bar(2, 0.1, 0.05, 2, false),
+                new HarmonicsFigure.Bar(3, 6.2, 0.1, 5, true),
+                new HarmonicsFigure.Bar(4, 0.4, 0.05, Double.NaN, false)),
+            "caps: EN 50160");
+    JFreeChart chart = HarmonicsChart.of(figure, palette, 1);
+    String svg = svg(chart);
+    for (String words : List.of("harmonic order", "over", "caps: EN 50160")) {
+      assertTrue(svg.contains(words), words);
+    }
+    assertEquals(chart.getXYPlot().getDataset(0).getItemCount(0), 2);
+    assertEquals(chart.getXYPlot().getDataset(1).getItemCount(0), 1, "those over, drawn apart");
+    assertTrue(chart.getXYPlot().getRangeAxis().getUpperBound() > 6.2);
   }
 }

@@ -57,6 +57,7 @@ public class PageTest {
                 600,
                 "AC power")),
         "AC drain at 600 W",
+        Optional.empty(),
         true);
   }
 

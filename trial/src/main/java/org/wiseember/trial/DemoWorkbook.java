@@ -18,6 +18,7 @@ import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.StartingPoints;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.run.Pace;
+import org.wiseember.bench.simulated.WaveShape;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Channel;
@@ -146,6 +147,8 @@ public final class DemoWorkbook {
       test(workbook, units.get(0), TestKind.SWITCH_OVER, 11, 22);
       test(workbook, units.get(0), TestKind.PORT, 12, 23);
       test(workbook, units.get(0), TestKind.HEAT, 13, 24);
+      test(workbook, units.get(0), TestKind.WAVEFORM, 14, 25);
+      test(workbook, units.get(4), TestKind.WAVEFORM, 15, 26);
     }
   }
 
@@ -168,6 +171,18 @@ public final class DemoWorkbook {
       column(text, trace.value(Channel.CASE_TEMPERATURE, i) * 1.8 + 32, 1);
       column(text, 1, 2);
       text.append('\n');
+    }
+    Files.writeString(file, text);
+  }
+
+  /** Writes a capture as a scope behind a transformer of 40 : 1 would. */
+  public static void writeScopeFile(Path file) throws IOException {
+    StringBuilder text =
+        new StringBuilder("Quay scope;0017\nSample interval;2.0E-5\n\nTime (ms);CH1 (mV)\n");
+    for (int i = 0; i < 20_000; i++) {
+      double turn = 49.98 * i / 50_000;
+      double volts = 230 * WaveShape.SINE.at(turn, 0.1) / 40;
+      text.append(String.format(Locale.ROOT, "%.2f;%.1f%n", i * 0.02, 1000 * volts));
     }
     Files.writeString(file, text);
   }

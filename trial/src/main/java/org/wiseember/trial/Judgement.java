@@ -103,6 +103,9 @@ public record Judgement(Unit unit, List<Judged> lines, List<TestRun> runs, Toget
   }
 
   private Judged judge(Claim claim, boolean guardBand) {
+    if (claim.subject() == Subject.WAVEFORM) {
+      return waves(claim, guardBand).orElseGet(() -> untested(claim));
+    }
     if (claim.direction() == Direction.STATED) {
       return new Judged(
           claim.subject().words(), claim, Optional.empty(), Optional.empty(), Optional.empty());
@@ -117,6 +120,7 @@ public record Judgement(Unit unit, List<Judged> lines, List<TestRun> runs, Toget
           atRest(claim, idle().flatMap(r -> r.in(IdleState.ALL_OFF)), "Standby draw", guardBand);
       case OUTPUT_VOLTAGE -> mean(claim, "Output volts", Channel.AC_VOLTAGE, guardBand);
       case OUTPUT_FREQUENCY -> mean(claim, "Frequency", Channel.FREQUENCY, guardBand);
+      case DISTORTION -> waves(claim, guardBand).orElseGet(() -> untested(claim));
       case CONTINUOUS_POWER -> continuous(claim, guardBand);
       default -> new PowerClaims(runs, guardBand).judge(claim).orElseGet(() -> untested(claim));
     };
@@ -294,11 +298,16 @@ public record Judgement(Unit unit, List<Judged> lines, List<TestRun> runs, Toget
         guardBand);
   }
 
+  /** By captured waves. */
+  private Optional<Judged> waves(Claim claim, boolean guardBand) {
+    return new WaveClaims(runs, guardBand).judge(claim, wantedLoad(claim, unit.label()));
+  }
+
   private Judged mean(Claim claim, String what, Channel channel, boolean guardBand) {
     Optional<DrainRun> drain = drainFor(claim);
     Optional<SteadyMean> mean = drain.flatMap(d -> SteadyMean.of(d, channel));
     if (mean.isEmpty()) {
-      return untested(claim);
+      return waves(claim, guardBand).orElseGet(() -> untested(claim));
     }
     return judged(
         what + " at " + Figures.fixed(drain.get().meanWatts(), 0) + " W",

@@ -56,6 +56,7 @@ final class PowerFindings {
       case SWITCH_OVER -> transfer(run, trace, treatment);
       case PORT -> port(run, trace, treatment);
       case USB -> new UsbRun(run, trace, treatment, Particulars.usb(run.settings().particulars()));
+      case WAVEFORM -> WaveFindings.of(workbook, label, run, trace, treatment);
       case HEAT -> new HeatFindings(workbook, run).of(trace, treatment);
       case SOAK -> new SoakRun(run, trace, treatment, SwitchedOff.in(treatment.of(trace)));
       case TWO_LEGS -> new LegsRun(run, trace, treatment, legs(treatment.of(trace)));

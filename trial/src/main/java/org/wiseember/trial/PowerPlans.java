@@ -152,32 +152,52 @@ final class PowerPlans {
   }
 
   static Optional<TestPlan> heat(Label label, OnHand onHand) {
+    List<Double> loads = steps(label, onHand, 0.25, 0.5, 0.9);
+    return loads.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new TestPlan(
+                TestKind.HEAT,
+                loads,
+                TestPlan.volts(label),
+                "The room first, then "
+                    + String.join(", ", loads.stream().map(Figures::plain).toList())
+                    + " W; 50 min at the last. Sound meter at "
+                    + Figures.plain(onHand.soundMetres())
+                    + " m.",
+                Particulars.ofDistance(onHand.soundMetres())));
+  }
+
+  static Optional<TestPlan> waveform(Label label, OnHand onHand) {
+    List<Double> loads = steps(label, onHand, 0.1, 0.25, 0.5, 0.97);
+    return loads.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new TestPlan(
+                TestKind.WAVEFORM,
+                loads,
+                TestPlan.volts(label),
+                "The mains for comparison, no load, then "
+                    + String.join(", ", loads.stream().map(Figures::plain).toList())
+                    + " W: a wave may be worst at any of them.",
+                new TreeMap<>()));
+  }
+
+  /** Loads on hand near shares of the rating, light to heavy, none above it. */
+  private static List<Double> steps(Label label, OnHand onHand, double... shares) {
     if (label.ratedWatts().isEmpty() || onHand.loads().isEmpty()) {
-      return Optional.empty();
+      return List.of();
     }
     double rated = label.ratedWatts().orElseThrow();
     List<Double> loads = new ArrayList<>();
-    for (double share : new double[] {0.25, 0.5, 0.9}) {
+    for (double share : shares) {
       double watts = nearest(onHand.loads(), share * rated, share * rated);
       if (watts <= rated && !loads.contains(watts)) {
         loads.add(watts);
       }
     }
     loads.sort(null);
-    if (loads.isEmpty()) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        new TestPlan(
-            TestKind.HEAT,
-            loads,
-            TestPlan.volts(label),
-            "The room first, then "
-                + String.join(", ", loads.stream().map(Figures::plain).toList())
-                + " W; 50 min at the last. Sound meter at "
-                + Figures.plain(onHand.soundMetres())
-                + " m.",
-            Particulars.ofDistance(onHand.soundMetres())));
+    return loads;
   }
 
   static TestPlan soak(Label label) {

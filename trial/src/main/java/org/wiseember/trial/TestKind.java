@@ -13,6 +13,7 @@ import org.wiseember.bench.procedure.PortSteps;
 import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.procedure.SwitchOver;
 import org.wiseember.bench.procedure.Watching;
+import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.bench.simulated.Beside;
 import org.wiseember.bench.simulated.Clamped;
 
@@ -25,6 +26,7 @@ public enum TestKind {
   OVERLOAD("Overload", OverloadHolds.KIND, Clamped.NOWHERE),
   STARTS("Motor starts", MotorStarts.KIND, Clamped.NOWHERE),
   SWITCH_OVER("Switch-over", SwitchOver.KIND, Clamped.NOWHERE),
+  WAVEFORM("Waveform", WaveSteps.KIND, Clamped.NOWHERE),
   PORT("12 V port", PortSteps.KIND, Clamped.PORT),
   USB("USB", StepByStep.USB, Clamped.NOWHERE),
   HEAT("Heat and noise", HeatNoise.KIND, Clamped.NOWHERE),
@@ -56,7 +58,11 @@ public enum TestKind {
 
   /** Whether it can hurt somebody, so that its cautions have to be seen before it starts. */
   public boolean hazardous() {
-    return this == OVERLOAD || this == STARTS || this == SWITCH_OVER || this == TWO_LEGS;
+    return this == OVERLOAD
+        || this == STARTS
+        || this == SWITCH_OVER
+        || this == WAVEFORM
+        || this == TWO_LEGS;
   }
 
   /** Whether it is made by hand whatever stands on the bench: such meters have no wire. */
@@ -64,9 +70,9 @@ public enum TestKind {
     return this == USB || this == TWO_LEGS;
   }
 
-  /** Whether a log of readings tells it; a start and a switch-over want captured waves. */
+  /** Whether a log of readings tells it; starts and waves want captures. */
   public boolean inLogs() {
-    return this != STARTS && this != USB;
+    return this != STARTS && this != USB && this != WAVEFORM;
   }
 
   Clamped clamped() {

@@ -17,6 +17,7 @@ import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.procedure.SwitchOver;
 import org.wiseember.bench.procedure.Watching;
+import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.core.efficiency.LadderLoads;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Condition;
@@ -91,6 +92,7 @@ public record TestPlan(
       case OVERLOAD -> PowerPlans.overload(label, onHand);
       case STARTS -> Optional.of(PowerPlans.starts(label, onHand));
       case SWITCH_OVER -> Optional.of(PowerPlans.switchOver(label, onHand));
+      case WAVEFORM -> PowerPlans.waveform(label, onHand);
       case PORT -> Optional.of(PowerPlans.port(label));
       case USB -> Optional.of(PowerPlans.usb(onHand));
       case HEAT -> PowerPlans.heat(label, onHand);
@@ -221,7 +223,7 @@ public record TestPlan(
     return switch (kind) {
       case AC_DRAIN, DC_DRAIN -> kind.words() + " at " + Figures.plain(watts()) + " W";
       case LADDER -> "Efficiency up to " + Figures.plain(watts()) + " W";
-      case OVERLOAD, HEAT -> kind.words() + " up to " + Figures.plain(watts()) + " W";
+      case OVERLOAD, HEAT, WAVEFORM -> kind.words() + " up to " + Figures.plain(watts()) + " W";
       case STARTS ->
           kind.words() + Particulars.motor(particulars).map(m -> ", " + m.name()).orElse("");
       case PORT -> kind.words() + " up to " + Figures.plain(watts()) + " A";
@@ -239,6 +241,7 @@ public record TestPlan(
       case OVERLOAD -> new OverloadHolds(held(), Particulars.base(particulars), volts);
       case STARTS -> new MotorStarts(STARTS, volts);
       case SWITCH_OVER -> new SwitchOver(loads.get(0), watts(), PULLS, volts);
+      case WAVEFORM -> new WaveSteps(loads);
       case PORT -> new PortSteps(loads);
       case HEAT -> new HeatNoise(loads);
       case SOAK -> new Watching(SOAK_SECONDS);

@@ -19,6 +19,7 @@ public sealed interface TestRun
         PortRun,
         UsbRun,
         HeatRun,
+        WaveRun,
         SoakRun,
         LegsRun {
   Run run();

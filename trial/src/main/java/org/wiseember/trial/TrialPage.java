@@ -59,6 +59,7 @@ public final class TrialPage {
         because,
         drain.map(d -> figure(d, events)),
         drain.map(d -> d.run().title()).orElse(""),
+        WavePage.of(judgement),
         drain.map(d -> d.run().settings().simulated()).orElse(false));
   }
 

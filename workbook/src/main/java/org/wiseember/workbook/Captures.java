@@ -13,6 +13,10 @@ public final class Captures {
   /** More samples than this are no capture but a recording of its own. */
   public static final int MOST_SAMPLES = 20_000_000;
 
+  private static final String INSERT =
+      "INSERT INTO capture (run_id, seconds, words, per_second, volts, amps)"
+          + " VALUES (?, ?, ?, ?, ?, ?)";
+
   private final Workbook workbook;
 
   Captures(Workbook workbook) {
@@ -22,7 +26,8 @@ public final class Captures {
   /** Every capture of a run, oldest first. */
   public List<KeptCapture> of(long runId) {
     return workbook.query(
-        "SELECT seconds, words, per_second, volts, amps FROM capture WHERE run_id = ? ORDER BY id",
+        "SELECT seconds, words, per_second, volts, amps FROM capture WHERE run_id = ?"
+            + " AND id NOT IN (SELECT capture_id FROM capture_struck) ORDER BY id",
         s -> s.setLong(1, runId),
         r ->
             new KeptCapture(
@@ -36,22 +41,37 @@ public final class Captures {
     workbook.together(connection -> insert(connection, runId, captures));
   }
 
+  /** Adds one that can be taken back; gives its key. */
+  public long keep(long runId, KeptCapture kept) {
+    return workbook.update(INSERT, s -> fill(s, runId, kept));
+  }
+
+  /** Takes one back, or back again; it stays in the file. */
+  public void struck(long id, boolean away) {
+    workbook.update(
+        away
+            ? "INSERT OR IGNORE INTO capture_struck (capture_id) VALUES (?)"
+            : "DELETE FROM capture_struck WHERE capture_id = ?",
+        s -> s.setLong(1, id));
+  }
+
   static void insert(Connection connection, long runId, List<KeptCapture> captures)
       throws SQLException {
-    try (PreparedStatement s =
-        connection.prepareStatement(
-            "INSERT INTO capture (run_id, seconds, words, per_second, volts, amps)"
-                + " VALUES (?, ?, ?, ?, ?, ?)")) {
+    try (PreparedStatement s = connection.prepareStatement(INSERT)) {
       for (KeptCapture kept : captures) {
-        s.setLong(1, runId);
-        s.setDouble(2, kept.seconds());
-        s.setString(3, kept.words());
-        s.setDouble(4, kept.capture().perSecond());
-        s.setBytes(5, encode(kept.capture().volts()));
-        s.setBytes(6, encode(kept.capture().amps()));
+        fill(s, runId, kept);
         s.executeUpdate();
       }
     }
+  }
+
+  private static void fill(PreparedStatement s, long runId, KeptCapture kept) throws SQLException {
+    s.setLong(1, runId);
+    s.setDouble(2, kept.seconds());
+    s.setString(3, kept.words());
+    s.setDouble(4, kept.capture().perSecond());
+    s.setBytes(5, encode(kept.capture().volts()));
+    s.setBytes(6, encode(kept.capture().amps()));
   }
 
   private static byte[] encode(double[] samples) {

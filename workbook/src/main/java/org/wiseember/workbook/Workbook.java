@@ -29,7 +29,7 @@ public final class Workbook implements AutoCloseable {
   static final int APPLICATION_ID = 0x57456D62;
 
   /** The newest layout this program writes. */
-  static final int VERSION = 4;
+  static final int VERSION = 5;
 
   private final Path file;
   private final Connection connection;

@@ -92,6 +92,15 @@ public record Verdict(
         guardBand);
   }
 
+  /**
+   * A claim that is a word, held against what was seen.
+   *
+   * @param reason one sentence
+   */
+  public static Verdict seen(Claim claim, Standing standing, String reason) {
+    return new Verdict(claim, Optional.empty(), standing, Optional.empty(), reason, true);
+  }
+
   /** How far on the good side of the nearer limit a value is; negative on the bad side. */
   static double margin(Claim claim, double value) {
     return switch (claim.direction()) {

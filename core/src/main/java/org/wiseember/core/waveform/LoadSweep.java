@@ -51,7 +51,7 @@ public record LoadSweep(List<Point> points) {
             + load(heavy)
             + ".";
     if (Math.abs(a - b) <= sure) {
-      words.add("As clean with load as without: " + figures);
+      words.add("Much the same with load as without: " + figures);
     } else {
       words.add(
           (b < a ? "Cleaner as it works harder: " : "Rougher as it works harder: ") + figures);
@@ -66,16 +66,15 @@ public record LoadSweep(List<Point> points) {
               + ".");
     }
     double droop = 100 * (1 - heavy.finding().rms().value() / light.finding().rms().value());
+    double moved =
+        Math.abs(light.finding().frequency().value() - heavy.finding().frequency().value());
     words.add(
         "Volts "
             + (droop >= 0 ? "fall" : "rise")
             + " by "
             + Figures.fixed(Math.abs(droop), 1)
-            + " % and frequency by "
-            + Figures.fixed(
-                Math.abs(light.finding().frequency().value() - heavy.finding().frequency().value()),
-                2)
-            + " Hz from the lightest load to the heaviest.");
+            + " % from the lightest load to the heaviest; the frequency "
+            + (moved < 0.005 ? "stays." : "moves by " + Figures.fixed(moved, 2) + " Hz."));
     return words;
   }
 

@@ -18,7 +18,7 @@ public record Suitability(Appliance kind, Fit fit, String reason) {
   /** Kinds of appliance that take a wave differently. */
   public enum Appliance {
     HEATER("Heaters, kettles, filament lamps"),
-    BRUSHED("Drills, saws, vacuum cleaners with brushes"),
+    BRUSHED("Tools with brushes"),
     COMPRESSOR("Fridges, pumps, induction motors"),
     TRANSFORMER("Transformers"),
     SUPPLY("Chargers and plain power supplies"),

@@ -29,6 +29,9 @@ public final class WaveformAnalysis {
   /** Lines, not volts, are this sure at best: probes are not flat, samples not evenly spaced. */
   private static final double LINE_SHARE = 0.004;
 
+  /** What a scope's own steps put on a line, % of the fundamental; common practice. */
+  private static final double LEAST_LINE = 0.05;
+
   /** A scope's time base at worst; common practice, no published source. */
   private static final double TIME_BASE = 1e-4;
 
@@ -347,7 +350,7 @@ public final class WaveformAnalysis {
       double percent, double share, double scatter, int windows, double floor) {
     double left = Math.sqrt(percent * percent + floor * floor * 0.2) - percent;
     double type = windows > 2 ? Contribution.typeA("", scatter, windows).alone95() : 0;
-    return Math.max(0.02, Math.hypot(Math.hypot(share * percent, left), type));
+    return Math.max(LEAST_LINE, Math.hypot(Math.hypot(share * percent, left), type));
   }
 
   private static String reason(WaveClass type, double thd, CycleShape s) {

@@ -54,6 +54,7 @@ public final class Desk {
   private final ObjectProperty<StageName> stage = new SimpleObjectProperty<>(StageName.VERDICT);
   private final Benchwork bench;
   private final ReadingIn readingIn;
+  private final CapturesIn captures;
   private final Decisions decisions;
   private final ObjectProperty<Palette> palette = new SimpleObjectProperty<>(Palette.LIGHT);
   private final DoubleProperty textScale = new SimpleDoubleProperty(1);
@@ -67,6 +68,7 @@ public final class Desk {
     this.clock = clock;
     this.bench = new Benchwork(this, clock, edits);
     this.readingIn = new ReadingIn(this, clock, edits);
+    this.captures = new CapturesIn(this, clock, edits);
     this.decisions = new Decisions(this, edits);
     guardBand.addListener((o, was, is) -> reload());
   }
@@ -93,6 +95,11 @@ public final class Desk {
   /** Logs and packages that are read in. */
   public ReadingIn readingIn() {
     return readingIn;
+  }
+
+  /** Captures that come from files. */
+  public CapturesIn captures() {
+    return captures;
   }
 
   /** What is decided about runs. */

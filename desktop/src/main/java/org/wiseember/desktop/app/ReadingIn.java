@@ -66,13 +66,21 @@ public final class ReadingIn {
     return progress;
   }
 
-  /** Takes a file that was dropped or chosen: a log, a package. */
+  /** Takes a file that was dropped or chosen: a log, a capture, a package. */
   public void take(Path file) {
     String name = String.valueOf(file.getFileName()).toLowerCase(java.util.Locale.ROOT);
     if (name.endsWith(".zip")) {
       unpack(file);
     } else {
-      look(file);
+      desk.background(
+          () -> CapturesIn.isWave(file),
+          wave -> {
+            if (wave) {
+              desk.captures().look(file, "");
+            } else {
+              look(file);
+            }
+          });
     }
   }
 

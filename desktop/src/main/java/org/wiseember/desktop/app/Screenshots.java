@@ -69,6 +69,7 @@ final class Screenshots {
     add("switch-over", () -> desk.shownRun().set(run("Switch-over")), () -> true);
     add("port", () -> desk.shownRun().set(run("12 V")), () -> true);
     add("heat", () -> desk.shownRun().set(run("Heat")), () -> true);
+    add("waveform", () -> desk.shownRun().set(run("Waveform")), () -> true);
     add("energy-by-load", () -> Row.choose(scene.lookup("#together")), () -> true);
     add("report", () -> desk.stage().set(StageName.REPORT), this::pageShown);
     add(
@@ -86,9 +87,18 @@ final class Screenshots {
         },
         () -> desk.readingIn().draft().get() != null);
     add(
-        "instruments",
+        "capture",
         () -> {
           desk.readingIn().forget();
+          desk.chosen().set(desk.shelf().get(1));
+          takeCapture();
+        },
+        () -> desk.captures().draft().get() != null);
+    add(
+        "instruments",
+        () -> {
+          desk.captures().forget();
+          desk.chosen().set(desk.shelf().get(0));
           desk.stage().set(StageName.BENCH);
           desk.bench().source().set(RunSettings.Source.INSTRUMENTS);
         },
@@ -134,6 +144,17 @@ final class Screenshots {
         () -> {
           Path file = Files.createTempDirectory("lantern-quay").resolve("stall-meter.csv");
           DemoWorkbook.writeMeterLog(desk.workbook().orElseThrow(), file);
+          return file;
+        },
+        desk.readingIn()::take);
+  }
+
+  /** A scope's file with a preamble, millivolts and a second channel. */
+  private void takeCapture() {
+    desk.background(
+        () -> {
+          Path file = Files.createTempDirectory("lantern-quay").resolve("scope-0017.csv");
+          DemoWorkbook.writeScopeFile(file);
           return file;
         },
         desk.readingIn()::take);

@@ -406,6 +406,10 @@ public final class BenchStage extends StackPane {
               ? "Switch it on, and say how it went."
               : "One start after the other, a minute between.";
       case SWITCH_OVER -> "The mains plug is pulled five times with a scope on the outlet.";
+      case WAVEFORM ->
+          byHand
+              ? "At every load capture 200 ms or more; add the files in Evidence."
+              : "The mains first, then a capture at every load once it has settled.";
       case PORT -> "Steps the current up until the port switches off.";
       case USB, TWO_LEGS -> "Do what is asked, type what you read, then go on.";
       case HEAT -> "The room first, then from light to heavy; 50 min at the last load.";

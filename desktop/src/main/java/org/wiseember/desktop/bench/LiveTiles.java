@@ -81,7 +81,7 @@ final class LiveTiles extends GridPane {
         third.of("Volts", "V");
         fourth.of("Display says", "%");
       }
-      case OVERLOAD, STARTS, SWITCH_OVER, SOAK, TWO_LEGS -> {
+      case OVERLOAD, STARTS, SWITCH_OVER, WAVEFORM, SOAK, TWO_LEGS -> {
         first.of("Out of the socket", "W");
         second.of("Volts", "V");
         third.of(

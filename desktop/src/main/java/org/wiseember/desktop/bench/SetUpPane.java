@@ -42,7 +42,12 @@ final class SetUpPane extends VBox {
   private static final double[] METRES = {0.3, 0.5, 1, 2};
 
   private static final Set<TestKind> LOADED =
-      EnumSet.of(TestKind.LADDER, TestKind.OVERLOAD, TestKind.SWITCH_OVER, TestKind.HEAT);
+      EnumSet.of(
+          TestKind.LADDER,
+          TestKind.OVERLOAD,
+          TestKind.SWITCH_OVER,
+          TestKind.WAVEFORM,
+          TestKind.HEAT);
 
   private final Desk desk;
   private final VBox about = new VBox();
@@ -61,8 +66,8 @@ final class SetUpPane extends VBox {
     getChildren()
         .addAll(
             tests("Energy", 0, 4),
-            tests("Power", 4, 7),
-            tests("Ports and body", 7, TestKind.values().length),
+            tests("Power", 4, 8),
+            tests("Ports and body", 8, TestKind.values().length),
             loads(),
             motor(),
             usb(),

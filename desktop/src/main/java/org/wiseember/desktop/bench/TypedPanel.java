@@ -130,7 +130,7 @@ final class TypedPanel extends VBox {
       case IDLE -> List.of(TypedKind.DC_VOLTS, TypedKind.DC_AMPS, TypedKind.DISPLAY);
       case OVERLOAD -> List.of(TypedKind.POWER, TypedKind.VOLTS, TypedKind.CASE);
       case STARTS -> List.of(TypedKind.PEAK, TypedKind.VOLTS);
-      case SWITCH_OVER -> List.of(TypedKind.POWER, TypedKind.VOLTS);
+      case SWITCH_OVER, WAVEFORM -> List.of(TypedKind.POWER, TypedKind.VOLTS);
       case PORT, USB -> List.of(TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
       case HEAT ->
           List.of(

@@ -49,6 +49,7 @@ import org.wiseember.trial.TestRun;
 import org.wiseember.trial.TransferRun;
 import org.wiseember.trial.TrialPage;
 import org.wiseember.trial.UsbRun;
+import org.wiseember.trial.WaveRun;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Run;
 
@@ -72,6 +73,7 @@ public final class EvidenceStage extends StackPane {
   private final EfficiencyView efficiency;
   private final IdleView idle = new IdleView();
   private final PowerView power;
+  private final WaveView wave;
   private final TogetherView together;
   private final VBox noticed = new VBox();
   private final ObjectProperty<Look> look = new SimpleObjectProperty<>(Look.CURVE);
@@ -87,6 +89,7 @@ public final class EvidenceStage extends StackPane {
     efficiency = new EfficiencyView(desk);
     together = new TogetherView(desk, because);
     power = new PowerView(desk);
+    wave = new WaveView(desk, because::explain);
     for (Node view : List.of(trace, efficiency, together, power)) {
       VBox.setVgrow(view, Priority.ALWAYS);
     }
@@ -166,13 +169,15 @@ public final class EvidenceStage extends StackPane {
     } else if (shown instanceof IdleRun resting) {
       idle.of(judgement, resting);
       main.getChildren().addAll(idle, trace);
-    } else if (PowerView.shows(shown)) {
-      powerOrTrace(judgement);
+    } else if (shown instanceof WaveRun || PowerView.shows(shown)) {
+      foundOrTrace(judgement);
     } else {
       main.getChildren().add(trace);
     }
     main.getChildren().add(noticed);
-    because.explain(shown);
+    if (!(shown instanceof WaveRun) || look.get() == Look.TRACE) {
+      because.explain(shown);
+    }
     noticed.getChildren().clear();
     trace.of(shown, List.of());
     long id = shown.run().id();
@@ -187,15 +192,20 @@ public final class EvidenceStage extends StackPane {
   }
 
   /** What it found, or its readings. */
-  private void powerOrTrace(Judgement judgement) {
+  private void foundOrTrace(Judgement judgement) {
     Map<Look, String> words = new LinkedHashMap<>();
     words.put(Look.CURVE, "What it found");
     words.put(Look.TRACE, "Trace");
     main.getChildren().add(Choices.row("Show", "look-", words, look));
     boolean found = look.get() == Look.CURVE;
-    main.getChildren().add(found ? power : trace);
-    if (found) {
-      power.of(judgement, shown);
+    if (found && shown instanceof WaveRun waves) {
+      main.getChildren().add(wave);
+      wave.of(judgement, waves);
+    } else {
+      main.getChildren().add(found ? power : trace);
+      if (found) {
+        power.of(judgement, shown);
+      }
     }
   }
 
@@ -326,6 +336,16 @@ public final class EvidenceStage extends StackPane {
       StartSeries s = starts.series().get();
       pane.getChildren().add(pair("Started", s.started().count()));
       s.peakAmps().ifPresent(a -> pane.getChildren().add(pair("Peak", Figures.fixed(a, 1) + " A")));
+    } else if (shown instanceof WaveRun waves) {
+      waves
+          .worst()
+          .ifPresent(
+              w ->
+                  add(
+                      pane,
+                      "Most distorted, " + w.where(),
+                      w.finding().map(f -> f.thdF()),
+                      Unit.PERCENT));
     } else if (shown instanceof TransferRun transfer) {
       add(pane, "Longest gap", transfer.longest(), Unit.MILLISECOND);
     } else if (shown instanceof PortRun port) {

@@ -23,6 +23,7 @@ import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.bench.BenchStage;
 import org.wiseember.desktop.evidence.EvidenceStage;
 import org.wiseember.desktop.label.LabelStage;
+import org.wiseember.desktop.log.CapturePane;
 import org.wiseember.desktop.log.LogPane;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.Words;
@@ -41,6 +42,7 @@ public final class MainWindow extends StackPane {
   private final ShelfView shelf;
   private final FindBox find;
   private final LogPane logPane;
+  private final CapturePane capturePane;
   private final HBox said = new HBox();
 
   public MainWindow(Desk desk) {
@@ -93,9 +95,11 @@ public final class MainWindow extends StackPane {
     getChildren().addAll(frame, find);
 
     logPane = new LogPane(desk);
+    capturePane = new CapturePane(desk);
     acceptFiles();
     desk.stage().addListener((o, was, is) -> show());
     desk.readingIn().draft().addListener((o, was, is) -> show());
+    desk.captures().draft().addListener((o, was, is) -> show());
     desk.palette().addListener((o, was, is) -> applyLook());
     desk.textScale().addListener((o, was, is) -> applyLook());
     widthProperty().addListener((o, was, is) -> sizeShelf());
@@ -159,12 +163,19 @@ public final class MainWindow extends StackPane {
 
   private void chooseLog() {
     FileChooser chooser = new FileChooser();
-    chooser.setTitle("Read in a log or a packed run");
+    chooser.setTitle("Read in a log, a capture or a packed run");
     chooser
         .getExtensionFilters()
         .addAll(
             new FileChooser.ExtensionFilter(
-                "Logs and packed runs", "*.csv", "*.txt", "*.tsv", "*.zip"),
+                "Logs, captures, packed runs",
+                "*.csv",
+                "*.txt",
+                "*.tsv",
+                "*.cfg",
+                "*.cff",
+                "*.dat",
+                "*.zip"),
             new FileChooser.ExtensionFilter("All files", "*"));
     File file = chooser.showOpenDialog(getScene().getWindow());
     if (file != null) {
@@ -173,6 +184,10 @@ public final class MainWindow extends StackPane {
   }
 
   private void show() {
+    if (desk.captures().draft().get() != null) {
+      place.getChildren().setAll(capturePane);
+      return;
+    }
     if (desk.readingIn().draft().get() != null) {
       place.getChildren().setAll(logPane);
       return;

@@ -10,23 +10,39 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
 
-/** The first page of a PDF as a picture, so that what one sees is what is printed. */
+/** The sheets of a PDF as one picture, one under the other, so that one sees what is printed. */
 final class PagePicture {
   private static final float DOTS_PER_INCH = 150;
+  private static final int GAP = 24;
+  private static final int MOST_SHEETS = 6;
 
   private PagePicture() {}
 
   static Image of(byte[] pdf) throws IOException {
     try (PDDocument document = Loader.loadPDF(pdf)) {
-      BufferedImage page =
-          new PDFRenderer(document).renderImageWithDPI(0, DOTS_PER_INCH, ImageType.RGB);
-      int width = page.getWidth();
-      int height = page.getHeight();
-      WritableImage image = new WritableImage(width, height);
-      int[] pixels = page.getRGB(0, 0, width, height, null, 0, width);
-      image
-          .getPixelWriter()
-          .setPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), pixels, 0, width);
+      PDFRenderer renderer = new PDFRenderer(document);
+      int sheets = Math.min(MOST_SHEETS, document.getNumberOfPages());
+      WritableImage image = null;
+      for (int n = 0; n < sheets; n++) {
+        BufferedImage page = renderer.renderImageWithDPI(n, DOTS_PER_INCH, ImageType.RGB);
+        int width = page.getWidth();
+        int height = page.getHeight();
+        if (image == null) {
+          image = new WritableImage(width, sheets * (height + GAP) - GAP);
+        }
+        int[] pixels = page.getRGB(0, 0, width, height, null, 0, width);
+        image
+            .getPixelWriter()
+            .setPixels(
+                0,
+                n * (height + GAP),
+                Math.min(width, (int) image.getWidth()),
+                height,
+                PixelFormat.getIntArgbInstance(),
+                pixels,
+                0,
+                width);
+      }
       return image;
     }
   }

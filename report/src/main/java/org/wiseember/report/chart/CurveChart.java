@@ -58,7 +58,11 @@ public final class CurveChart {
     for (CurveFigure.Mark mark : figure.marks()) {
       widest = Math.max(widest, mark.x() * 1.08);
     }
-    plot.setDomainAxis(look.axis(figure.across(), 0, widest * 1.04, 8, palette.quiet()));
+    double right = widest;
+    // A point at nothing stands clear of the axis.
+    boolean atZero = figure.points().stream().anyMatch(p -> p.x() < 0.01 * right);
+    double left = atZero ? -0.02 * right : 0;
+    plot.setDomainAxis(look.axis(figure.across(), left, right * 1.04, 8, palette.quiet()));
     plot.setRangeAxis(look.axis(figure.up(), figure.least(), figure.most(), 6, palette.emberInk()));
     plot.setDataset(0, curve());
     plot.setRenderer(0, band());

@@ -18,6 +18,8 @@ import org.wiseember.core.verdict.SeamPosition;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.chart.ChartSvg;
+import org.wiseember.report.chart.CycleChart;
+import org.wiseember.report.chart.HarmonicsChart;
 import org.wiseember.report.chart.TraceChart;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
@@ -27,6 +29,7 @@ import org.wiseember.report.look.SeamScale;
 public final class PageHtml {
   private static final int CHART_WIDTH = 680;
   private static final int CHART_HEIGHT = 190;
+  private static final int WAVE_HEIGHT = 280;
   private static final int SEAM_WIDTH = 200;
 
   private final PebbleEngine engine;
@@ -52,6 +55,21 @@ public final class PageHtml {
         page.trace()
             .map(t -> ChartSvg.of(TraceChart.of(t, Palette.LIGHT, 0.9), CHART_WIDTH, CHART_HEIGHT))
             .orElse(""));
+    model.put("wave", page.wave().orElse(null));
+    page.wave()
+        .ifPresent(
+            w -> {
+              model.put(
+                  "cycle",
+                  ChartSvg.of(
+                      CycleChart.of(w.cycle(), Palette.LIGHT, 0.9), CHART_WIDTH, WAVE_HEIGHT));
+              model.put(
+                  "harmonics",
+                  ChartSvg.of(
+                      HarmonicsChart.of(w.harmonics(), Palette.LIGHT, 0.9),
+                      CHART_WIDTH,
+                      CHART_HEIGHT));
+            });
     PebbleTemplate template = engine.getTemplate("unit-page.html");
     StringWriter out = new StringWriter();
     try {

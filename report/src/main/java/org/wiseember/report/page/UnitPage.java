@@ -18,6 +18,7 @@ import org.wiseember.report.chart.TraceFigure;
  * @param because of the main figure
  * @param trace of the run behind it
  * @param run what that run was, one line
+ * @param wave of the unit; empty where none was captured
  * @param simulated whether the readings come from a simulated bench
  */
 public record UnitPage(
@@ -30,6 +31,7 @@ public record UnitPage(
     Optional<Because> because,
     Optional<TraceFigure> trace,
     String run,
+    Optional<WavePart> wave,
     boolean simulated) {
   /** One judged claim. */
   public record Row(String title, Verdict verdict, String figure) {}

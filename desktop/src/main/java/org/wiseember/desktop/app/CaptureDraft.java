@@ -1,0 +1,13 @@
+package org.wiseember.desktop.app;
+
+import java.nio.file.Path;
+import org.wiseember.trial.WaveRun;
+import org.wiseember.workbook.log.ReadCapture;
+
+/**
+ * A capture before it is kept.
+ *
+ * @param read as it stands in the file
+ * @param looked worked out
+ */
+public record CaptureDraft(Path file, ReadCapture read, WaveRun.Wave looked) {}

@@ -1,0 +1,320 @@
+package org.wiseember.desktop.evidence;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.wiseember.core.because.Because;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.waveform.LimitCheck;
+import org.wiseember.core.waveform.LimitSet;
+import org.wiseember.core.waveform.Suitability;
+import org.wiseember.core.waveform.WaveformBecause;
+import org.wiseember.core.waveform.WaveformFinding;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.frame.Row;
+import org.wiseember.desktop.look.ChartPane;
+import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.look.MiniWave;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.report.chart.CurveChart;
+import org.wiseember.report.chart.HarmonicsChart;
+import org.wiseember.trial.Judgement;
+import org.wiseember.trial.WavePictures;
+import org.wiseember.trial.WaveRun;
+import org.wiseember.trial.WaveTable;
+
+/**
+ * A unit's wave at several loads: small pictures to choose from, the chosen one at large with its
+ * harmonics, all figures side by side, and what the wave is fit for.
+ */
+final class WaveView extends VBox {
+  private static final int SMALL_POINTS = 120;
+
+  /** Caps that are drawn over the harmonics. */
+  private enum Caps {
+    NONE("none", null),
+    EN_50160("EN 50160", LimitSet.EN_50160),
+    IEEE_519("IEEE 519", LimitSet.IEEE_519);
+
+    private final String words;
+    private final LimitSet set;
+
+    Caps(String words, LimitSet set) {
+      this.words = words;
+      this.set = set;
+    }
+  }
+
+  private final Desk desk;
+  private final Consumer<Because> explain;
+  private final WaveZoom large;
+  private final ChartPane harmonics = new ChartPane("Harmonics in percent of the fundamental");
+  private final ChartPane byLoad = new ChartPane("Distortion against load");
+  private final Label limits = Words.of("notice-text", "");
+  private final ObjectProperty<Caps> caps = new SimpleObjectProperty<>(Caps.EN_50160);
+  private final ObjectProperty<Integer> beside = new SimpleObjectProperty<>(-1);
+  private final FlowPane cards = new FlowPane(8, 8);
+  private final VBox besideRow = new VBox();
+  private final VBox table = new VBox();
+  private final VBox meaning = new VBox();
+  private final CaptureActions actions;
+  private List<WaveRun.Wave> others = List.of();
+  private WaveRun run;
+  private Judgement judgement;
+  private WaveRun.Wave wave;
+
+  WaveView(Desk desk, Consumer<Because> explain) {
+    this.desk = desk;
+    this.explain = explain;
+    large = new WaveZoom(desk);
+    actions = new CaptureActions(desk);
+    setSpacing(10);
+    harmonics.setMinHeight(210);
+    harmonics.setPrefHeight(230);
+    byLoad.setMinHeight(200);
+    byLoad.setPrefHeight(200);
+    table.getStyleClass().add("sheet");
+    meaning.getStyleClass().add("sheet");
+    Map<Caps, String> words = new LinkedHashMap<>();
+    for (Caps c : Caps.values()) {
+      words.put(c, c.words);
+    }
+    getChildren()
+        .addAll(
+            cards,
+            large,
+            besideRow,
+            Choices.row("Caps", "caps-", words, caps),
+            harmonics,
+            limits,
+            table,
+            byLoad,
+            meaning,
+            actions);
+    caps.addListener((o, was, is) -> drawHarmonics());
+    beside.addListener(
+        (o, was, is) -> {
+          if (wave != null) {
+            large.of(wave, compared());
+            showTable();
+          }
+        });
+    desk.palette().addListener((o, was, is) -> draw());
+    desk.textScale().addListener((o, was, is) -> draw());
+  }
+
+  void of(Judgement shownUnit, WaveRun shown) {
+    boolean same = run != null && run.run().id() == shown.run().id();
+    String before = same && wave != null ? wave.kept().words() : "";
+    judgement = shownUnit;
+    run = shown;
+    wave =
+        run.waves().stream()
+            .filter(w -> w.finding().isPresent() && w.kept().words().equals(before))
+            .findFirst()
+            .or(run::worst)
+            .or(() -> run.waves().stream().filter(w -> w.finding().isPresent()).findFirst())
+            .orElse(null);
+    actions.of(run, wave);
+    for (Node part : getChildren()) {
+      Words.shown(part, wave != null || part == actions || part == cards);
+    }
+    showCards();
+    if (wave == null) {
+      return;
+    }
+    showOthers(same);
+    show();
+  }
+
+  /** A card a capture: its cycle, what it was captured at, its distortion. */
+  private void showCards() {
+    cards.getChildren().clear();
+    for (WaveRun.Wave w : run.waves()) {
+      MiniWave small = new MiniWave(WavePictures.small(w, SMALL_POINTS));
+      small.setMinSize(86, 42);
+      small.setPrefSize(86, 42);
+      HBox words =
+          new HBox(
+              Words.line("quiet", w.kept().words()),
+              Words.spring(),
+              Words.line(
+                  "measured",
+                  w.finding()
+                      .map(f -> Figures.fixed(f.thdF().value(), 1) + " %")
+                      .orElse("no figure")));
+      words.setSpacing(6);
+      VBox card = new VBox(small, words);
+      card.setSpacing(4);
+      card.getStyleClass().addAll("row", "wave-card");
+      card.setId("wave-" + w.kept().words().replaceAll("[^A-Za-z0-9]", ""));
+      Row.chosen(card, w.equals(wave));
+      Row.make(
+          card,
+          w.kept().words(),
+          () -> {
+            if (w.finding().isPresent()) {
+              wave = w;
+              mark(card);
+              show();
+            } else {
+              desk.say(w.kept().words() + ": " + w.trouble());
+            }
+          });
+      cards.getChildren().add(card);
+    }
+  }
+
+  private void mark(Node chosen) {
+    cards.getChildren().forEach(c -> Row.chosen(c, c == chosen));
+  }
+
+  /** What may lie beside it: other captures of the run, and waves of other units at a like load. */
+  private void showOthers(boolean keep) {
+    List<WaveRun.Wave> found = new ArrayList<>();
+    Map<Integer, String> words = new LinkedHashMap<>();
+    words.put(-1, "nothing");
+    for (WaveRun.Wave w : run.waves()) {
+      if (w.finding().isPresent() && (w.mains() || w.watts() == 0)) {
+        words.put(found.size(), w.mains() ? "the mains" : w.kept().words());
+        found.add(w);
+      }
+    }
+    for (Judgement other : desk.shelf()) {
+      if (other.unit().id() != judgement.unit().id()) {
+        other.runs().stream()
+            .filter(WaveRun.class::isInstance)
+            .map(WaveRun.class::cast)
+            .reduce((a, b) -> b)
+            .flatMap(r -> r.at(half(other)))
+            .ifPresent(
+                w -> {
+                  words.put(found.size(), other.unit().name() + ", " + w.kept().words());
+                  found.add(w);
+                });
+      }
+    }
+    others = found;
+    if (!keep || beside.get() >= found.size()) {
+      beside.set(-1);
+    }
+    besideRow.getChildren().setAll(Choices.row("Beside it", "beside-", words, beside));
+  }
+
+  private static double half(Judgement unit) {
+    return unit.unit().label().ratedWatts().orElse(0.0) / 2;
+  }
+
+  private Optional<WaveRun.Wave> compared() {
+    int i = beside.get();
+    return i < 0 || i >= others.size() || others.get(i).equals(wave)
+        ? Optional.empty()
+        : Optional.of(others.get(i));
+  }
+
+  private void show() {
+    actions.of(run, wave);
+    WaveformFinding f = wave.finding().orElseThrow();
+    explain.accept(WaveformBecause.distortion(f, wave.where()));
+    large.of(wave, compared());
+    showTable();
+    showMeaning(f);
+    draw();
+  }
+
+  private void draw() {
+    if (wave == null) {
+      return;
+    }
+    large.draw();
+    drawHarmonics();
+    boolean several = run.sweep().points().size() > 1;
+    Words.shown(byLoad, several);
+    if (several) {
+      byLoad.show(
+          () ->
+              CurveChart.of(
+                  WavePictures.distortionByLoad(run, judgement),
+                  desk.palette().get(),
+                  desk.textScale().get()));
+    }
+  }
+
+  private void drawHarmonics() {
+    if (wave == null) {
+      return;
+    }
+    WaveformFinding f = wave.finding().orElseThrow();
+    Optional<LimitSet> set = Optional.ofNullable(caps.get().set);
+    harmonics.show(
+        () ->
+            HarmonicsChart.of(
+                WavePictures.harmonics(f, set), desk.palette().get(), desk.textScale().get()));
+    Words.shown(limits, set.isPresent());
+    limits.setText(
+        set.map(
+                s ->
+                    LimitCheck.of(f, s).words()
+                        + " They are caps of a public supply, lines to compare with and no law for a"
+                        + " unit that stands alone.")
+            .orElse(""));
+  }
+
+  /** Every capture a row, and what else the chosen one says. */
+  private void showTable() {
+    List<List<String>> rows = WaveTable.rows(run);
+    compared()
+        .filter(w -> !run.waves().contains(w))
+        .flatMap(WaveRun.Wave::finding)
+        .ifPresent(f -> rows.add(WaveTable.row("beside it", f)));
+    table.getChildren().setAll(new FigureTable(WaveTable.HEADS, rows));
+    WaveTable.words(run, wave).forEach(s -> table.getChildren().add(Words.of("notice-text", s)));
+  }
+
+  private void showMeaning(WaveformFinding f) {
+    meaning.getChildren().setAll(Words.of("heading", "What it means, " + wave.where()));
+    for (Suitability s : Suitability.of(f, run.nominalVolts())) {
+      Label kind = Words.of("figure", s.kind().words());
+      kind.setMinWidth(0);
+      kind.setPrefWidth(230);
+      Label fit = Words.line("strong", s.fit().words());
+      fit.getStyleClass().add(tone(s.fit()));
+      HBox said = new HBox(fit);
+      said.getStyleClass().add("meaning-row");
+      said.setMinWidth(110);
+      said.setPrefWidth(110);
+      Label reason = Words.of("notice-text", s.reason());
+      HBox.setHgrow(reason, javafx.scene.layout.Priority.ALWAYS);
+      HBox row = new HBox(kind, said, reason);
+      row.setSpacing(12);
+      row.getStyleClass().add("meaning-row");
+      meaning.getChildren().add(row);
+    }
+    meaning
+        .getChildren()
+        .add(
+            Words.of(
+                "quiet",
+                "Common practice, no published source. What is wired or opened stays with licensed"
+                    + " people and local code."));
+  }
+
+  private static String tone(Suitability.Fit fit) {
+    return switch (fit) {
+      case FIT -> "kept";
+      case CARE -> "close";
+      case UNFIT -> "short-of";
+      case ASK -> "quiet-tone";
+    };
+  }
+}
