@@ -13,7 +13,8 @@ import picocli.CommandLine.Command;
       AnalyzeEfficiency.class,
       AnalyzeIdle.class,
       AnalyzeOverload.class,
-      AnalyzeWaveform.class
+      AnalyzeWaveform.class,
+      AnalyzeCharge.class
     })
 final class Analyze {
   private Analyze() {}

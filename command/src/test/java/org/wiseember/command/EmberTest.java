@@ -106,6 +106,14 @@ public class EmberTest {
     return new Object[][] {
       {3, new String[] {"analyze", "capacity", log}},
       {3, new String[] {"analyze", "capacity", folder.resolve("none.csv").toString()}},
+      {3, new String[] {"analyze", "efficiency", log}},
+      {3, new String[] {"analyze", "idle", log}},
+      {3, new String[] {"analyze", "overload", log}},
+      {3, new String[] {"analyze", "charge", log}},
+      {3, new String[] {"analyze", "overload", text}},
+      {3, new String[] {"analyze", "waveform", text}},
+      {3, new String[] {"analyze", "waveform", folder.resolve("none.cfg").toString()}},
+      {3, new String[] {"convert", text, "--out", folder.resolve("x.cfg").toString()}},
       {2, new String[] {"analyze", "capacity"}},
       {2, new String[] {"analyze", "capacity", good, "--rated-wh", "-5"}},
       {2, new String[] {"analyze", "capacity", good, "--rated-wh", "much"}},
@@ -379,6 +387,35 @@ public class EmberTest {
     assertEquals(run("convert", csv, "--out", "x.txt").code(), 2);
     assertEquals(run("analyze", "waveform", csv, "--limits", "MINE").code(), 2);
     assertEquals(run("analyze", "waveform", csv, "--scale", "0").code(), 2);
+  }
+
+  /** 600 W for 3 000 s, falling to nothing over 2 000 s: 500 + 166.7 Wh, 80 % at 3 200 s. */
+  @Test
+  public void aChargeAsJson() throws IOException {
+    StringBuilder log = new StringBuilder("time [s],in_power [W]\n");
+    for (int t = 0; t <= 6000; t += 5) {
+      double since = t - 100;
+      double w = since < 0 || since > 5000 ? 0 : since < 3000 ? 600 : 600 * (5000 - since) / 2000;
+      log.append(t).append(',').append(w).append('\n');
+    }
+    Outcome outcome =
+        run("analyze", "charge", file("charge.csv", log.toString()).toString(), "--json");
+    assertEquals(outcome.code(), 0, outcome.err());
+    JsonNode root = new ObjectMapper().readTree(outcome.out());
+    assertEquals(root.path("kind").asText(), "charge");
+    assertEquals(result(root, "energy_in").path("value").asDouble(), 666.7, 2);
+    assertEquals(result(root, "peak_power").path("value").asDouble(), 600, 0.1);
+    assertEquals(result(root, "time_to_80").path("value").asDouble(), 3210, 20);
+    assertEquals(result(root, "time_to_full").path("value").asDouble(), 4920, 100);
+    assertEquals(result(root, "taper_start").path("value").asDouble(), 3000, 40);
+    assertEquals(result(root, "taper_start").path("unit").asText(), "s");
+    Outcome none =
+        run(
+            "analyze",
+            "charge",
+            file("hertz.csv", "time [s],frequency [Hz]\n0,50\n1,50\n").toString());
+    assertEquals(none.code(), 0);
+    assertTrue(none.out().contains("no charge power"), none.out());
   }
 
   @Test

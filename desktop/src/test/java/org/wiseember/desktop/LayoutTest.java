@@ -39,6 +39,7 @@ public class LayoutTest {
 
   private Path folder;
   private Path log;
+  private Path scope;
   private OpenWindow full;
   private OpenWindow empty;
 
@@ -78,6 +79,8 @@ public class LayoutTest {
     try (Workbook workbook = Workbook.open(demo, Clock.systemUTC())) {
       DemoWorkbook.writeMeterLog(workbook, log);
     }
+    scope = folder.resolve("a capture of the outlet behind the transformer at the far stall.csv");
+    DemoWorkbook.writeScopeFile(scope);
     full = OpenWindow.on(demo);
     full.until(() -> full.desk().chosen().get() != null);
     OpenWindow.onFx(
@@ -214,6 +217,14 @@ public class LayoutTest {
     OpenWindow.onFx(
         () -> {
           full.desk().readingIn().forget();
+          full.desk().readingIn().take(scope);
+          return null;
+        });
+    full.until(() -> full.desk().captures().draft().get() != null);
+    problemsOf("Capture", problems);
+    OpenWindow.onFx(
+        () -> {
+          full.desk().captures().forget();
           return null;
         });
   }

@@ -158,7 +158,8 @@ public final class PowerPictures {
     Series warm = run.treatment().of(run.trace()).series(Channel.CASE_TEMPERATURE);
     Series room = run.treatment().of(run.trace()).series(Channel.ROOM_TEMPERATURE);
     int first = warm.from(rise.from());
-    int n = warm.size() - first;
+    // A little more than the last block's middle; what cools after the load is no rise.
+    int n = warm.from(rise.from() + rise.last() * 1.02) - first;
     List<CurveFigure.Point> points = new ArrayList<>();
     double start = n > 0 ? warm.value(first) : 0;
     double most = 1;
@@ -178,7 +179,7 @@ public final class PowerPictures {
       double end = rise.heading().get().value();
       double tau = rise.timeConstant().get().value() / 60;
       double last = points.get(points.size() - 1).x();
-      double swing = (end - rise.reached().value()) * Math.exp(last / tau);
+      double swing = (end - rise.reached().value()) * Math.exp(rise.last() / 60 / tau);
       for (int i = 0; i <= STEPS; i++) {
         double t = last * 1.6 * i / STEPS;
         double u = rise.heading().get().u95() * Math.min(1, t / (last * 1.6));

@@ -192,27 +192,59 @@ public final class WavePictures {
     return new HarmonicsFigure(bars, limits.map(l -> "caps: " + l.words()).orElse(""));
   }
 
-  /** Distortion against load with the label's promise. */
-  public static CurveFigure distortionByLoad(WaveRun run, Judgement judgement) {
-    double claim =
-        judgement.unit().label().claim(Subject.DISTORTION).map(Claim::figure).orElse(Double.NaN);
-    List<CurveFigure.Point> points = new ArrayList<>();
-    double most = Double.isNaN(claim) ? 1 : claim;
-    for (LoadSweep.Point p : run.sweep().points()) {
-      Estimate thd = p.finding().thdF();
-      points.add(new CurveFigure.Point(p.watts(), thd.value(), thd.u95()));
-      most = Math.max(most, thd.high());
+  /** What is drawn against load. */
+  public enum ByLoad {
+    DISTORTION("distortion", Unit.PERCENT, Subject.DISTORTION),
+    VOLTS("volts", Unit.VOLT, Subject.OUTPUT_VOLTAGE),
+    FREQUENCY("frequency", Unit.HERTZ, Subject.OUTPUT_FREQUENCY);
+
+    private final String words;
+    private final Unit unit;
+    private final Subject claimed;
+
+    ByLoad(String words, Unit unit, Subject claimed) {
+      this.words = words;
+      this.unit = unit;
+      this.claimed = claimed;
     }
+
+    public String words() {
+      return words;
+    }
+
+    private Estimate of(WaveformFinding f) {
+      return switch (this) {
+        case DISTORTION -> f.thdF();
+        case VOLTS -> f.rms();
+        case FREQUENCY -> f.frequency();
+      };
+    }
+  }
+
+  /** A figure against load with the label's promise. */
+  public static CurveFigure againstLoad(WaveRun run, Judgement judgement, ByLoad what) {
+    double claim =
+        judgement.unit().label().claim(what.claimed).map(Claim::figure).orElse(Double.NaN);
+    List<CurveFigure.Point> points = new ArrayList<>();
+    double most = Double.isNaN(claim) ? Double.NEGATIVE_INFINITY : claim;
+    double least = what == ByLoad.DISTORTION ? 0 : Double.isNaN(claim) ? 1e9 : claim;
+    for (LoadSweep.Point p : run.sweep().points()) {
+      Estimate e = what.of(p.finding());
+      points.add(new CurveFigure.Point(p.watts(), e.value(), e.u95()));
+      most = Math.max(most, e.high());
+      least = Math.min(least, e.low());
+    }
+    double room = Math.max(what == ByLoad.FREQUENCY ? 0.02 : 0.2, 0.2 * (most - least));
     return new CurveFigure(
         "load, W",
-        "distortion, %",
+        what.words + ", " + what.unit.symbol(),
         points,
         points.stream().map(p -> new CurveFigure.Point(p.x(), p.y(), 0)).toList(),
         claim,
-        Double.isNaN(claim) ? "" : "label, " + Figures.plain(claim, Unit.PERCENT),
+        Double.isNaN(claim) ? "" : "label, " + Figures.plain(claim, what.unit),
         List.of(),
-        0,
-        most * 1.25);
+        what == ByLoad.DISTORTION ? 0 : least - room,
+        most + room);
   }
 
   /** A capture from its first upward crossing on, with the best sine through its beginning. */

@@ -29,6 +29,7 @@ import org.wiseember.core.uncertainty.MeterClass;
  * @param heading final rise by the curve, K; empty where the readings are too short to tell
  * @param timeConstant τ, s; empty where the readings are too short to tell
  * @param from when the load came on, s on the trace's clock
+ * @param last how long after that {@code reached} was reached, s
  * @param because behind it
  */
 public record HeatRise(
@@ -36,6 +37,7 @@ public record HeatRise(
     Optional<Estimate> heading,
     Optional<Estimate> timeConstant,
     double from,
+    double last,
     Because because,
     List<Warning> warnings) {
   /** Fewer readings make no curve. */
@@ -221,7 +223,7 @@ public record HeatRise(
             warnings.stream().map(Warning::message).toList(),
             "Connectors run hotter than the case, and shiny spots fool a thermal camera; matt black"
                 + " tape reads true.");
-    return new HeatRise(now, heading, tau, from, because, warnings);
+    return new HeatRise(now, heading, tau, from, last, because, warnings);
   }
 
   /** Standard uncertainty of the end, K, and of τ, s, by the curvature of the squares. */

@@ -58,7 +58,12 @@ final class CycleWindow {
     return straight * straight * sinc(cyclesPerCell);
   }
 
-  private static double sinc(double x) {
+  /**
+   * sin πx ÷ πx. Also what the jumps of a wave fold back onto its harmonics where every cycle has
+   * the same whole number of samples: Σ 1 ÷ (n + mN) over all m is π ÷ (N sin(πn ÷ N)), so that a
+   * line at x cycles a sample is too large by its inverse.
+   */
+  static double sinc(double x) {
     double a = Math.PI * x;
     return Math.abs(a) < 1e-9 ? 1 : Math.sin(a) / a;
   }

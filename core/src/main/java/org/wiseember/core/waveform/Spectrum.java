@@ -42,8 +42,11 @@ final class Spectrum {
    * @param frequency cycles a sample
    * @param cycles in it
    * @param orders highest harmonic wanted
+   * @param steps whether the wave stays as it is from one sample to the next and then jumps: what
+   *     its jumps fold back onto a harmonic is then known, and taken off
    */
-  static Spectrum of(CycleWindow window, double from, double frequency, int cycles, int orders) {
+  static Spectrum of(
+      CycleWindow window, double from, double frequency, int cycles, int orders, boolean steps) {
     double length = cycles / frequency;
     double[][] wave = {window.cells(from, length, CELLS), new double[CELLS]};
     FastFourierTransformer.transformInPlace(wave, DftNormalization.STANDARD, TransformType.FORWARD);
@@ -52,19 +55,20 @@ final class Spectrum {
     int most = Math.min(orders, carried);
     double[] squares = new double[(most + 1) * cycles];
     for (int k = 0; k < squares.length; k++) {
-      squares[k] = square(wave, k, length);
+      squares[k] = square(wave, k, length, steps);
     }
     double edge = 0;
     int lines = carried * cycles;
     for (int k = (int) (EDGE * lines); lines < CELLS / 4 && k <= lines; k++) {
-      edge += square(wave, k, length);
+      edge += square(wave, k, length, steps);
     }
     double angle = Math.atan2(wave[1][cycles], wave[0][cycles]);
     return new Spectrum(squares, cycles, most, angle, edge);
   }
 
-  private static double square(double[][] wave, int k, double length) {
+  private static double square(double[][] wave, int k, double length, boolean steps) {
     double gain = CycleWindow.gain(k / length, (double) k / CELLS);
+    gain /= steps ? CycleWindow.sinc(k / length) : 1;
     double amplitude = Math.hypot(wave[0][k], wave[1][k]) / CELLS / gain;
     return k == 0 ? amplitude * amplitude : 2 * amplitude * amplitude;
   }

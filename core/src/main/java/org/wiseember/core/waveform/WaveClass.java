@@ -15,7 +15,7 @@ public enum WaveClass {
 
   static final double ROUGH_THD = 10;
 
-  private static final double REST = 0.08;
+  private static final double REST = 0.03;
   private static final double FLAT_TOP = 0.7;
   private static final double FLAT = 0.6;
 

@@ -38,8 +38,9 @@ final class WaveWindows {
    * @param f cycles a sample
    * @param each cycles a window
    * @param orders highest harmonic wanted
+   * @param steps whether its jumps fold back onto its harmonics, see {@link Spectrum#of}
    */
-  WaveWindows(double[] v, CycleWindow cells, double f, int each, int orders) {
+  WaveWindows(double[] v, CycleWindow cells, double f, int each, int orders, boolean steps) {
     this.v = v;
     this.cells = cells;
     this.f = f;
@@ -47,7 +48,7 @@ final class WaveWindows {
     this.length = each / f;
     int n = (int) Math.max(1, Math.floor((v.length - 1) / length + 1e-9));
     for (int k = 0; k < n; k++) {
-      windows.add(window(from(k), orders));
+      windows.add(window(from(k), orders, steps));
     }
   }
 
@@ -56,7 +57,7 @@ final class WaveWindows {
     return Math.min(k * length, Math.max(0, v.length - 1 - length));
   }
 
-  private Window window(double from, int orders) {
+  private Window window(double from, int orders, boolean steps) {
     Sums sums = new Sums();
     sums.over(from, from + length);
     double highs = 0;
@@ -72,7 +73,7 @@ final class WaveWindows {
         sums.rectified / length,
         Math.max(Math.abs(highs), Math.abs(lows)),
         highs - lows,
-        Spectrum.of(cells, from, f, each, orders));
+        Spectrum.of(cells, from, f, each, orders, steps));
   }
 
   /** Sums over a stretch. */

@@ -38,6 +38,15 @@ public final class WaveformAnalysis {
   /** Lines at the very edge of what samples carry that hint at more beyond, of the fundamental. */
   private static final double FOLDS = 0.004;
 
+  /** Lines a subgroup reaches on either side, and half a line more. */
+  private static final double FOLDED_LINES = 1.5;
+
+  /** A change from one sample to the next that no smooth wave makes, of its whole swing. */
+  private static final double JUMP = 0.25;
+
+  /** With more samples a cycle than this, what folds back is too little to matter. */
+  private static final double FINE = 2000;
+
   private final Capture capture;
   private final WaveMethod method;
   private final double[] v;
@@ -93,7 +102,24 @@ public final class WaveformAnalysis {
                   + " make a window. Capture 200 ms or more."));
     }
     noteTimeBase(hertz);
-    return figures(new WaveWindows(v, cells, f, each, method.orders()), f, each, range);
+    boolean steps = folds(v, range[1] - range[0], f, each);
+    return figures(new WaveWindows(v, cells, f, each, method.orders(), steps), f, each, range);
+  }
+
+  /**
+   * Whether a wave jumps, and what its jumps fold back falls into the subgroups of its harmonics,
+   * since a cycle has as good as a whole number of samples.
+   */
+  private static boolean folds(double[] v, double swing, double f, int each) {
+    double samples = 1 / f;
+    if (Math.abs(samples - Math.rint(samples)) * each >= FOLDED_LINES || samples > FINE) {
+      return false;
+    }
+    double highest = 0;
+    for (int i = 1; i < v.length; i++) {
+      highest = Math.max(highest, Math.abs(v[i] - v[i - 1]));
+    }
+    return highest > JUMP * swing;
   }
 
   /** Least and greatest sample, once all of them are numbers and not all the same. */
@@ -303,7 +329,7 @@ public final class WaveformAnalysis {
         return Optional.empty();
       }
     }
-    WaveWindows amps = new WaveWindows(i, new CycleWindow(i), f, each, method.orders());
+    WaveWindows amps = new WaveWindows(i, new CycleWindow(i), f, each, method.orders(), false);
     double rmsAmps = Math.sqrt(amps.mean(WaveWindows.Window::square));
     double watts = volts.meanProduct(i);
     double apparent = rmsVolts * rmsAmps;

@@ -138,6 +138,30 @@ public class WaveformAnalysisTest {
     }
   }
 
+  /** Jumps sampled slowly, locked to the wave or not: what folds back is taken off. */
+  @Test
+  public void jumpsSampledSlowly() throws Exception {
+    Object[][] waves = {
+      {AnalyticWave.quasiSquare(1), cut(39, n -> n % 2 == 0 ? 0 : 1.0 / n), 0.0},
+      {AnalyticWave.quasiSquare(0.5), cut(39, n -> Math.sin(n * Math.PI / 4) / n * (n % 2)), 0.125},
+      {AnalyticWave.saw(), cut(39, n -> 1.0 / n), 0.0},
+    };
+    for (double rate : new double[] {4000, 5000, 8000, 10_000}) {
+      for (double hertz : new double[] {50, 49.87, 50.0125}) {
+        for (Object[] w : waves) {
+          // Edges half way between samples, so that the wave that was sampled is the one meant.
+          double phase = (double) w[2] + 0.5 * hertz / rate;
+          Capture c =
+              AnalyticWave.of((DoubleUnaryOperator) w[0], 325, hertz, rate, 0.4, phase, 0, 0, 1);
+          WaveformFinding f =
+              WaveformAnalysis.of(c, WaveMethod.measuredWith(39, MeterClass.ofReading(0.1, 0, 0)));
+          double thd = (double) w[1];
+          assertEquals(f.thdF().value(), thd, 0.01 * thd, rate + " S/s, " + hertz + " Hz");
+        }
+      }
+    }
+  }
+
   /** Band-limited waves are told exactly even where samples are few. */
   @Test
   public void slowSamplingOfHarmonics() throws Exception {

@@ -30,6 +30,7 @@ import org.wiseember.report.chart.CurveChart;
 import org.wiseember.report.chart.HarmonicsChart;
 import org.wiseember.trial.Judgement;
 import org.wiseember.trial.WavePictures;
+import org.wiseember.trial.WavePictures.ByLoad;
 import org.wiseember.trial.WaveRun;
 import org.wiseember.trial.WaveTable;
 
@@ -59,7 +60,9 @@ final class WaveView extends VBox {
   private final Consumer<Because> explain;
   private final WaveZoom large;
   private final ChartPane harmonics = new ChartPane("Harmonics in percent of the fundamental");
-  private final ChartPane byLoad = new ChartPane("Distortion against load");
+  private final ChartPane byLoad = new ChartPane("A figure against load");
+  private final ObjectProperty<ByLoad> against = new SimpleObjectProperty<>(ByLoad.DISTORTION);
+  private final FlowPane againstRow;
   private final Label limits = Words.of("notice-text", "");
   private final ObjectProperty<Caps> caps = new SimpleObjectProperty<>(Caps.EN_50160);
   private final ObjectProperty<Integer> beside = new SimpleObjectProperty<>(-1);
@@ -89,6 +92,12 @@ final class WaveView extends VBox {
     for (Caps c : Caps.values()) {
       words.put(c, c.words);
     }
+    Map<ByLoad, String> figures = new LinkedHashMap<>();
+    for (ByLoad b : ByLoad.values()) {
+      figures.put(b, b.words());
+    }
+    againstRow = Choices.row("Against load", "against-", figures, against);
+    against.addListener((o, was, is) -> drawByLoad());
     getChildren()
         .addAll(
             cards,
@@ -98,6 +107,7 @@ final class WaveView extends VBox {
             harmonics,
             limits,
             table,
+            againstRow,
             byLoad,
             meaning,
             actions);
@@ -238,13 +248,18 @@ final class WaveView extends VBox {
     }
     large.draw();
     drawHarmonics();
-    boolean several = run.sweep().points().size() > 1;
+    drawByLoad();
+  }
+
+  private void drawByLoad() {
+    boolean several = wave != null && run.sweep().points().size() > 1;
     Words.shown(byLoad, several);
+    Words.shown(againstRow, several);
     if (several) {
       byLoad.show(
           () ->
               CurveChart.of(
-                  WavePictures.distortionByLoad(run, judgement),
+                  WavePictures.againstLoad(run, judgement, against.get()),
                   desk.palette().get(),
                   desk.textScale().get()));
     }

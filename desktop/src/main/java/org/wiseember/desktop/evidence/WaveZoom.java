@@ -58,8 +58,9 @@ final class WaveZoom extends VBox {
   WaveZoom(Desk desk) {
     this.desk = desk;
     setSpacing(6);
-    chart.setMinHeight(300);
-    chart.setPrefHeight(340);
+    // Two plots one above the other: larger text wants more room for its ticks.
+    chart.minHeightProperty().bind(desk.textScale().multiply(310));
+    chart.prefHeightProperty().bind(desk.textScale().multiply(340));
     VBox.setVgrow(cursors, Priority.ALWAYS);
     Map<Part, String> words = new LinkedHashMap<>();
     for (Part p : Part.values()) {

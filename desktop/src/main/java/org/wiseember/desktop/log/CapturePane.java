@@ -63,8 +63,8 @@ public final class CapturePane extends StackPane {
     this.desk = desk;
     page.getStyleClass().add("stage");
     getChildren().add(Adaptive.scroll(page));
-    chart.setMinHeight(260);
-    chart.setPrefHeight(320);
+    chart.minHeightProperty().bind(desk.textScale().multiply(310));
+    chart.prefHeightProperty().bind(desk.textScale().multiply(340));
     keep = Words.button("action-main", "Keep it", this::keep);
     keep.setId("keep-capture");
     at.addListener((o, was, is) -> say());

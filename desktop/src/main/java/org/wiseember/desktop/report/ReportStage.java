@@ -72,9 +72,7 @@ public final class ReportStage extends StackPane {
       return;
     }
     Node head =
-        new VBox(
-            Words.of("title", "Report"),
-            Words.of("quiet", judgement.unit().name() + ", one page, A4."));
+        new VBox(Words.of("title", "Report"), Words.of("quiet", judgement.unit().name() + ", A4."));
     Node save =
         row(
             place,

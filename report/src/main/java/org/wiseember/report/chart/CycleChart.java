@@ -22,8 +22,10 @@ public final class CycleChart {
       new BasicStroke(
           1.4f, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND, 1, new float[] {6, 4}, 0);
 
-  /** The wave takes so many times the room of what is left over. */
-  private static final int WAVE_SHARE = 3;
+  /** The wave and what is left over share the room so. */
+  private static final int WAVE_SHARE = 5;
+
+  private static final int REST_SHARE = 2;
 
   private final CycleFigure figure;
   private final Palette palette;
@@ -52,7 +54,7 @@ public final class CycleChart {
     both.setOutlineVisible(false);
     both.setAxisOffset(RectangleInsets.ZERO_INSETS);
     both.add(wave(), WAVE_SHARE);
-    both.add(rest(), 1);
+    both.add(rest(), REST_SHARE);
     return look.chart(both);
   }
 
@@ -73,7 +75,7 @@ public final class CycleChart {
   private XYPlot rest() {
     XYPlot plot = look.plot();
     double most = 1.5 * Math.max(1e-3, most(figure.rest()));
-    plot.setRangeAxis(look.axis("left over, V", -most, most, 3, palette.quiet()));
+    plot.setRangeAxis(look.axis("left over, V", -most, most, 4, palette.quiet()));
     add(plot, 0, "rest", figure.rest(), palette.ink(), PlotLook.LINE);
     return plot;
   }

@@ -1,0 +1,235 @@
+package org.wiseember.core.charge;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.wiseember.core.because.Because;
+import org.wiseember.core.because.Warning;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.core.uncertainty.MeterClass;
+
+/**
+ * The figures of a charge from its log: E = ∫P dt from the first charging reading to the last,
+ * trapezoid on real times; the most over half a minute; 80 % and 100 % of that energy; and where
+ * the power begins to fall for good.
+ */
+public final class ChargeProfile {
+  /** Less is no charging, W; common practice, no published source. */
+  private static final double LEAST_WATTS = 3;
+
+  /** Of the peak; what is left on standby lies below. */
+  private static final double CHARGING_SHARE = 0.04;
+
+  private static final double PEAK_SECONDS = 30;
+
+  /** Fewer readings would let their noise stand for a peak. */
+  private static final int LEAST_READINGS = 20;
+
+  private static final double SEEN_SECONDS = 60;
+
+  private final Series power;
+  private final MeterClass meter;
+  private final boolean assumed;
+  private final List<Warning> warnings;
+
+  private ChargeProfile(InputPower input, MeterClass meter, boolean assumed) {
+    this.power = input.series();
+    this.meter = meter;
+    this.assumed = assumed;
+    this.warnings = new ArrayList<>(input.warnings());
+  }
+
+  /**
+   * Works a log out.
+   *
+   * @param meter class of the meter on the input; empty where nobody said, then ± 2 % is assumed
+   */
+  public static ChargeFinding of(Trace trace, Optional<MeterClass> meter) {
+    Optional<InputPower> input = InputPower.of(trace);
+    if (input.isEmpty()) {
+      return ChargeFinding.none(
+          List.of(
+              new Warning(
+                  "no_input",
+                  "There is no charge power in the log: in_power, or in_voltage and in_current, are"
+                      + " needed.")));
+    }
+    return new ChargeProfile(
+            input.get(), meter.orElse(MeterClass.ofReading(2, 0, 0)), meter.isEmpty())
+        .find();
+  }
+
+  private ChargeFinding find() {
+    double most = robustPeak();
+    double threshold = Math.max(LEAST_WATTS, CHARGING_SHARE * most);
+    int first = -1;
+    int last = -1;
+    for (int i = 0; i < power.size(); i++) {
+      if (power.value(i) > threshold) {
+        first = first < 0 ? i : first;
+        last = i;
+      }
+    }
+    if (first < 0 || last - first < 2) {
+      warnings.add(new Warning("no_charge", "Nothing charges in this log."));
+      return ChargeFinding.none(warnings);
+    }
+    double start = power.seconds(first);
+    double end = power.seconds(last);
+    double energy = energy(first, last);
+    double interval = power.usualInterval();
+    Budget budget =
+        new Budget(List.of())
+            .with("Input meter", meter, energy, 1)
+            .with(
+                Contribution.rectangular(
+                    "Beginning and end, half a reading", most * interval / 3600 / 2));
+    double holes = holes(first, last);
+    if (holes > 0) {
+      budget = budget.with(Contribution.rectangular("Holes in the log", holes));
+    }
+    if (assumed) {
+      warnings.add(
+          new Warning(
+              "accuracy_assumed",
+              "The meter's accuracy was not given; ± 2 % of reading is assumed."));
+    }
+    double after = power.seconds(power.size() - 1) - end;
+    boolean full = last < power.size() - 1 && after >= Math.min(SEEN_SECONDS, 3 * interval);
+    if (!full) {
+      warnings.add(
+          new Warning(
+              "not_full",
+              "The log ends while it charges; when it is full, and 80 % of what, cannot be told."));
+    }
+    OptionalDouble knee = Taper.start(power, first, last);
+    if (knee.isEmpty()) {
+      warnings.add(new Warning("no_taper", "The power does not fall before the charge ends."));
+    }
+    double u = Math.max(interval, 1);
+    Estimate total = new Estimate(energy, budget.u95());
+    Optional<Estimate> taper =
+        knee.isPresent()
+            ? Optional.of(
+                new Estimate(knee.getAsDouble() - start, Math.max(u, 0.01 * (end - start))))
+            : Optional.empty();
+    Optional<Estimate> share =
+        knee.isPresent()
+            ? Optional.of(
+                new Estimate(
+                    100 * energy(first, Math.max(first, power.from(knee.getAsDouble()))) / energy,
+                    2))
+            : Optional.empty();
+    return new ChargeFinding(
+        Optional.of(total),
+        Optional.of(
+            new Estimate(most, new Budget(List.of()).with("Input meter", meter, most, 1).u95())),
+        full
+            ? Optional.of(new Estimate(reached(first, last, 0.8 * energy) - start, u))
+            : Optional.empty(),
+        full ? Optional.of(new Estimate(end - start, u)) : Optional.empty(),
+        taper,
+        share,
+        start,
+        end,
+        Optional.of(because(total, budget, start, end, most)),
+        warnings);
+  }
+
+  /** The highest mean over half a minute, so that a spike or a meter's noise is no peak. */
+  private double robustPeak() {
+    double interval = Math.max(1e-3, power.usualInterval());
+    int n = (int) Math.max(LEAST_READINGS, Math.round(PEAK_SECONDS / interval));
+    if (power.size() <= n) {
+      double[] all = new double[power.size()];
+      for (int i = 0; i < all.length; i++) {
+        all[i] = power.value(i);
+      }
+      return Arrays.stream(all).max().orElse(0);
+    }
+    double sum = 0;
+    double most = 0;
+    for (int i = 0; i < power.size(); i++) {
+      sum += power.value(i);
+      if (i >= n) {
+        sum -= power.value(i - n);
+      }
+      if (i >= n - 1) {
+        most = Math.max(most, sum / n);
+      }
+    }
+    return most;
+  }
+
+  private double energy(int first, int last) {
+    double wattSeconds = 0;
+    for (int i = first + 1; i <= last; i++) {
+      wattSeconds +=
+          (power.value(i) + power.value(i - 1)) / 2 * (power.seconds(i) - power.seconds(i - 1));
+    }
+    return wattSeconds / 3600;
+  }
+
+  /** By how much the holes may be off, Wh; each is said. */
+  private double holes(int first, int last) {
+    double unsure = 0;
+    for (Series.Gap gap : power.gaps(first, last)) {
+      double bridged =
+          (power.value(gap.index()) + power.value(gap.index() + 1)) / 2 * gap.seconds() / 3600;
+      unsure += bridged;
+      warnings.add(
+          new Warning(
+              "gap",
+              "Readings are missing for "
+                  + Figures.duration(gap.seconds())
+                  + "; "
+                  + Figures.fixed(bridged, 1)
+                  + " Wh are put in for it and may be off by as much."));
+    }
+    return unsure;
+  }
+
+  /** When so much energy was in, s in the log. */
+  private double reached(int first, int last, double wattHours) {
+    double sum = 0;
+    for (int i = first + 1; i <= last; i++) {
+      double dt = power.seconds(i) - power.seconds(i - 1);
+      double more = (power.value(i) + power.value(i - 1)) / 2 * dt / 3600;
+      if (sum + more >= wattHours) {
+        return power.seconds(i - 1) + (more > 0 ? (wattHours - sum) / more * dt : 0);
+      }
+      sum += more;
+    }
+    return power.seconds(last);
+  }
+
+  private static Because because(
+      Estimate total, Budget budget, double start, double end, double most) {
+    return new Because(
+        "Energy in",
+        Figures.withUncertainty(total.value(), total.u95(), Unit.WATT_HOUR),
+        "from the first charging reading to the last",
+        List.of(
+            "From " + Figures.clock(start) + " to " + Figures.clock(end) + " in the log",
+            "E = ∫P dt = " + Figures.fixed(total.value(), 1) + " Wh",
+            "Mean "
+                + Figures.fixed(total.value() / (end - start) * 3600, 0)
+                + " W, at most "
+                + Figures.fixed(most, 0)
+                + " W over half a minute"),
+        Unit.WATT_HOUR,
+        budget,
+        List.of(
+            "What a charger loses as heat is in it where the meter sits before the charger.",
+            "A hot pack charges slower: note its temperature and how long it rested."),
+        "Some stop at 100 % on the display, which may come before or after the charge ends.");
+  }
+}
