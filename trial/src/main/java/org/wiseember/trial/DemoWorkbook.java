@@ -149,6 +149,7 @@ public final class DemoWorkbook {
       test(workbook, units.get(0), TestKind.HEAT, 13, 24);
       test(workbook, units.get(0), TestKind.WAVEFORM, 14, 25);
       test(workbook, units.get(4), TestKind.WAVEFORM, 15, 26);
+      test(workbook, units.get(0), TestKind.CHARGE, 16, 27);
     }
   }
 

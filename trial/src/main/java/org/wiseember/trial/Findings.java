@@ -13,6 +13,7 @@ import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.ShutOff;
 import org.wiseember.core.capacity.UsableCapacity;
+import org.wiseember.core.charge.ChargeProfile;
 import org.wiseember.core.efficiency.EfficiencyLadder;
 import org.wiseember.core.efficiency.LadderMeters;
 import org.wiseember.core.idle.IdleDraw;
@@ -54,6 +55,7 @@ final class Findings {
         case AC_DRAIN, DC_DRAIN -> worked.add(drain(run));
         case LADDER -> worked.add(ladder(run));
         case IDLE -> idle.add(run);
+        case CHARGE -> worked.add(charge(run, worked));
         default ->
             worked.add(
                 new PowerFindings(workbook, label)
@@ -102,6 +104,26 @@ final class Findings {
         false,
         false,
         Treatment.NONE);
+  }
+
+  /** With what the last complete AC drain before it gave. */
+  private ChargeRun charge(Run run, List<TestRun> before) {
+    Trace trace = corrected(run);
+    Treatment treatment = workbook.treatments().of(run.id());
+    Optional<Estimate> drained =
+        before.stream()
+            .filter(DrainRun.class::isInstance)
+            .map(DrainRun.class::cast)
+            .filter(d -> d.complete() && !d.direct())
+            .reduce((first, second) -> second)
+            .flatMap(d -> d.finding().deliveredEnergy());
+    return new ChargeRun(
+        run,
+        trace,
+        treatment,
+        ChargeProfile.of(treatment.of(trace), run.settings().meterClass(Channel.IN_POWER)),
+        drained,
+        label.ratedWattHours().orElse(Double.NaN));
   }
 
   private LadderRun ladder(Run run) {

@@ -120,6 +120,8 @@ public record Judgement(Unit unit, List<Judged> lines, List<TestRun> runs, Toget
           atRest(claim, idle().flatMap(r -> r.in(IdleState.ALL_OFF)), "Standby draw", guardBand);
       case OUTPUT_VOLTAGE -> mean(claim, "Output volts", Channel.AC_VOLTAGE, guardBand);
       case OUTPUT_FREQUENCY -> mean(claim, "Frequency", Channel.FREQUENCY, guardBand);
+      case MAINS_POWER, CHARGE_TIME ->
+          new ChargeClaims(runs, guardBand).judge(claim).orElseGet(() -> untested(claim));
       case DISTORTION -> waves(claim, guardBand).orElseGet(() -> untested(claim));
       case CONTINUOUS_POWER -> continuous(claim, guardBand);
       default -> new PowerClaims(runs, guardBand).judge(claim).orElseGet(() -> untested(claim));

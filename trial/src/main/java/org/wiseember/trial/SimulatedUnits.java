@@ -38,6 +38,10 @@ public final class SimulatedUnits {
   private static final double BATTERY_SHARE = 3;
 
   private static final double HALF_FULL = 0.6;
+
+  /** Where its management stopped the drain. */
+  private static final double EMPTY = 0.02;
+
   private static final double MOTOR_FACTOR = 0.8;
   private static final double SOFT = 0.45;
   private static final double START_SECONDS = 0.3;
@@ -53,7 +57,9 @@ public final class SimulatedUnits {
         design(
             unitName, label, atPort || plan.kind() == TestKind.OVERLOAD ? 0 : plan.watts(), outlet),
         loads(plan, outlet, faults),
-        plan.kind() == TestKind.SWITCH_OVER ? HALF_FULL : 1,
+        plan.kind() == TestKind.SWITCH_OVER
+            ? HALF_FULL
+            : plan.kind() == TestKind.CHARGE ? EMPTY : 1,
         seed,
         faults,
         plan.kind().clamped(),
@@ -62,7 +68,7 @@ public final class SimulatedUnits {
 
   private static LoadBank loads(TestPlan plan, double outlet, Set<Fault> faults) {
     return switch (plan.kind()) {
-      case DC_DRAIN, PORT, IDLE, USB, TWO_LEGS -> new LoadBank(List.of(), List.of());
+      case DC_DRAIN, PORT, IDLE, CHARGE, USB, TWO_LEGS -> new LoadBank(List.of(), List.of());
       case STARTS -> LoadBank.of(motor(plan.motor().orElse(OnHand.usualMotor())));
       case SOAK ->
           plan.watts() > 0
@@ -135,13 +141,13 @@ public final class SimulatedUnits {
                 a < 0.7 ? 0 : 20))
         .with(
             new ChargerDesign(
-                charger.wallWatts(),
+                wallWatts(label, charger, b),
                 charger.efficiency(),
                 charger.dcLeastVolts(),
                 charger.dcMostVolts(),
                 charger.dcAmps(),
                 charger.dcWatts(),
-                charger.capWatts(),
+                Math.max(charger.capWatts(), wallWatts(label, charger, b)),
                 charger.taperFrom(),
                 charger.hotCelsius(),
                 charger.coldCelsius(),
@@ -154,6 +160,14 @@ public final class SimulatedUnits {
                 port.efficiency(),
                 port.idleWatts(),
                 port.leadOhms()));
+  }
+
+  /** What it truly takes from the wall: 92 to 103 % of what the label says. */
+  private static double wallWatts(Label label, ChargerDesign usual, double spread) {
+    return label
+        .claim(Subject.MAINS_POWER)
+        .map(c -> c.figure() * (0.92 + 0.11 * spread))
+        .orElse(usual.wallWatts());
   }
 
   /** An inverter on a battery of its own gets one of the volts its label asks for. */

@@ -12,6 +12,7 @@ import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.bench.procedure.PortSteps;
 import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.procedure.SwitchOver;
+import org.wiseember.bench.procedure.WallCharge;
 import org.wiseember.bench.procedure.Watching;
 import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.bench.simulated.Beside;
@@ -23,6 +24,7 @@ public enum TestKind {
   DC_DRAIN("DC drain", Drain.DC, Clamped.PORT),
   LADDER("Efficiency", LoadLadder.KIND, Clamped.BATTERY),
   IDLE("Idle draw", IdleWatch.KIND, Clamped.BATTERY),
+  CHARGE("Charge from the wall", WallCharge.KIND, Clamped.NOWHERE),
   OVERLOAD("Overload", OverloadHolds.KIND, Clamped.NOWHERE),
   STARTS("Motor starts", MotorStarts.KIND, Clamped.NOWHERE),
   SWITCH_OVER("Switch-over", SwitchOver.KIND, Clamped.NOWHERE),
@@ -80,7 +82,7 @@ public enum TestKind {
   }
 
   Set<Beside> beside() {
-    return this == SWITCH_OVER
+    return this == SWITCH_OVER || this == CHARGE
         ? Set.of(Beside.WALL_METER)
         : this == HEAT ? Set.of(Beside.SOUND_METER, Beside.CAMERA) : Set.of();
   }

@@ -16,6 +16,7 @@ import org.wiseember.bench.procedure.PortSteps;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.procedure.SwitchOver;
+import org.wiseember.bench.procedure.WallCharge;
 import org.wiseember.bench.procedure.Watching;
 import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.core.efficiency.LadderLoads;
@@ -88,6 +89,14 @@ public record TestPlan(
                   List.of(),
                   volts(label),
                   "Ten minutes each with all outputs on, each alone, eco mode, and all off.",
+                  Map.of()));
+      case CHARGE ->
+          Optional.of(
+              new TestPlan(
+                  kind,
+                  List.of(),
+                  volts(label),
+                  "From empty until it takes no more, with a meter between wall and charger.",
                   Map.of()));
       case OVERLOAD -> PowerPlans.overload(label, onHand);
       case STARTS -> Optional.of(PowerPlans.starts(label, onHand));
@@ -227,7 +236,7 @@ public record TestPlan(
       case STARTS ->
           kind.words() + Particulars.motor(particulars).map(m -> ", " + m.name()).orElse("");
       case PORT -> kind.words() + " up to " + Figures.plain(watts()) + " A";
-      case IDLE, SWITCH_OVER, USB, SOAK, TWO_LEGS -> kind.words();
+      case IDLE, CHARGE, SWITCH_OVER, USB, SOAK, TWO_LEGS -> kind.words();
     };
   }
 
@@ -238,6 +247,7 @@ public record TestPlan(
       case DC_DRAIN -> Drain.dc(watts(), volts);
       case LADDER -> new LoadLadder(loads, ROUNDS, volts);
       case IDLE -> new IdleWatch(List.of(IdleState.values()));
+      case CHARGE -> new WallCharge();
       case OVERLOAD -> new OverloadHolds(held(), Particulars.base(particulars), volts);
       case STARTS -> new MotorStarts(STARTS, volts);
       case SWITCH_OVER -> new SwitchOver(loads.get(0), watts(), PULLS, volts);

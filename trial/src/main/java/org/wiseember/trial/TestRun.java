@@ -20,6 +20,7 @@ public sealed interface TestRun
         UsbRun,
         HeatRun,
         WaveRun,
+        ChargeRun,
         SoakRun,
         LegsRun {
   Run run();

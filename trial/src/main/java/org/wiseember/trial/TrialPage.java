@@ -142,7 +142,7 @@ public final class TrialPage {
         new TraceFigure.Line(times(display), values(display)),
         TraceFigure.Forecast.NONE,
         most,
-        onDcSide(run) ? "DC power" : "AC power");
+        run instanceof ChargeRun ? "charge power" : onDcSide(run) ? "DC power" : "AC power");
   }
 
   private static final List<String> MARKS = List.of("mark", "steady", IdleWatch.STATE);
@@ -157,6 +157,9 @@ public final class TrialPage {
   /** The watts a run is about: at the outlet, or on the DC side. */
   public static Series watts(TestRun run) {
     Trace trace = run.trace();
+    if (run instanceof ChargeRun && trace.series(Channel.IN_POWER).size() > 1) {
+      return trace.series(Channel.IN_POWER);
+    }
     if (!onDcSide(run)) {
       return trace.series(Channel.AC_POWER);
     }

@@ -154,4 +154,46 @@ public class DemoRunsTest extends OnDemo {
     assertTrue(TestPlan.of(TestKind.LADDER, Label.read("400 Wh"), onHand).isEmpty());
     assertTrue(TestPlan.of(TestKind.DC_DRAIN, Label.read("300 W"), onHand).isEmpty());
   }
+
+  /** The charge of the first unit: its figures against each other, its claims judged by them. */
+  @Test
+  public void theChargeFromTheWall() {
+    Judgement judgement = judge(0);
+    ChargeRun charge =
+        judgement.runs().stream()
+            .filter(ChargeRun.class::isInstance)
+            .map(ChargeRun.class::cast)
+            .findFirst()
+            .orElseThrow();
+    double peak = charge.finding().peakPower().orElseThrow().value();
+    assertEquals(peak, 900, 80);
+    double full = charge.finding().timeToFull().orElseThrow().value();
+    double at80 = charge.finding().timeTo80().orElseThrow().value();
+    double knee = charge.finding().taperStart().orElseThrow().value();
+    assertTrue(at80 < full && knee < full, at80 + " " + knee + " " + full);
+    // The simulated charger tapers from 88 % of charge on.
+    assertEquals(charge.finding().taperShare().orElseThrow().value(), 88, 3);
+    double round = charge.roundTrip().orElseThrow().value();
+    assertTrue(round > 65 && round < 92, round + " %");
+    assertEquals(
+        line(judgement, Subject.MAINS_POWER)
+            .verdict()
+            .orElseThrow()
+            .measured()
+            .orElseThrow()
+            .value(),
+        peak);
+    assertEquals(
+        line(judgement, Subject.CHARGE_TIME)
+            .verdict()
+            .orElseThrow()
+            .measured()
+            .orElseThrow()
+            .value(),
+        full / 3600,
+        1e-9);
+    CurveFigure picture = ChargePicture.of(charge);
+    assertEquals(picture.marks().size(), 3);
+    assertTrue(picture.curve().get(0).x() >= 0);
+  }
 }

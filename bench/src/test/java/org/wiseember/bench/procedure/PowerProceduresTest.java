@@ -268,4 +268,38 @@ public class PowerProceduresTest {
     assertEquals(watts[2], 500, 25);
     assertEquals(watts[3], 1000, 60);
   }
+
+  /** From empty to full: what went in is what the pack holds now and what was lost, 5 % at most. */
+  @Test
+  public void aChargeFromTheWall() {
+    SimulatedBench bench = bench(UNIT, heaters(), 0.02);
+    WallCharge charge = new WallCharge();
+    double[] wattSeconds = {0};
+    int frames = 0;
+    while (!charge.phase().over() && frames++ < 200_000) {
+      if (charge.asks().isPresent()) {
+        charge.confirm();
+      }
+      bench.arrange(charge.wanted());
+      Frame frame = bench.advance(1);
+      wattSeconds[0] += frame.value(Channel.IN_POWER);
+      charge.take(frame);
+    }
+    assertTrue(charge.ending().orElseThrow().startsWith("It takes no more"), "" + charge.ending());
+    assertTrue(bench.unit().stateOfCharge() > 0.97, "" + bench.unit().stateOfCharge());
+    double in = wattSeconds[0] / 3600;
+    // Charger losses of 7 % and the cells' own: 1 000 Wh want 1 080 to 1 200 Wh from the wall.
+    assertTrue(in > 1000 && in < 1250, in + " Wh");
+  }
+
+  /** A unit that is full already, or a charger that is not in, takes nothing, and that is said. */
+  @Test
+  public void aChargeThatTakesNothing() {
+    SimulatedBench bench = bench(UNIT, heaters(), 1);
+    WallCharge charge = new WallCharge();
+    run(bench, charge);
+    assertTrue(
+        charge.ending().orElseThrow().contains("nothing from the wall"), "" + charge.ending());
+    assertEquals(said("no-charge").size(), 1);
+  }
 }

@@ -49,12 +49,13 @@ public record Arrangement(Panel panel, int series, int parallel) {
   /**
    * What a port draws from it, which tracks the best point it is allowed to.
    *
+   * @param model of its panel
    * @param light W/m²
    * @param cellCelsius °C
    * @return volts, amps and watts; all 0 where the port does not begin
    */
-  public double[] drawn(Port port, double light, double cellCelsius) {
-    DiodeModel.Curve curve = DiodeModel.of(panel).at(light, cellCelsius);
+  public double[] drawn(DiodeModel model, Port port, double light, double cellCelsius) {
+    DiodeModel.Curve curve = model.at(light, cellCelsius);
     double open = series * curve.open();
     double high = Math.min(open, port.mostVolts());
     if (open < port.leastVolts() || open > port.mostVolts() || high <= 0) {

@@ -17,6 +17,7 @@ public enum TypedKind {
   ROOM("Room", Unit.CELSIUS, Channel.ROOM_TEMPERATURE),
   PEAK("Inrush peak", Unit.AMPERE, Channel.PEAK_CURRENT),
   SOUND("Sound", Unit.DECIBEL, Channel.SOUND_LEVEL),
+  IN_POWER("Watts in", Unit.WATT, Channel.IN_POWER),
   SPOT("Hottest spot", Unit.CELSIUS, Channel.SPOT_TEMPERATURE),
   FAN("Fan step", Unit.ONE, Channel.FAN_STEP),
   OTHER_POWER("Watts, other leg", Unit.WATT, Channel.SECOND_AC_POWER);

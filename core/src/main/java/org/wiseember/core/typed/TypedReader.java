@@ -50,6 +50,7 @@ public final class TypedReader {
       case CASE, ROOM -> celsius(kind, stripped);
       case PEAK -> plain(TypedKind.PEAK, stripped, "a", "29 A", 1);
       case SOUND -> plain(TypedKind.SOUND, withoutWeighting(stripped), "db", "42.5 dB", 1);
+      case IN_POWER -> plain(TypedKind.IN_POWER, stripped, "w", "900 W", 1);
       case SPOT -> TypedSpot.read(stripped);
       case FAN -> fan(stripped);
       case OTHER_POWER -> plain(TypedKind.OTHER_POWER, stripped, "w", "1 480 W", 1);

@@ -32,6 +32,36 @@ final class Clipping {
         : Optional.empty();
   }
 
+  /**
+   * A sine that was driven far beyond the range looks square, but its sides slant: a true square's
+   * edges take a sample or two.
+   *
+   * @param range least and greatest sample
+   * @param samples a cycle
+   */
+  static Optional<Warning> likeASquare(double[] v, double[] range, double samples) {
+    int at = 0;
+    for (double x : v) {
+      at += x == range[0] || x == range[1] ? 1 : 0;
+    }
+    double between = (double) (v.length - at) / v.length * samples;
+    boolean slants = between > Math.max(LEAST_SIDE, SIDE_SHARE * samples);
+    return at > 0.5 * v.length && slants
+        ? Optional.of(
+            new Warning(
+                "clipped",
+                Figures.fixed(100.0 * at / v.length, 0)
+                    + " % of the samples stand at the very ends and the sides between them slant: a"
+                    + " sine driven far beyond the scope's range looks so. Choose a larger range and"
+                    + " capture again."))
+        : Optional.empty();
+  }
+
+  /** Samples a cycle on both sides together that a true square's edges may take. */
+  private static final double LEAST_SIDE = 6;
+
+  private static final double SIDE_SHARE = 0.02;
+
   /** The least step between samples; 0 where there is none to be seen. */
   private static double step(double[] v) {
     double[] some = Arrays.copyOf(v, Math.min(v.length, 4000));

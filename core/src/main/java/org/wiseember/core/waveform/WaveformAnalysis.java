@@ -197,6 +197,8 @@ public final class WaveformAnalysis {
     boolean edges = type == WaveClass.SQUARE || type == WaveClass.MODIFIED;
     if (!edges) {
       Clipping.in(v, range).ifPresent(warnings::add);
+    } else if (type == WaveClass.SQUARE) {
+      Clipping.likeASquare(v, range, 1 / f).ifPresent(warnings::add);
     }
     // An edge lies anywhere between two samples.
     double share = LINE_SHARE + (edges ? 2 * f : 0);

@@ -185,10 +185,11 @@ public class SolarTest {
     Port port = new Port(12, 30, 3.65, Double.POSITIVE_INFINITY);
     assertEquals(port.takes(30), 109.5, 3);
     Arrangement one = new Arrangement(new Panel("180 W", 21.8, 10.6, 18, 10, -0.3, 0.05, 36), 1, 1);
-    double[] drawn = one.drawn(port, 1000, 45);
+    DiodeModel model = DiodeModel.of(one.panel());
+    double[] drawn = one.drawn(model, port, 1000, 45);
     assertTrue(drawn[2] > 60 && drawn[2] < 82, drawn[2] + " W");
     assertEquals(drawn[1], 3.65, 1e-6);
-    assertEquals(one.drawn(new Port(25, 60, 10, 200), 1000, 25)[2], 0.0, "does not begin");
-    assertEquals(one.drawn(new Port(5, 15, 10, 200), 1000, 25)[2], 0.0, "must not be seen");
+    assertEquals(one.drawn(model, new Port(25, 60, 10, 200), 1000, 25)[2], 0.0, "does not begin");
+    assertEquals(one.drawn(model, new Port(5, 15, 10, 200), 1000, 25)[2], 0.0, "must not be seen");
   }
 }

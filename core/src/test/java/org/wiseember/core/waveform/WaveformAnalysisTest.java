@@ -290,6 +290,22 @@ public class WaveformAnalysisTest {
             .noneMatch(w -> w.code().equals("clipped")));
   }
 
+  /** A sine ten times too large for the scope looks square and is said to be clipped. */
+  @Test
+  public void aSineDrivenFarBeyondTheRange() throws Exception {
+    for (double rate : new double[] {10_000, 50_000, 250_000}) {
+      double[] v =
+          Arrays.stream(
+                  AnalyticWave.of(AnalyticWave.harmonics(), 3250, 50, rate, 0.3, 0.4, 0, 0, 1)
+                      .volts())
+              .map(x -> Math.max(-300, Math.min(300, x)))
+              .toArray();
+      assertTrue(
+          of(Capture.of(rate, v)).warnings().stream().anyMatch(w -> w.code().equals("clipped")),
+          rate + " S/s");
+    }
+  }
+
   /** The library's transform against a second one's. */
   @Test
   public void asSecondLibraryAgrees() {

@@ -406,6 +406,7 @@ public final class BenchStage extends StackPane {
               ? "Switch it on, and say how it went."
               : "One start after the other, a minute between.";
       case SWITCH_OVER -> "The mains plug is pulled five times with a scope on the outlet.";
+      case CHARGE -> "Ends by itself once it takes no more.";
       case WAVEFORM ->
           byHand
               ? "At every load capture 200 ms or more; add the files in Evidence."

@@ -75,6 +75,7 @@ final class LiveFigure {
   private static String powerName(TestPlan plan) {
     return switch (plan.kind()) {
       case DC_DRAIN, IDLE, PORT, USB -> "DC power";
+      case CHARGE -> "charge power";
       default -> "AC power";
     };
   }

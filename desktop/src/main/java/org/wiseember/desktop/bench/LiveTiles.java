@@ -81,6 +81,12 @@ final class LiveTiles extends GridPane {
         third.of("Volts", "V");
         fourth.of("Display says", "%");
       }
+      case CHARGE -> {
+        first.of("From the wall", "W");
+        second.of("Case", "°C");
+        third.of("Display says", "%");
+        fourth.of("At", "");
+      }
       case OVERLOAD, STARTS, SWITCH_OVER, WAVEFORM, SOAK, TWO_LEGS -> {
         first.of("Out of the socket", "W");
         second.of("Volts", "V");
@@ -224,6 +230,11 @@ final class LiveTiles extends GridPane {
         first.set(Figures.fixed(frame.dcWatts(), 1), port(frame));
         second.set(Figures.fixed(frame.value(Channel.DC_CURRENT), 2), "drawn by the load");
         third.set(Figures.fixed(frame.value(Channel.DC_VOLTAGE), 2), "where it is measured");
+      }
+      case CHARGE -> {
+        first.set(Figures.fixed(frame.value(Channel.IN_POWER), 0), "into the charger");
+        second.set(Figures.fixed(celsius, 1), "a hot one charges slower");
+        third.set(Figures.fixed(frame.value(Channel.DISPLAY_CHARGE), 0), "by the unit itself");
       }
       case HEAT -> {
         first.set(Figures.fixed(ac, 0), outlet(frame));

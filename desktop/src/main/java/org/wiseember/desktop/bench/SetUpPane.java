@@ -65,9 +65,9 @@ final class SetUpPane extends VBox {
     about.setSpacing(6);
     getChildren()
         .addAll(
-            tests("Energy", 0, 4),
-            tests("Power", 4, 8),
-            tests("Ports and body", 8, TestKind.values().length),
+            tests("Energy", 0, 5),
+            tests("Power", 5, 9),
+            tests("Ports and body", 9, TestKind.values().length),
             loads(),
             motor(),
             usb(),

@@ -36,6 +36,7 @@ final class TypedPanel extends VBox {
           TypedKind.CLOCK,
           TypedKind.POWER,
           TypedKind.OTHER_POWER,
+          TypedKind.IN_POWER,
           TypedKind.VOLTS,
           TypedKind.PEAK,
           TypedKind.DC_VOLTS,
@@ -128,6 +129,7 @@ final class TypedPanel extends VBox {
       case DC_DRAIN -> List.of(TypedKind.DISPLAY, TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
       case LADDER -> List.of(TypedKind.POWER, TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
       case IDLE -> List.of(TypedKind.DC_VOLTS, TypedKind.DC_AMPS, TypedKind.DISPLAY);
+      case CHARGE -> List.of(TypedKind.IN_POWER, TypedKind.DISPLAY, TypedKind.CASE);
       case OVERLOAD -> List.of(TypedKind.POWER, TypedKind.VOLTS, TypedKind.CASE);
       case STARTS -> List.of(TypedKind.PEAK, TypedKind.VOLTS);
       case SWITCH_OVER, WAVEFORM -> List.of(TypedKind.POWER, TypedKind.VOLTS);

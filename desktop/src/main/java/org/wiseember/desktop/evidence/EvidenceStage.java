@@ -37,6 +37,7 @@ import org.wiseember.desktop.frame.Row;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.ChargeRun;
 import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.HeatRun;
 import org.wiseember.trial.IdleRun;
@@ -74,6 +75,7 @@ public final class EvidenceStage extends StackPane {
   private final IdleView idle = new IdleView();
   private final PowerView power;
   private final WaveView wave;
+  private final ChargeView charge;
   private final TogetherView together;
   private final VBox noticed = new VBox();
   private final ObjectProperty<Look> look = new SimpleObjectProperty<>(Look.CURVE);
@@ -90,6 +92,7 @@ public final class EvidenceStage extends StackPane {
     together = new TogetherView(desk, because);
     power = new PowerView(desk);
     wave = new WaveView(desk, because::explain);
+    charge = new ChargeView(desk);
     for (Node view : List.of(trace, efficiency, together, power)) {
       VBox.setVgrow(view, Priority.ALWAYS);
     }
@@ -169,7 +172,7 @@ public final class EvidenceStage extends StackPane {
     } else if (shown instanceof IdleRun resting) {
       idle.of(judgement, resting);
       main.getChildren().addAll(idle, trace);
-    } else if (shown instanceof WaveRun || PowerView.shows(shown)) {
+    } else if (shown instanceof WaveRun || shown instanceof ChargeRun || PowerView.shows(shown)) {
       foundOrTrace(judgement);
     } else {
       main.getChildren().add(trace);
@@ -201,6 +204,9 @@ public final class EvidenceStage extends StackPane {
     if (found && shown instanceof WaveRun waves) {
       main.getChildren().add(wave);
       wave.of(judgement, waves);
+    } else if (found && shown instanceof ChargeRun charged) {
+      main.getChildren().add(charge);
+      charge.of(charged);
     } else {
       main.getChildren().add(found ? power : trace);
       if (found) {
@@ -336,6 +342,10 @@ public final class EvidenceStage extends StackPane {
       StartSeries s = starts.series().get();
       pane.getChildren().add(pair("Started", s.started().count()));
       s.peakAmps().ifPresent(a -> pane.getChildren().add(pair("Peak", Figures.fixed(a, 1) + " A")));
+    } else if (shown instanceof ChargeRun charged) {
+      add(pane, "Energy in", charged.finding().energyIn(), Unit.WATT_HOUR);
+      add(pane, "Peak", charged.finding().peakPower(), Unit.WATT);
+      add(pane, "Round trip", charged.roundTrip(), Unit.PERCENT);
     } else if (shown instanceof WaveRun waves) {
       waves
           .worst()

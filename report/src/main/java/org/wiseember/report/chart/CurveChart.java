@@ -25,6 +25,9 @@ public final class CurveChart {
   private static final Stroke HAIR = new BasicStroke(1f);
   private static final double DOT = 7;
 
+  /** Words beside a mark take so much of the axis. */
+  private static final double ROOM_FOR_WORDS = 0.15;
+
   private final CurveFigure figure;
   private final Palette palette;
   private final float text;
@@ -77,12 +80,18 @@ public final class CurveChart {
     boolean above = false;
     for (CurveFigure.Mark mark : figure.marks()) {
       ValueMarker upright = marker(mark.x(), palette.quiet(), mark.words());
-      place(upright, mark.x() < widest * 0.75, above);
+      place(upright, mark.x() < widest * 0.75 && !crowded(mark, widest), above);
       plot.addDomainMarker(upright);
       // Two marks may stand side by side: their words do not.
       above = !above;
     }
     return look.chart(plot);
+  }
+
+  /** Whether another mark stands so near on the right that words there would run into it. */
+  private boolean crowded(CurveFigure.Mark mark, double widest) {
+    return figure.marks().stream()
+        .anyMatch(m -> m.x() > mark.x() && m.x() - mark.x() < ROOM_FOR_WORDS * widest);
   }
 
   private static void place(ValueMarker upright, boolean right, boolean above) {
