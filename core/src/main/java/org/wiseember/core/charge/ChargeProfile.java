@@ -34,6 +34,7 @@ public final class ChargeProfile {
   private static final int LEAST_READINGS = 20;
 
   private static final double SEEN_SECONDS = 60;
+  private static final double TIME_SHARE = 0.01;
 
   private final Series power;
   private final MeterClass meter;
@@ -132,16 +133,19 @@ public final class ChargeProfile {
         Optional.of(total),
         Optional.of(
             new Estimate(most, new Budget(List.of()).with("Input meter", meter, most, 1).u95())),
-        full
-            ? Optional.of(new Estimate(reached(first, last, 0.8 * energy) - start, u))
-            : Optional.empty(),
-        full ? Optional.of(new Estimate(end - start, u)) : Optional.empty(),
+        full ? Optional.of(time(reached(first, last, 0.8 * energy) - start, u)) : Optional.empty(),
+        full ? Optional.of(time(end - start, u)) : Optional.empty(),
         taper,
         share,
         start,
         end,
         Optional.of(because(total, budget, start, end, most)),
         warnings);
+  }
+
+  /** Where a slow fall ends is a matter of taste: such times are not surer than a hundredth. */
+  private static Estimate time(double seconds, double interval) {
+    return new Estimate(seconds, Math.max(interval, TIME_SHARE * seconds));
   }
 
   /** The highest mean over half a minute, so that a spike or a meter's noise is no peak. */
