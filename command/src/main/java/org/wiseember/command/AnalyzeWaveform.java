@@ -120,7 +120,12 @@ final class AnalyzeWaveform implements Callable<Integer> {
             .add("dc_offset", Optional.of(f.dcOffset()), Unit.VOLT)
             .add("peak_to_peak", Optional.of(f.peakToPeak()), Unit.VOLT)
             .add("averaging_meter", Optional.of(f.averagingMeter()), Unit.VOLT)
-            .add("residual", Optional.of(f.residual()), Unit.PERCENT);
+            .add("residual", Optional.of(f.residual()), Unit.PERCENT)
+            .add(
+                "interharmonics",
+                Optional.of(
+                    new Estimate(f.interharmonics(), Math.max(0.05, 0.01 * f.interharmonics()))),
+                Unit.PERCENT);
     f.power()
         .ifPresent(
             p ->

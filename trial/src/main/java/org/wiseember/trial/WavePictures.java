@@ -260,9 +260,9 @@ public final class WavePictures {
       capture = wave.kept().capture();
       hertz = f.frequency().value();
       rms = f.rms().value();
-      double[] v = capture.volts();
-      int to = (int) Math.min(v.length, Math.ceil(FITTED_CYCLES * capture.perSecond() / hertz));
-      sine = RepeatingWave.fit(v, 0, to, capture.perSecond(), hertz, 1);
+      // Only what is fitted is copied: cursors ask for this at every move.
+      double[] v = capture.firstVolts((int) Math.ceil(FITTED_CYCLES * capture.perSecond() / hertz));
+      sine = RepeatingWave.fit(v, 0, v.length, capture.perSecond(), hertz, 1);
       zero = upward() * capture.perSecond();
     }
 

@@ -55,6 +55,12 @@ public final class WaveTable {
                         + ", current distortion "
                         + Figures.fixed(p.ampsThd().value(), 1)
                         + " %."));
+    if (f.interharmonics() > 0.1) {
+      words.add(
+          "Between the harmonics lies another "
+              + Figures.fixed(f.interharmonics(), 1)
+              + " % of the fundamental, noise in it.");
+    }
     cycle(f, words);
     if (f.windows() > 2) {
       words.add(over(f));

@@ -1,5 +1,7 @@
 package org.wiseember.core.waveform;
 
+import java.util.Arrays;
+
 /**
  * Samples of volts, and of amps where they were captured, at an even pace. Values are the true
  * ones: probe and transformer ratios are already in them.
@@ -67,6 +69,15 @@ public final class Capture {
   /** A copy of all volts. */
   public double[] volts() {
     return volts.clone();
+  }
+
+  /**
+   * A copy of the first volts.
+   *
+   * @param most so many, or all where there are fewer
+   */
+  public double[] firstVolts(int most) {
+    return Arrays.copyOf(volts, Math.max(0, Math.min(most, volts.length)));
   }
 
   /** A copy of all amps; empty where none were captured. */
