@@ -29,7 +29,7 @@ import org.wiseember.report.look.SeamScale;
 public final class PageHtml {
   private static final int CHART_WIDTH = 680;
   private static final int CHART_HEIGHT = 190;
-  private static final int WAVE_HEIGHT = 280;
+  private static final int WAVE_HEIGHT = 225;
   private static final int SEAM_WIDTH = 200;
 
   private final PebbleEngine engine;
