@@ -1,21 +1,31 @@
 package org.wiseember.trial;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.wiseember.core.because.Because;
 import org.wiseember.core.because.Warning;
+import org.wiseember.core.charge.Binding;
 import org.wiseember.core.charge.ChargeFinding;
-import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.charge.ChargeLimits;
+import org.wiseember.core.charge.Inlet;
+import org.wiseember.core.display.TimeToFull;
+import org.wiseember.core.solar.Harvest;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.workbook.Run;
 
 /**
  * A charge and what it says.
  *
+ * @param setting what it was charged from
+ * @param limits what bound it; empty where nothing that goes in was read
+ * @param shown the display's time to full against what happened; empty where nobody read it
+ * @param harvest of panels brought to full light; empty without panels, or without their light
  * @param drained what the unit's last complete AC drain before it gave, Wh; empty for none
  * @param ratedWattHours on the label; NaN where it does not say
  */
@@ -23,10 +33,16 @@ public record ChargeRun(
     Run run,
     Trace trace,
     Treatment treatment,
+    ChargeSetting setting,
     ChargeFinding finding,
+    Optional<ChargeLimits> limits,
+    Optional<TimeToFull> shown,
+    Optional<Harvest> harvest,
     Optional<Estimate> drained,
     double ratedWattHours)
     implements TestRun {
+  private static final double START_SECONDS = 60;
+
   /** Energy out over energy in between the same two states, %; empty without drain or end. */
   public Optional<Estimate> roundTrip() {
     if (drained.isEmpty() || finding.energyIn().isEmpty() || finding.timeToFull().isEmpty()) {
@@ -39,35 +55,67 @@ public record ChargeRun(
         new Estimate(ratio, ratio * Math.hypot(out.u95() / out.value(), in.u95() / in.value())));
   }
 
-  /** What it says beyond its figures, a sentence each. */
-  public List<String> words() {
-    List<String> words = new ArrayList<>();
-    finding
+  /** Peak watts over the label's watt-hours, 1/h; empty without either. */
+  public Optional<Estimate> rate() {
+    return finding
         .peakPower()
         .filter(p -> ratedWattHours > 0)
-        .ifPresent(
-            p ->
-                words.add(
-                    "At its peak it takes "
-                        + Figures.fixed(p.value() / ratedWattHours, 2)
-                        + " of its label's watt-hours an hour (C-rate, by energy)."));
-    finding
-        .taperShare()
-        .ifPresent(
-            s ->
-                words.add(
-                    "The power begins to fall once "
-                        + Figures.fixed(s.value(), 0)
-                        + " % of the energy is in."));
-    roundTrip()
-        .ifPresent(
-            r ->
-                words.add(
-                    "Round trip "
-                        + Figures.withUncertainty(r.value(), r.u95(), Unit.PERCENT)
-                        + ": what the last AC drain gave over what this charge took from the wall,"
-                        + " which holds where it was charged from that drain's cut-off."));
-    return words;
+        .map(p -> p.scaled(1 / ratedWattHours));
+  }
+
+  /** What the display showed when it began, %; empty where nobody read it. */
+  public OptionalDouble startCharge() {
+    return atStart(Channel.DISPLAY_CHARGE);
+  }
+
+  /** Of the case when it began, °C; empty where it was not read. */
+  public OptionalDouble startCelsius() {
+    return atStart(Channel.CASE_TEMPERATURE);
+  }
+
+  private OptionalDouble atStart(Channel channel) {
+    Series series = trace.series(channel);
+    double value = series.nearest(finding.startTime(), START_SECONDS);
+    return Double.isNaN(value) ? OptionalDouble.empty() : OptionalDouble.of(value);
+  }
+
+  /** Whether the source of an inlet bound at the moment of most watts, so that more may go in. */
+  boolean rigBound(Inlet inlet) {
+    return limits
+        .flatMap(l -> l.band(inlet))
+        .map(
+            b ->
+                b.seconds(Binding.AMPS) + b.seconds(Binding.WATTS) + b.seconds(Binding.SHARED_CAP)
+                    < b.seconds(Binding.SOURCE))
+        .orElse(false);
+  }
+
+  /** The most amps the DC input drew and held; empty where they were not read. */
+  Optional<Estimate> mostAmps() {
+    return limits
+        .map(ChargeLimits::mostAmps)
+        .filter(OptionalDouble::isPresent)
+        .map(
+            a ->
+                new Estimate(
+                    a.getAsDouble(),
+                    run.settings()
+                        .meterClass(Channel.IN_CURRENT)
+                        .orElse(MeterClass.ofReading(2, 0, 0))
+                        .halfWidth(a.getAsDouble())));
+  }
+
+  /** Whether amps were what bound the DC input for a while. */
+  boolean ampsBound() {
+    return limits
+        .flatMap(l -> l.band(Inlet.DC))
+        .map(b -> b.seconds(Binding.AMPS) >= START_SECONDS)
+        .orElse(false);
+  }
+
+  /** What it says beyond its figures, a sentence each. */
+  public List<String> words() {
+    return ChargeWords.of(this);
   }
 
   @Override

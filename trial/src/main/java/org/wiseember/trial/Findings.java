@@ -13,12 +13,18 @@ import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.ShutOff;
 import org.wiseember.core.capacity.UsableCapacity;
+import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.ChargeFinding;
+import org.wiseember.core.charge.ChargeLimits;
 import org.wiseember.core.charge.ChargeProfile;
+import org.wiseember.core.charge.Inlet;
+import org.wiseember.core.display.TimeToFull;
 import org.wiseember.core.efficiency.EfficiencyLadder;
 import org.wiseember.core.efficiency.LadderMeters;
 import org.wiseember.core.idle.IdleDraw;
 import org.wiseember.core.idle.IdleMethod;
 import org.wiseember.core.label.Label;
+import org.wiseember.core.solar.Harvest;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
@@ -117,11 +123,32 @@ final class Findings {
             .filter(d -> d.complete() && !d.direct())
             .reduce((first, second) -> second)
             .flatMap(d -> d.finding().deliveredEnergy());
+    Trace treated = treatment.of(trace);
+    ChargeSetting setting = TestPlan.of(run).charging();
+    ChargeFinding finding = ChargeProfile.of(treated, InputMeter.of(run.settings(), treated));
+    Optional<ChargeLimits> limits = ChargeLimits.of(treated, finding, LabelInputs.of(label));
     return new ChargeRun(
         run,
         trace,
         treatment,
-        ChargeProfile.of(treatment.of(trace), run.settings().meterClass(Channel.IN_POWER)),
+        setting,
+        finding,
+        limits,
+        TimeToFull.of(treated, finding),
+        setting
+            .panels()
+            .flatMap(
+                panels ->
+                    limits
+                        .flatMap(l -> l.band(Inlet.DC))
+                        .flatMap(
+                            band ->
+                                Harvest.of(
+                                    treated,
+                                    at -> band.at(at) == Binding.SOURCE,
+                                    panels,
+                                    setting.site().airCelsius(),
+                                    run.settings().meterClass(Channel.ILLUMINANCE)))),
         drained,
         label.ratedWattHours().orElse(Double.NaN));
   }

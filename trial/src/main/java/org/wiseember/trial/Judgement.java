@@ -120,7 +120,7 @@ public record Judgement(Unit unit, List<Judged> lines, List<TestRun> runs, Toget
           atRest(claim, idle().flatMap(r -> r.in(IdleState.ALL_OFF)), "Standby draw", guardBand);
       case OUTPUT_VOLTAGE -> mean(claim, "Output volts", Channel.AC_VOLTAGE, guardBand);
       case OUTPUT_FREQUENCY -> mean(claim, "Frequency", Channel.FREQUENCY, guardBand);
-      case MAINS_POWER, CHARGE_TIME ->
+      case MAINS_POWER, SOLAR_POWER, SOLAR_CURRENT, CAR_POWER, TOTAL_INPUT, CHARGE_TIME ->
           new ChargeClaims(runs, guardBand).judge(claim).orElseGet(() -> untested(claim));
       case DISTORTION -> waves(claim, guardBand).orElseGet(() -> untested(claim));
       case CONTINUOUS_POWER -> continuous(claim, guardBand);

@@ -13,8 +13,10 @@ import org.wiseember.core.start.Nameplate;
  * @param motor to start
  * @param usb what is asked of a USB port with
  * @param soundMetres how far from the unit the sound meter stands, m
+ * @param charge what it is charged from
  */
-public record OnHand(List<Double> loads, Nameplate motor, UsbTester usb, double soundMetres) {
+public record OnHand(
+    List<Double> loads, Nameplate motor, UsbTester usb, double soundMetres, ChargeSetting charge) {
   public OnHand {
     loads = List.copyOf(loads);
     if (!(soundMetres > 0)) {
@@ -24,7 +26,7 @@ public record OnHand(List<Double> loads, Nameplate motor, UsbTester usb, double 
 
   /** These loads, and what most benches have beside them. */
   public static OnHand of(List<Double> loads) {
-    return new OnHand(loads, usualMotor(), UsbTester.FIVE_VOLT, 1);
+    return new OnHand(loads, usualMotor(), UsbTester.FIVE_VOLT, 1, ChargeSetting.WALL);
   }
 
   /** An invented stall tool. */
@@ -41,14 +43,18 @@ public record OnHand(List<Double> loads, Nameplate motor, UsbTester usb, double 
   }
 
   public OnHand with(Nameplate other) {
-    return new OnHand(loads, other, usb, soundMetres);
+    return new OnHand(loads, other, usb, soundMetres, charge);
   }
 
   public OnHand with(UsbTester other) {
-    return new OnHand(loads, motor, other, soundMetres);
+    return new OnHand(loads, motor, other, soundMetres, charge);
   }
 
   public OnHand at(double metres) {
-    return new OnHand(loads, motor, usb, metres);
+    return new OnHand(loads, motor, usb, metres, charge);
+  }
+
+  public OnHand with(ChargeSetting other) {
+    return new OnHand(loads, motor, usb, soundMetres, other);
   }
 }

@@ -7,6 +7,7 @@ import java.util.Set;
 import org.wiseember.bench.simulated.ChargerDesign;
 import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.bench.simulated.Feeds;
 import org.wiseember.bench.simulated.Fridge;
 import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.LoadBank;
@@ -17,11 +18,13 @@ import org.wiseember.bench.simulated.PortDesign;
 import org.wiseember.bench.simulated.Practice;
 import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.bench.simulated.SimulatedUnit;
+import org.wiseember.bench.simulated.Start;
 import org.wiseember.bench.simulated.UnitDesign;
 import org.wiseember.bench.simulated.WaveShape;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
+import org.wiseember.core.solar.Port;
 import org.wiseember.core.start.Nameplate;
 
 /**
@@ -57,13 +60,15 @@ public final class SimulatedUnits {
         design(
             unitName, label, atPort || plan.kind() == TestKind.OVERLOAD ? 0 : plan.watts(), outlet),
         loads(plan, outlet, faults),
-        plan.kind() == TestKind.SWITCH_OVER
-            ? HALF_FULL
-            : plan.kind() == TestKind.CHARGE ? EMPTY : 1,
+        Start.rested(
+            plan.kind() == TestKind.SWITCH_OVER
+                ? HALF_FULL
+                : plan.kind() == TestKind.CHARGE ? EMPTY : 1),
         seed,
         faults,
         plan.kind().clamped(),
-        plan.kind().beside());
+        plan.kind().beside(plan.charging()),
+        plan.kind() == TestKind.CHARGE ? Sources.of(plan.charging(), seed) : Feeds.NONE);
   }
 
   private static LoadBank loads(TestPlan plan, double outlet, Set<Fault> faults) {
@@ -140,18 +145,12 @@ public final class SimulatedUnits {
                 a < 0.7,
                 a < 0.7 ? 0 : 20))
         .with(
-            new ChargerDesign(
-                wallWatts(label, charger, b),
-                charger.efficiency(),
-                charger.dcLeastVolts(),
-                charger.dcMostVolts(),
-                charger.dcAmps(),
-                charger.dcWatts(),
-                Math.max(charger.capWatts(), wallWatts(label, charger, b)),
-                charger.taperFrom(),
-                charger.hotCelsius(),
-                charger.coldCelsius(),
-                0.008 + 0.015 * b))
+            charger
+                .fromWall(
+                    wallWatts(label, charger, b),
+                    Math.max(charger.capWatts(), wallWatts(label, charger, b)),
+                    0.008 + 0.015 * b)
+                .at(dcPort(label, charger, b)))
         .with(
             new PortDesign(
                 port.volts(),
@@ -160,6 +159,21 @@ public final class SimulatedUnits {
                 port.efficiency(),
                 port.idleWatts(),
                 port.leadOhms()));
+  }
+
+  /** A DC input that keeps its printed volts, and draws a little less or more than printed. */
+  private static Port dcPort(Label label, ChargerDesign usual, double spread) {
+    Optional<Port> printed = LabelInputs.port(label);
+    if (printed.isEmpty()) {
+      return usual.dcPort();
+    }
+    double off = 0.95 + 0.07 * spread;
+    Port port = printed.get();
+    return new Port(
+        port.leastVolts(),
+        port.mostVolts(),
+        off * Math.min(port.amps(), 30),
+        off * Math.min(port.watts(), 30 * port.mostVolts()));
   }
 
   /** What it truly takes from the wall: 92 to 103 % of what the label says. */

@@ -1,8 +1,10 @@
 package org.wiseember.trial;
 
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
+import org.wiseember.bench.procedure.Charge;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.IdleWatch;
@@ -12,11 +14,11 @@ import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.bench.procedure.PortSteps;
 import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.procedure.SwitchOver;
-import org.wiseember.bench.procedure.WallCharge;
 import org.wiseember.bench.procedure.Watching;
 import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.bench.simulated.Beside;
 import org.wiseember.bench.simulated.Clamped;
+import org.wiseember.core.charge.ChargeSource;
 
 /** The tests a bench can make of a unit. */
 public enum TestKind {
@@ -24,7 +26,7 @@ public enum TestKind {
   DC_DRAIN("DC drain", Drain.DC, Clamped.PORT),
   LADDER("Efficiency", LoadLadder.KIND, Clamped.BATTERY),
   IDLE("Idle draw", IdleWatch.KIND, Clamped.BATTERY),
-  CHARGE("Charge from the wall", WallCharge.KIND, Clamped.NOWHERE),
+  CHARGE("Charge", Charge.KIND, Clamped.NOWHERE),
   OVERLOAD("Overload", OverloadHolds.KIND, Clamped.NOWHERE),
   STARTS("Motor starts", MotorStarts.KIND, Clamped.NOWHERE),
   SWITCH_OVER("Switch-over", SwitchOver.KIND, Clamped.NOWHERE),
@@ -81,10 +83,30 @@ public enum TestKind {
     return clamped;
   }
 
-  Set<Beside> beside() {
-    return this == SWITCH_OVER || this == CHARGE
-        ? Set.of(Beside.WALL_METER)
-        : this == HEAT ? Set.of(Beside.SOUND_METER, Beside.CAMERA) : Set.of();
+  /** What stands beside the meters on the outlet. */
+  Set<Beside> beside(ChargeSetting charging) {
+    return switch (this) {
+      case SWITCH_OVER -> Set.of(Beside.WALL_METER);
+      case HEAT -> Set.of(Beside.SOUND_METER, Beside.CAMERA);
+      case CHARGE -> inputs(charging.sources());
+      default -> Set.of();
+    };
+  }
+
+  private static Set<Beside> inputs(Set<ChargeSource> sources) {
+    Set<Beside> beside = EnumSet.of(Beside.TIME_TO_FULL);
+    for (ChargeSource source : sources) {
+      beside.add(
+          switch (source.inlet()) {
+            case DC -> Beside.INPUT_METER;
+            case USB_C -> Beside.USB_METER;
+            default -> Beside.WALL_METER;
+          });
+    }
+    if (sources.contains(ChargeSource.SOLAR)) {
+      beside.add(Beside.LUX_METER);
+    }
+    return beside;
   }
 
   /** The test with this key; empty for another kind of run. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.wiseember.bench.procedure.Charge;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.Held;
@@ -16,9 +17,9 @@ import org.wiseember.bench.procedure.PortSteps;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.procedure.SwitchOver;
-import org.wiseember.bench.procedure.WallCharge;
 import org.wiseember.bench.procedure.Watching;
 import org.wiseember.bench.procedure.WaveSteps;
+import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.efficiency.LadderLoads;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Condition;
@@ -90,14 +91,7 @@ public record TestPlan(
                   volts(label),
                   "Ten minutes each with all outputs on, each alone, eco mode, and all off.",
                   Map.of()));
-      case CHARGE ->
-          Optional.of(
-              new TestPlan(
-                  kind,
-                  List.of(),
-                  volts(label),
-                  "From empty until it takes no more, with a meter between wall and charger.",
-                  Map.of()));
+      case CHARGE -> charge(label, onHand.charge());
       case OVERLOAD -> PowerPlans.overload(label, onHand);
       case STARTS -> Optional.of(PowerPlans.starts(label, onHand));
       case SWITCH_OVER -> Optional.of(PowerPlans.switchOver(label, onHand));
@@ -165,6 +159,26 @@ public record TestPlan(
                         USUAL_WATTS,
                         volts,
                         "200 W, since the label prints neither load nor rating.")));
+  }
+
+  /** Empty where panels are to charge it and none were chosen, or not one way of wiring is safe. */
+  private static Optional<TestPlan> charge(Label label, ChargeSetting setting) {
+    boolean sun = setting.sources().contains(ChargeSource.SOLAR);
+    if (sun && setting.panels().isEmpty()) {
+      return Optional.empty();
+    }
+    boolean several = setting.sources().size() > 1;
+    return Optional.of(
+        new TestPlan(
+            TestKind.CHARGE,
+            List.of(),
+            volts(label),
+            "From empty until it takes no more, from "
+                + setting.words()
+                + (several ? ": each alone for five minutes, then all together" : "")
+                + (sun ? "; panels: " + setting.panels().get().words() : "")
+                + ".",
+            setting.particulars()));
   }
 
   /** Nominal at the outlet. */
@@ -236,7 +250,8 @@ public record TestPlan(
       case STARTS ->
           kind.words() + Particulars.motor(particulars).map(m -> ", " + m.name()).orElse("");
       case PORT -> kind.words() + " up to " + Figures.plain(watts()) + " A";
-      case IDLE, CHARGE, SWITCH_OVER, USB, SOAK, TWO_LEGS -> kind.words();
+      case CHARGE -> kind.words() + " from " + charging().words();
+      case IDLE, SWITCH_OVER, USB, SOAK, TWO_LEGS -> kind.words();
     };
   }
 
@@ -247,7 +262,7 @@ public record TestPlan(
       case DC_DRAIN -> Drain.dc(watts(), volts);
       case LADDER -> new LoadLadder(loads, ROUNDS, volts);
       case IDLE -> new IdleWatch(List.of(IdleState.values()));
-      case CHARGE -> new WallCharge();
+      case CHARGE -> new Charge(charging().sources());
       case OVERLOAD -> new OverloadHolds(held(), Particulars.base(particulars), volts);
       case STARTS -> new MotorStarts(STARTS, volts);
       case SWITCH_OVER -> new SwitchOver(loads.get(0), watts(), PULLS, volts);
@@ -292,5 +307,10 @@ public record TestPlan(
   /** How far from the unit the sound meter stands, m. */
   public double soundMetres() {
     return Particulars.metres(particulars);
+  }
+
+  /** What the unit is charged from. */
+  public ChargeSetting charging() {
+    return ChargeSetting.of(particulars);
   }
 }

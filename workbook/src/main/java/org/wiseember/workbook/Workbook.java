@@ -13,6 +13,7 @@ import java.sql.Statement;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.Properties;
+import org.wiseember.core.solar.PanelsOnHand;
 
 /**
  * An open workbook. One program writes it; a second opening reads only and says who writes. Safe
@@ -29,7 +30,7 @@ public final class Workbook implements AutoCloseable {
   static final int APPLICATION_ID = 0x57456D62;
 
   /** The newest layout this program writes. */
-  static final int VERSION = 5;
+  static final int VERSION = 6;
 
   private final Path file;
   private final Connection connection;
@@ -158,7 +159,7 @@ public final class Workbook implements AutoCloseable {
     String name = "schema-" + version + ".sql";
     try (InputStream in = Workbook.class.getResourceAsStream(name)) {
       String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-      return text.split(";\\s*\\n(?=\\s*(?:CREATE|--|ALTER|INSERT|$))");
+      return text.split(";\\s*\\n(?=\\s*(?:CREATE|--|ALTER|INSERT|UPDATE|$))");
     }
   }
 
@@ -323,6 +324,15 @@ public final class Workbook implements AutoCloseable {
 
   public void loadsOnHand(String watts) {
     about("loads_on_hand", watts);
+  }
+
+  /** The panels the tester has and where they stand; none until they were named. */
+  public PanelsOnHand panelsOnHand() {
+    return PanelsJson.read(about("panels_on_hand"));
+  }
+
+  public void panelsOnHand(PanelsOnHand panels) {
+    about("panels_on_hand", PanelsJson.write(panels));
   }
 
   private String about(String key) {

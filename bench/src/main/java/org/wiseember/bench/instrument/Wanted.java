@@ -1,5 +1,8 @@
 package org.wiseember.bench.instrument;
 
+import java.util.Set;
+import org.wiseember.core.charge.Inlet;
+
 /**
  * What should hang on a unit, and which of its outputs and inputs be on, until the next frame.
  *
@@ -9,7 +12,7 @@ package org.wiseember.bench.instrument;
  * @param acOutput whether the unit's AC output is on
  * @param dcPort whether its DC port is on
  * @param eco whether its eco mode is on
- * @param wall whether its wall charger is plugged in, handing the mains through to the outlet
+ * @param fed which of its inlets are fed; the wall's hands the mains through to the outlet too
  * @param captured whether a scope catches the moment at which this comes about
  */
 public record Wanted(
@@ -19,7 +22,7 @@ public record Wanted(
     boolean acOutput,
     boolean dcPort,
     boolean eco,
-    boolean wall,
+    Set<Inlet> fed,
     boolean captured) {
   /** AC output on, nothing plugged in. */
   public static final Wanted NO_LOAD = atOutlet(0);
@@ -31,36 +34,47 @@ public record Wanted(
     if (!(acWatts >= 0) || !(dcWatts >= 0) || !(dcAmps >= 0)) {
       throw new IllegalArgumentException("a load draws power");
     }
+    fed = Set.copyOf(fed);
   }
 
   /** So many watts at the outlet. */
   public static Wanted atOutlet(double watts) {
-    return new Wanted(watts, 0, 0, true, false, false, false, false);
+    return new Wanted(watts, 0, 0, true, false, false, Set.of(), false);
   }
 
   /** So many watts at the DC port, the AC output off. */
   public static Wanted atPort(double watts) {
-    return new Wanted(0, watts, 0, false, true, false, false, false);
+    return new Wanted(0, watts, 0, false, true, false, Set.of(), false);
   }
 
   /** So many amps at the DC port, the AC output off. */
   public static Wanted ampsAtPort(double amps) {
-    return new Wanted(0, 0, amps, false, true, false, false, false);
+    return new Wanted(0, 0, amps, false, true, false, Set.of(), false);
   }
 
   /** Nothing plugged in, these outputs on. */
   public static Wanted idle(boolean acOutput, boolean dcPort, boolean eco) {
-    return new Wanted(0, 0, 0, acOutput, dcPort, eco, false, false);
+    return new Wanted(0, 0, 0, acOutput, dcPort, eco, Set.of(), false);
   }
 
   /** The same with the wall charger plugged in. */
   public Wanted fromTheWall() {
-    return new Wanted(acWatts, dcWatts, dcAmps, acOutput, dcPort, eco, true, captured);
+    return fed(Set.of(Inlet.WALL));
+  }
+
+  /** The same with these inlets fed. */
+  public Wanted fed(Set<Inlet> inlets) {
+    return new Wanted(acWatts, dcWatts, dcAmps, acOutput, dcPort, eco, inlets, captured);
+  }
+
+  /** Whether its wall charger is plugged in. */
+  public boolean wall() {
+    return fed.contains(Inlet.WALL);
   }
 
   /** The same with a scope on the moment it comes about. */
   public Wanted onScope() {
-    return new Wanted(acWatts, dcWatts, dcAmps, acOutput, dcPort, eco, wall, true);
+    return new Wanted(acWatts, dcWatts, dcAmps, acOutput, dcPort, eco, fed, true);
   }
 
   /** Whether anything hangs on the outlet. */

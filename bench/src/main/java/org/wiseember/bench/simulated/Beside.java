@@ -4,6 +4,14 @@ package org.wiseember.bench.simulated;
 public enum Beside {
   /** A meter between the wall and the unit's charger. */
   WALL_METER,
+  /** A voltmeter and a clamp on the DC input. */
+  INPUT_METER,
+  /** A tester in the USB-C lead that charges. */
+  USB_METER,
+  /** A lux meter beside the panels. */
+  LUX_METER,
+  /** Somebody who reads the time to full off the unit's display. */
+  TIME_TO_FULL,
   /** A sound meter at one metre. */
   SOUND_METER,
   /** A thermal camera, and somebody who watches the fan. */

@@ -1,10 +1,37 @@
 package org.wiseember.bench.simulated;
 
-/** A bench supply on the unit's DC input: volts up to a current limit. */
-public final class DcSource {
+import org.wiseember.core.charge.Binding;
+import org.wiseember.core.solar.Port;
+
+/**
+ * A stiff source on the unit's DC input: volts behind a resistance, up to a current limit. A bench
+ * supply, a car's socket, a second battery.
+ */
+public final class DcSource implements DcFeed {
   private double volts;
   private double limitAmps = 10;
+  private double ohms;
   private boolean on;
+
+  /** A car that runs: 13.9 V behind its wiring, fused at 10 A, of which 8 are given for hours. */
+  public static DcSource car() {
+    return of(13.9, 0.12, 8);
+  }
+
+  /** A battery of eight lithium iron phosphate cells with short leads. */
+  public static DcSource battery() {
+    return of(26.4, 0.03, 30);
+  }
+
+  /** A source that is on. */
+  public static DcSource of(double volts, double ohms, double limitAmps) {
+    DcSource source = new DcSource();
+    source.volts(volts);
+    source.ohms = ohms;
+    source.limitAmps(limitAmps);
+    source.on(true);
+    return source;
+  }
 
   public void volts(double value) {
     volts = value;
@@ -28,5 +55,33 @@ public final class DcSource {
 
   public boolean isOn() {
     return on;
+  }
+
+  @Override
+  public double openVolts(double seconds) {
+    return on ? volts : 0;
+  }
+
+  @Override
+  public Point drawn(Port port, double mostWatts, double seconds) {
+    if (!on) {
+      return new Point(0, 0, Binding.NOTHING);
+    }
+    if (volts < port.leastVolts() || volts > port.mostVolts()) {
+      return new Point(volts, 0, Binding.VOLTS);
+    }
+    double amps = Math.min(port.amps(), limitAmps);
+    Binding limit = port.amps() <= limitAmps ? Binding.AMPS : Binding.SOURCE;
+    double least = Math.min(port.watts(), mostWatts);
+    if (amps * (volts - ohms * amps) > least) {
+      amps = ohms > 0 ? ampsFor(least) : least / volts;
+      limit = port.watts() <= mostWatts ? Binding.WATTS : Binding.NOTHING;
+    }
+    return new Point(volts - ohms * amps, amps, limit);
+  }
+
+  /** I of I·(U − R·I) = P, the smaller of the two. */
+  private double ampsFor(double watts) {
+    return (volts - Math.sqrt(Math.max(0, volts * volts - 4 * ohms * watts))) / (2 * ohms);
   }
 }

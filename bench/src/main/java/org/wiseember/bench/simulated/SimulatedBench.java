@@ -10,6 +10,7 @@ import java.util.SplittableRandom;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.uncertainty.MeterClass;
@@ -52,7 +53,6 @@ public final class SimulatedBench implements Bench {
   private static final double[] FAN_DECIBELS = {15, 38, 46};
   private static final double CAPTURED_BEFORE = 0.1;
   private static final double STILL_SECONDS = 0.4;
-  private static final double ROOM_CELSIUS = 21.8;
   private static final double FREEZE_FROM = 0.25;
   private static final double FREEZE_SPAN = 0.3;
 
@@ -70,7 +70,7 @@ public final class SimulatedBench implements Bench {
   private final double freezesAt;
   private final Set<Beside> beside;
   private final ScopeOnOutlet scope;
-  private final SimulatedMeter wallMeter;
+  private final InputMeters inputs;
   private final SimulatedMeter soundMeter;
   private final SimulatedMeter camera;
   private Wanted wanted = Wanted.NO_LOAD;
@@ -132,7 +132,27 @@ public final class SimulatedBench implements Bench {
       Set<Fault> faults,
       Clamped clamped,
       Set<Beside> beside) {
-    this.unit = new SimulatedUnit(design, loads, stateOfCharge, ROOM_CELSIUS);
+    this(design, loads, Start.rested(stateOfCharge), seed, faults, clamped, beside, Feeds.NONE);
+  }
+
+  /**
+   * Sets up a bench for a charge from whatever there is.
+   *
+   * @param feeds what stands by beside the wall
+   */
+  public SimulatedBench(
+      UnitDesign design,
+      LoadBank loads,
+      Start start,
+      long seed,
+      Set<Fault> faults,
+      Clamped clamped,
+      Set<Beside> beside,
+      Feeds feeds) {
+    this.unit =
+        new SimulatedUnit(
+            design, loads, start.stateOfCharge(), start.roomCelsius(), start.packCelsius());
+    this.unit.standBy(feeds);
     this.loads = loads;
     this.faults = Set.copyOf(faults);
     SplittableRandom random = new SplittableRandom(seed);
@@ -151,16 +171,14 @@ public final class SimulatedBench implements Bench {
     this.beside = Set.copyOf(beside);
     SplittableRandom more = new SplittableRandom(seed * 31 + 7);
     this.scope = new ScopeOnOutlet(more.split());
-    this.wallMeter = new SimulatedMeter(AC_POWER_CLASS, more);
+    this.inputs = new InputMeters(this.beside, more);
     this.soundMeter = new SimulatedMeter(SOUND_CLASS, more);
     this.camera = new SimulatedMeter(CAMERA_CLASS, more);
     List<Channel> all = new ArrayList<>(CHANNELS);
     if (dcMeters.isPresent()) {
       all.addAll(List.of(Channel.DC_VOLTAGE, Channel.DC_CURRENT));
     }
-    if (beside.contains(Beside.WALL_METER)) {
-      all.add(Channel.IN_POWER);
-    }
+    inputs.instruments().forEach(i -> all.addAll(i.channels()));
     if (beside.contains(Beside.SOUND_METER)) {
       all.add(Channel.SOUND_LEVEL);
     }
@@ -168,7 +186,7 @@ public final class SimulatedBench implements Bench {
       all.addAll(List.of(Channel.SPOT_TEMPERATURE, Channel.FAN_STEP));
     }
     this.channels = List.copyOf(all);
-    this.freezesAt = stateOfCharge - FREEZE_FROM - FREEZE_SPAN * mischief.nextDouble();
+    this.freezesAt = start.stateOfCharge() - FREEZE_FROM - FREEZE_SPAN * mischief.nextDouble();
   }
 
   /** A clock that is right, or off by 3 to 8 % either way. */
@@ -182,11 +200,7 @@ public final class SimulatedBench implements Bench {
   public List<Instrument> instruments() {
     List<Instrument> all = new ArrayList<>(onOutlet());
     dcMeters.map(DcMeters::instrument).ifPresent(all::add);
-    if (beside.contains(Beside.WALL_METER)) {
-      all.add(
-          new Instrument(
-              "Mains meter", List.of(Channel.IN_POWER), Map.of(Channel.IN_POWER, AC_POWER_CLASS)));
-    }
+    all.addAll(inputs.instruments());
     if (beside.contains(Beside.SOUND_METER)) {
       all.add(
           new Instrument(
@@ -274,6 +288,8 @@ public final class SimulatedBench implements Bench {
     }
     unit.wall(wanted.wall());
     unit.passThrough(wanted.wall());
+    unit.feedDc(wanted.fed().contains(Inlet.DC));
+    unit.feedUsb(wanted.fed().contains(Inlet.USB_C));
     if (wanted.dcAmps() != ampsWanted) {
       ampsWanted = wanted.dcAmps();
       unit.dcLoad().mode(ElectronicLoad.Mode.CURRENT);
@@ -367,9 +383,7 @@ public final class SimulatedBench implements Bench {
           all.add(dc.volts(unit, voltJitter));
           all.add(dc.amps(unit, 1 + 0.0008 * (noise.nextDouble() - 0.5)));
         });
-    if (beside.contains(Beside.WALL_METER)) {
-      all.add(Math.max(0, wallMeter.read(unit.wallWatts() * jitter)));
-    }
+    all.addAll(inputs.read(unit, jitter));
     if (beside.contains(Beside.SOUND_METER)) {
       all.add(soundMeter.read(sound() + 0.4 * (noise.nextDouble() - 0.5)));
     }

@@ -1,6 +1,10 @@
 package org.wiseember.bench.simulated;
 
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.Inlet;
 
 /**
  * A unit with a load on its outlet, an electronic load on its 12 V port, and sources on its inputs,
@@ -17,6 +21,7 @@ public final class SimulatedUnit {
 
   private static final double CASE_KELVIN_PER_WATT = 0.28;
   private static final double FULL_SHARE = 0.03;
+  private static final double FULL_FROM = 0.985;
   private static final double RECHARGE_BELOW = 0.95;
 
   private final UnitDesign design;
@@ -46,7 +51,10 @@ public final class SimulatedUnit {
   private double portAmps;
   private double loadVolts;
   private double wallWatts;
-  private double inputWatts;
+  private Feeds feeds = Feeds.NONE;
+  private boolean dcFed;
+  private boolean usbFed;
+  private Intake intake = Intake.NOTHING;
   private double displayCharge;
   private double taken;
   private double inverterLoss;
@@ -61,12 +69,22 @@ public final class SimulatedUnit {
    * @param stateOfCharge of the pack at the start, 0 to 1
    */
   public SimulatedUnit(UnitDesign design, Load load, double stateOfCharge, double roomCelsius) {
+    this(design, load, stateOfCharge, roomCelsius, roomCelsius);
+  }
+
+  /**
+   * A unit that comes in from the cold, or from a hard drain.
+   *
+   * @param packCelsius of its cells and its case at the start
+   */
+  public SimulatedUnit(
+      UnitDesign design, Load load, double stateOfCharge, double roomCelsius, double packCelsius) {
     this.design = design;
     this.load = load;
-    this.pack = new Pack(design.pack(), stateOfCharge, roomCelsius);
+    this.pack = new Pack(design.pack(), stateOfCharge, packCelsius);
     this.inverter = new Inverter(design.inverter());
     this.roomCelsius = roomCelsius;
-    this.caseCelsius = roomCelsius;
+    this.caseCelsius = packCelsius;
     this.storedAtStart = pack.storedWattHours();
     this.displayCharge = shownCharge();
     this.dcVolts = pack.restVolts();
@@ -83,6 +101,21 @@ public final class SimulatedUnit {
 
   public DcSource dcSource() {
     return dcSource;
+  }
+
+  /** What stands by to charge it beside the wall; nothing of it is plugged in yet. */
+  public void standBy(Feeds others) {
+    feeds = others;
+  }
+
+  /** Plugs what stands by into the DC input, or out. */
+  public void feedDc(boolean on) {
+    dcFed = on;
+  }
+
+  /** Plugs the USB-C charger in or out. */
+  public void feedUsb(boolean on) {
+    usbFed = on;
   }
 
   /** Switches the load at the outlet. */
@@ -196,8 +229,7 @@ public final class SimulatedUnit {
     double throughWatts = through ? draw.watts() : 0;
     double acFromPack = through ? 0 : draw.watts();
     double chargeTaken = charge / design.charger().efficiency();
-    double wallPart = chargeTaken - inputWatts;
-    wallWatts = Math.max(0, wallPart) + throughWatts;
+    wallWatts = intake.wallWatts() + throughWatts;
     taken += (chargeTaken + throughWatts) * hours;
     delivered += draw.watts() * hours;
     deliveredDc += loadVolts * portAmps * hours;
@@ -247,39 +279,44 @@ public final class SimulatedUnit {
     if (pack.stateOfCharge() < RECHARGE_BELOW) {
       full = false;
     }
-    inputWatts = 0;
-    if (full || (!wall && !dcSource.isOn())) {
+    Feeds in = fed();
+    if (full || (!wall && in.equals(Feeds.NONE))) {
+      intake = Intake.closed(in, wall, Binding.NOTHING, seconds);
       return 0;
     }
     if (management == Management.TOO_COLD && pack.celsius() >= charger.coldCelsius()) {
       management = Management.FINE;
     }
-    double share = charger.share(pack.stateOfCharge(), pack.celsius());
-    if (share == 0) {
+    if (charger.warmthShare(pack.celsius()) == 0) {
       management = Management.TOO_COLD;
+      intake = Intake.closed(in, wall, Binding.TEMPERATURE, seconds);
       return 0;
     }
-    double bears = pack.mostChargeWatts() + demand;
-    double cap = Math.min(charger.capWatts() * share, bears / charger.efficiency());
-    inputWatts = Math.min(dcInput(), cap);
-    double fromWall = wall ? Math.min(charger.wallWatts() * share, cap - inputWatts) : 0;
-    double watts = (inputWatts + Math.max(0, fromWall)) * charger.efficiency();
+    intake =
+        Intake.of(
+            charger,
+            in,
+            wall,
+            pack.stateOfCharge(),
+            pack.celsius(),
+            (pack.mostChargeWatts() + demand) / charger.efficiency(),
+            seconds);
+    double watts = intake.watts() * charger.efficiency();
     double rated = design.pack().wattHours();
-    if (pack.stateOfCharge() > 0.985 && watts - demand < FULL_SHARE * rated) {
+    if (pack.stateOfCharge() > FULL_FROM && watts - demand < FULL_SHARE * rated) {
       full = true;
-      inputWatts = 0;
+      intake = Intake.closed(in, wall, Binding.NOTHING, seconds);
       return 0;
     }
     return watts;
   }
 
-  private double dcInput() {
-    ChargerDesign charger = design.charger();
-    double volts = dcSource.volts();
-    if (!dcSource.isOn() || volts < charger.dcLeastVolts() || volts > charger.dcMostVolts()) {
-      return 0;
-    }
-    return Math.min(charger.dcWatts(), volts * Math.min(charger.dcAmps(), dcSource.limitAmps()));
+  /** What of all that stands by is plugged in; the bench supply is, once it is on. */
+  private Feeds fed() {
+    Optional<DcFeed> dc = dcFed ? feeds.dc() : Optional.empty();
+    return new Feeds(
+        dc.isPresent() || !dcSource.isOn() ? dc : Optional.of(dcSource),
+        usbFed ? feeds.usbWatts() : 0);
   }
 
   private double shownCharge() {
@@ -364,7 +401,32 @@ public final class SimulatedUnit {
 
   /** Into the DC input, W. */
   public double dcInputWatts() {
-    return inputWatts;
+    return intake.dc().watts();
+  }
+
+  /** At the DC input, V; those of the open source where nothing flows. */
+  public double dcInputVolts() {
+    return intake.dc().volts();
+  }
+
+  /** Into the DC input, A. */
+  public double dcInputAmps() {
+    return intake.dc().amps();
+  }
+
+  /** Into the USB-C port, W. */
+  public double usbInputWatts() {
+    return intake.usbWatts();
+  }
+
+  /** Light on what feeds the DC input, lx; NaN where it is no panel. */
+  public double lux() {
+    return feeds.dc().map(f -> f.lux(seconds)).orElse(Double.NaN);
+  }
+
+  /** What keeps each inlet that is fed from more, which no tester sees. */
+  public Map<Inlet, Binding> limits() {
+    return intake.limits();
   }
 
   public double caseCelsius() {
@@ -397,6 +459,13 @@ public final class SimulatedUnit {
   /** Charge as the display shows it, before rounding, %. */
   double shownChargeNow() {
     return displayCharge;
+  }
+
+  /** Minutes to full as the display reckons them: what is missing at the watts of now. */
+  double shownMinutes() {
+    double watts = intake.watts();
+    double missing = (100 - displayCharge) / 100 * design.pack().wattHours();
+    return watts > 1 ? 60 * missing / watts : Double.NaN;
   }
 
   /** Output watts as the display shows them. */

@@ -59,7 +59,18 @@ public record UnitDesign(
             0,
             0.8),
         new ChargerDesign(
-            wallWatts, 0.93, 11, 60, 12, Math.min(400, wallWatts), wallWatts, 0.88, 40, 0, 0.014),
+            wallWatts,
+            0.93,
+            11,
+            60,
+            12,
+            Math.min(400, wallWatts),
+            100,
+            wallWatts,
+            0.88,
+            40,
+            0,
+            0.014),
         PortDesign.usual(),
         DisplayDesign.usual());
   }

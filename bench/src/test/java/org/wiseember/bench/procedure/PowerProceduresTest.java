@@ -23,6 +23,7 @@ import org.wiseember.bench.simulated.OverloadDesign;
 import org.wiseember.bench.simulated.PortDesign;
 import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.bench.simulated.UnitDesign;
+import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
@@ -234,7 +235,7 @@ public class PowerProceduresTest {
     SimulatedBench bench = bench(eco, LoadBank.of(new Fridge(80, 230, 0)), 1);
     notices.clear();
     while (!soak.phase().over()) {
-      bench.arrange(new Wanted(Double.POSITIVE_INFINITY, 0, 0, true, false, true, false, false));
+      bench.arrange(new Wanted(Double.POSITIVE_INFINITY, 0, 0, true, false, true, Set.of(), false));
       notices.addAll(soak.take(bench.advance(1)));
     }
     assertEquals(soak.ending().orElseThrow(), "The output went off and stayed off.");
@@ -273,7 +274,7 @@ public class PowerProceduresTest {
   @Test
   public void aChargeFromTheWall() {
     SimulatedBench bench = bench(UNIT, heaters(), 0.02);
-    WallCharge charge = new WallCharge();
+    Charge charge = new Charge(Set.of(ChargeSource.WALL));
     double[] wattSeconds = {0};
     int frames = 0;
     while (!charge.phase().over() && frames++ < 200_000) {
@@ -296,7 +297,7 @@ public class PowerProceduresTest {
   @Test
   public void aChargeThatTakesNothing() {
     SimulatedBench bench = bench(UNIT, heaters(), 1);
-    WallCharge charge = new WallCharge();
+    Charge charge = new Charge(Set.of(ChargeSource.WALL));
     run(bench, charge);
     assertTrue(
         charge.ending().orElseThrow().contains("nothing from the wall"), "" + charge.ending());

@@ -11,6 +11,7 @@ import org.wiseember.core.uncertainty.Estimate;
  *
  * @param energyIn Wh from the first charging reading to the last
  * @param peakPower the most it took, W, over half a minute
+ * @param meanPower W from the first charging reading to the last
  * @param timeTo80 s until 80 % of the energy was in; empty where the end was not seen
  * @param timeToFull s until it stopped charging by itself; empty where that was not seen
  * @param taperStart s until the power began to fall for good; empty where it did not
@@ -22,6 +23,7 @@ import org.wiseember.core.uncertainty.Estimate;
 public record ChargeFinding(
     Optional<Estimate> energyIn,
     Optional<Estimate> peakPower,
+    Optional<Estimate> meanPower,
     Optional<Estimate> timeTo80,
     Optional<Estimate> timeToFull,
     Optional<Estimate> taperStart,
@@ -36,6 +38,7 @@ public record ChargeFinding(
 
   static ChargeFinding none(List<Warning> warnings) {
     return new ChargeFinding(
+        Optional.empty(),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),

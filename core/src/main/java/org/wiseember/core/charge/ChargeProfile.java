@@ -9,6 +9,7 @@ import org.wiseember.core.because.Because;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Budget;
@@ -36,13 +37,26 @@ public final class ChargeProfile {
   private static final double SEEN_SECONDS = 60;
   private static final double TIME_SHARE = 0.01;
 
+  /** A second fall counts where so much of the energy came in since the first. */
+  private static final double LATE = 0.03;
+
+  /** What warmth takes away falls more gently than a taper, by this factor at least. */
+  private static final double GENTLER = 0.6;
+
+  /** The part of a taper that tells its steepness; its very end flattens. */
+  private static final double STRAIGHT = 0.6;
+
   private final Series power;
+  private final Fullness fullness;
+  private final Series warmth;
   private final MeterClass meter;
   private final boolean assumed;
   private final List<Warning> warnings;
 
-  private ChargeProfile(InputPower input, MeterClass meter, boolean assumed) {
-    this.power = input.series();
+  private ChargeProfile(Trace trace, Inputs input, MeterClass meter, boolean assumed) {
+    this.power = input.whole();
+    this.fullness = Fullness.of(trace, input);
+    this.warmth = trace.series(Channel.CASE_TEMPERATURE);
     this.meter = meter;
     this.assumed = assumed;
     this.warnings = new ArrayList<>(input.warnings());
@@ -54,7 +68,7 @@ public final class ChargeProfile {
    * @param meter class of the meter on the input; empty where nobody said, then ± 2 % is assumed
    */
   public static ChargeFinding of(Trace trace, Optional<MeterClass> meter) {
-    Optional<InputPower> input = InputPower.of(trace);
+    Optional<Inputs> input = Inputs.of(trace);
     if (input.isEmpty()) {
       return ChargeFinding.none(
           List.of(
@@ -64,7 +78,7 @@ public final class ChargeProfile {
                       + " needed.")));
     }
     return new ChargeProfile(
-            input.get(), meter.orElse(MeterClass.ofReading(2, 0, 0)), meter.isEmpty())
+            trace, input.get(), meter.orElse(MeterClass.ofReading(2, 0, 0)), meter.isEmpty())
         .find();
   }
 
@@ -111,7 +125,7 @@ public final class ChargeProfile {
               "not_full",
               "The log ends while it charges; when it is full, and 80 % of what, cannot be told."));
     }
-    OptionalDouble knee = Taper.start(power, first, last);
+    OptionalDouble knee = knee(first, last);
     if (knee.isEmpty()) {
       warnings.add(new Warning("no_taper", "The power does not fall before the charge ends."));
     }
@@ -133,6 +147,7 @@ public final class ChargeProfile {
         Optional.of(total),
         Optional.of(
             new Estimate(most, new Budget(List.of()).with("Input meter", meter, most, 1).u95())),
+        Optional.of(total.scaled(3600 / (end - start))),
         full ? Optional.of(time(reached(first, last, 0.8 * energy) - start, u)) : Optional.empty(),
         full ? Optional.of(time(end - start, u)) : Optional.empty(),
         taper,
@@ -141,6 +156,46 @@ public final class ChargeProfile {
         end,
         Optional.of(because(total, budget, start, end, most)),
         warnings);
+  }
+
+  /**
+   * Where the power begins to fall for good. A unit that is held back by its warmth until the cells
+   * fill falls twice; then the second fall counts.
+   */
+  private OptionalDouble knee(int first, int last) {
+    Series watts = fullness.series();
+    int begin = Math.max(first, watts.from(fullness.from()));
+    OptionalDouble falls = Taper.start(watts, begin, last);
+    OptionalDouble tail = LinearTail.start(watts, begin, last);
+    if (falls.isEmpty() || tail.isEmpty() || warmth.size() < 2) {
+      return falls;
+    }
+    double from = falls.getAsDouble();
+    double to = tail.getAsDouble();
+    boolean warmed = meanWarmth(from, to) > meanWarmth(watts.seconds(begin), from);
+    double late = energy(watts.from(from), watts.from(to)) / energy(begin, last);
+    double end = watts.seconds(last);
+    boolean gentler =
+        steepness(watts, from, to) < GENTLER * steepness(watts, to, to + STRAIGHT * (end - to));
+    return warmed && gentler && late > LATE ? tail : falls;
+  }
+
+  /** Watts lost for each watt-hour taken in between two moments. */
+  private double steepness(Series watts, double from, double to) {
+    int first = watts.from(from);
+    int last = Math.min(watts.size() - 1, watts.from(to));
+    double lost = watts.value(first) - watts.value(last);
+    return lost / Math.max(1e-6, energy(first, last));
+  }
+
+  private double meanWarmth(double from, double to) {
+    double sum = 0;
+    int n = 0;
+    for (int i = warmth.from(from); i < warmth.size() && warmth.seconds(i) <= to; i++) {
+      sum += warmth.value(i);
+      n++;
+    }
+    return sum / n;
   }
 
   /** Where a slow fall ends is a matter of taste: such times are not surer than a hundredth. */

@@ -9,8 +9,8 @@ import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 
 /**
- * Where the watts of a charge come from, best source first: the meter on the input, input volts ×
- * amps, a wall meter logged as AC power, the DC side while current flows into the pack.
+ * Where the watts of a charge come from when no input of its own was logged: a wall meter logged as
+ * AC power, else the DC side while current flows into the pack.
  *
  * @param series W, above 0 into the unit
  */
@@ -18,14 +18,6 @@ record InputPower(Series series, List<Warning> warnings) {
   private static final double LEAST = 5;
 
   static Optional<InputPower> of(Trace trace) {
-    Series read = trace.series(Channel.IN_POWER);
-    if (read.size() > 1) {
-      return Optional.of(new InputPower(read, List.of()));
-    }
-    Series product = trace.product(Channel.IN_VOLTAGE, Channel.IN_CURRENT);
-    if (product.size() > 1) {
-      return Optional.of(new InputPower(product, List.of()));
-    }
     List<Warning> warnings = new ArrayList<>();
     Series wall = trace.series(Channel.AC_POWER);
     if (wall.size() > 1) {

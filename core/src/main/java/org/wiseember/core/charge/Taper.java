@@ -41,7 +41,7 @@ final class Taper {
       return OptionalDouble.empty();
     }
     int cells = Math.min(CELLS, (last - first) / 2);
-    double[] level = levels(power, first, last, cells);
+    double[] level = new Cells(from, power.seconds(last), cells).medians(power);
     double[] ahead = new double[cells];
     double most = 0;
     for (int c = cells - 1; c >= 0; c--) {
@@ -80,30 +80,6 @@ final class Taper {
       near += Math.abs(w / at - 1) < NEAR_LEVEL ? w : 0;
     }
     return all > 0 ? near / all : 0;
-  }
-
-  /** Medians of equal stretches of time. */
-  private static double[] levels(Series power, int first, int last, int cells) {
-    double from = power.seconds(first);
-    double span = power.seconds(last) - from;
-    double[] level = new double[cells];
-    int i = first;
-    double before = power.value(first);
-    for (int c = 0; c < cells; c++) {
-      double end = from + span * (c + 1) / cells;
-      int start = i;
-      while (i <= last && power.seconds(i) <= end) {
-        i++;
-      }
-      double[] some = new double[i - start];
-      for (int k = start; k < i; k++) {
-        some[k - start] = power.value(k);
-      }
-      Arrays.sort(some);
-      before = some.length == 0 ? before : some[some.length / 2];
-      level[c] = before;
-    }
-    return level;
   }
 
   /** The level of the plateau that a fall leaves. */

@@ -10,6 +10,7 @@ public enum Unit {
   AMPERE_HOUR("Ah"),
   SECOND("s"),
   MILLISECOND("ms"),
+  MINUTE("min"),
   HOUR("h"),
   HERTZ("Hz"),
   CELSIUS("°C"),

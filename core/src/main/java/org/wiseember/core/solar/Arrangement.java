@@ -8,6 +8,9 @@ package org.wiseember.core.solar;
  * @param parallel strings, 1 or more
  */
 public record Arrangement(Panel panel, int series, int parallel) {
+  private static final int STEPS = 24;
+  private static final int ROUNDS = 3;
+
   public Arrangement {
     if (series < 1 || parallel < 1) {
       throw new IllegalArgumentException("an arrangement has at least one panel");
@@ -61,17 +64,31 @@ public record Arrangement(Panel panel, int series, int parallel) {
     if (open < port.leastVolts() || open > port.mostVolts() || high <= 0) {
       return new double[3];
     }
-    double best = 0;
-    double bestVolts = 0;
-    int steps = 600;
-    for (int k = 0; k <= steps; k++) {
-      double volts = port.leastVolts() + (high - port.leastVolts()) * k / steps;
-      double watts = Math.min(port.takes(volts), volts * parallel * curve.amps(volts / series));
-      if (watts > best) {
-        best = watts;
-        bestVolts = volts;
+    // What it draws rises to one highest point and falls again: look coarsely, then around it.
+    double from = port.leastVolts();
+    double to = high;
+    double bestVolts = from;
+    for (int round = 0; round < ROUNDS; round++) {
+      double step = (to - from) / STEPS;
+      double most = -1;
+      for (int k = 0; k <= STEPS; k++) {
+        double volts = from + step * k;
+        double watts = drawnAt(volts, curve, port);
+        if (watts > most) {
+          most = watts;
+          bestVolts = volts;
+        }
       }
+      from = Math.max(port.leastVolts(), bestVolts - step);
+      to = Math.min(high, bestVolts + step);
     }
-    return bestVolts > 0 ? new double[] {bestVolts, best / bestVolts, best} : new double[3];
+    double watts = drawnAt(bestVolts, curve, port);
+    return watts > 0 && bestVolts > 0
+        ? new double[] {bestVolts, watts / bestVolts, watts}
+        : new double[3];
+  }
+
+  private double drawnAt(double volts, DiodeModel.Curve curve, Port port) {
+    return Math.min(port.takes(volts), volts * parallel * curve.amps(volts / series));
   }
 }

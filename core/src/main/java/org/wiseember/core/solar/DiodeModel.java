@@ -18,6 +18,7 @@ public final class DiodeModel {
   private static final double[] IDEALITIES = {1.3, 1.2, 1.1, 1.0, 0.9, 0.8, 0.7, 0.6};
   private static final int HALVINGS = 80;
   private static final int STEPS = 400;
+  private static final int NEWTON_STEPS = 60;
 
   private final Panel panel;
   private final double ideality;
@@ -187,23 +188,22 @@ public final class DiodeModel {
       if (photo <= 0 || volts >= open) {
         return 0;
       }
-      // The volts across the diode rise with the current; halve on them.
-      double low = volts;
-      double high = volts + (photo + 1) * series + 1e-9;
-      for (int i = 0; i < HALVINGS; i++) {
-        double vd = (low + high) / 2;
-        double through = photo - saturation * Math.expm1(vd / a) - vd * conductance;
-        double wanted = series > 0 ? (vd - volts) / series : Double.POSITIVE_INFINITY;
-        if (series <= 0) {
-          return Math.max(0, photo - saturation * Math.expm1(volts / a) - volts * conductance);
-        }
-        if (through > wanted) {
-          low = vd;
-        } else {
-          high = vd;
+      if (series <= 0) {
+        return Math.max(0, photo - saturation * Math.expm1(volts / a) - volts * conductance);
+      }
+      // What is left over falls ever faster with the diode's volts, so that Newton's steps from
+      // above stay above and close in.
+      double vd = Math.min(volts + photo * series, a * Math.log1p(photo / saturation));
+      for (int i = 0; i < NEWTON_STEPS; i++) {
+        double grown = Math.exp(vd / a);
+        double left = photo - saturation * (grown - 1) - vd * conductance - (vd - volts) / series;
+        double step = left / (saturation / a * grown + conductance + 1 / series);
+        vd += step;
+        if (Math.abs(step) < 1e-12 * Math.max(1, vd)) {
+          break;
         }
       }
-      return Math.max(0, (low - volts) / series);
+      return Math.max(0, (vd - volts) / series);
     }
 
     /** Volts and amps of the highest power. */

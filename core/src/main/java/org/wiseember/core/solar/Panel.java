@@ -24,10 +24,25 @@ public record Panel(
   /** Cells of 0.6 V each, where nobody counted them; common practice, no published source. */
   private static final double VOLTS_A_CELL = 0.6;
 
+  private static final double MOST_VOLTS = 200;
+  private static final double MOST_AMPS = 50;
+
   public Panel {
     if (!(peakVolts > 0 && peakVolts < openVolts) || !(peakAmps > 0 && peakAmps < shortAmps)) {
       throw new IllegalArgumentException(
           "a panel's V_mp lies below its V_oc and its I_mp below its I_sc");
+    }
+    if (!(openVolts <= MOST_VOLTS) || !(shortAmps <= MOST_AMPS)) {
+      throw new IllegalArgumentException("no single panel has more than 200 V or 50 A");
+    }
+    // A coefficient without its minus sign would make a cold morning look harmless.
+    if (voltsPerKelvin > 0 || voltsPerKelvin < -1) {
+      throw new IllegalArgumentException(
+          "the coefficient of V_oc lies between -1 and 0 % a kelvin, and carries its minus sign");
+    }
+    if (Math.abs(ampsPerKelvin) > 1 || cells < 0 || cells > 500) {
+      throw new IllegalArgumentException(
+          "the coefficient of I_sc lies within 1 % a kelvin, and no panel has over 500 cells");
     }
   }
 

@@ -21,13 +21,21 @@ public enum Channel {
   DC_VOLTAGE("dc_voltage", Unit.VOLT, "DC volts"),
   DC_CURRENT("dc_current", Unit.AMPERE, "DC amps"),
   DC_POWER("dc_power", Unit.WATT, "DC power"),
+  /** All that goes into the unit. */
   IN_POWER("in_power", Unit.WATT, "charge power"),
+  /** At the DC input: panels, a car, a second battery. */
   IN_VOLTAGE("in_voltage", Unit.VOLT, "charge volts"),
   IN_CURRENT("in_current", Unit.AMPERE, "charge amps"),
+  /** The wall's part where several sources charge. */
+  WALL_POWER("wall_power", Unit.WATT, "from the wall"),
+  /** The part that comes through a USB-C port. */
+  USB_IN_POWER("usb_in_power", Unit.WATT, "from USB-C"),
   CASE_TEMPERATURE("case_temperature", Unit.CELSIUS, "case"),
   ROOM_TEMPERATURE("room_temperature", Unit.CELSIUS, "room"),
   DISPLAY_CHARGE("display_charge", Unit.PERCENT, "display charge"),
   DISPLAY_POWER("display_power", Unit.WATT, "display power"),
+  /** Time to full as the unit shows it while it charges. */
+  DISPLAY_TIME("display_time", Unit.MINUTE, "display time to full"),
   ILLUMINANCE("illuminance", Unit.LUX, "light"),
   /** Highest reading of a clamp's inrush mode. */
   PEAK_CURRENT("peak_current", Unit.AMPERE, "inrush peak"),

@@ -45,6 +45,10 @@ record LogColumn(String heading, Channel channel, double factor, double offset, 
           Map.entry("F>°C", new Scale(5.0 / 9, -160.0 / 9)),
           Map.entry("degF>°C", new Scale(5.0 / 9, -160.0 / 9)),
           Map.entry("%>%", new Scale(1, 0)),
+          Map.entry("dB>dB", new Scale(1, 0)),
+          Map.entry("min>min", new Scale(1, 0)),
+          Map.entry("h>min", new Scale(60, 0)),
+          Map.entry("s>min", new Scale(1.0 / 60, 0)),
           Map.entry("lx>lx", new Scale(1, 0)),
           Map.entry("klx>lx", new Scale(1000, 0)));
 
