@@ -19,8 +19,14 @@ import org.wiseember.bench.instrument.StartingPoints;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.WaveShape;
+import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.notice.Notice;
+import org.wiseember.core.solar.Panel;
+import org.wiseember.core.solar.PanelsOnHand;
+import org.wiseember.core.solar.Port;
+import org.wiseember.core.solar.Site;
+import org.wiseember.core.solar.SunDay;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.trace.Trace;
@@ -45,6 +51,16 @@ public final class DemoWorkbook {
 
   /** A lamp, a soldering iron and three heaters. */
   private static final String LOADS = "60, 100, 200, 500, 1000";
+
+  /** What lies on the roofs of the stalls. Two of the larger in series fail on a cold morning. */
+  private static final PanelsOnHand PANELS =
+      new PanelsOnHand(
+          List.of(
+              new PanelsOnHand.Lot(
+                  new Panel("awning 100 W", 22.4, 5.9, 18.6, 5.4, -0.28, 0.05, 36), 4),
+              new PanelsOnHand.Lot(
+                  new Panel("stall roof 200 W", 28.4, 9.1, 23.6, 8.5, -0.29, 0.05, 48), 2)),
+          new Site(new SunDay(51, 130, 30, 0, 0.2), -8, 17));
 
   private record DemoUnit(String name, String label) {}
 
@@ -150,6 +166,10 @@ public final class DemoWorkbook {
       test(workbook, units.get(0), TestKind.WAVEFORM, 14, 25);
       test(workbook, units.get(4), TestKind.WAVEFORM, 15, 26);
       test(workbook, units.get(0), TestKind.CHARGE, 16, 27);
+      workbook.panelsOnHand(PANELS);
+      charge(workbook, units.get(0), Set.of(ChargeSource.SOLAR), 17, 28);
+      charge(workbook, units.get(0), Set.of(ChargeSource.BATTERY), 18, 29);
+      charge(workbook, units.get(0), Set.of(ChargeSource.WALL, ChargeSource.SOLAR), 19, 30);
     }
   }
 
@@ -215,6 +235,23 @@ public final class DemoWorkbook {
         workbook,
         unit,
         TestPlan.of(kind, unit.label(), OnHand.of(onHand)).orElseThrow(),
+        day,
+        seed);
+  }
+
+  /** From these sources, the panels wired in the best way there is. */
+  private static void charge(
+      Workbook workbook, Unit unit, Set<ChargeSource> sources, int day, long seed) {
+    Port port = LabelInputs.port(unit.label()).orElseThrow();
+    ChargeSetting setting =
+        ChargeSetting.WALL
+            .from(sources)
+            .with(PANELS.ways(port).get(0).arrangement(), PANELS.site());
+    OnHand onHand = OnHand.of(List.of(100.0)).with(setting);
+    test(
+        workbook,
+        unit,
+        TestPlan.of(TestKind.CHARGE, unit.label(), onHand).orElseThrow(),
         day,
         seed);
   }

@@ -16,6 +16,7 @@ import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.report.chart.CurveFigure;
+import org.wiseember.report.chart.ProfileFigure;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 
@@ -192,8 +193,10 @@ public class DemoRunsTest extends OnDemo {
             .value(),
         full / 3600,
         1e-9);
-    CurveFigure picture = ChargePicture.of(charge);
+    ProfileFigure picture = ChargePicture.of(charge);
     assertEquals(picture.marks().size(), 3);
-    assertTrue(picture.curve().get(0).x() >= 0);
+    assertTrue(picture.lines().get(0).x()[0] >= 0);
+    assertTrue(charge.startCharge().orElseThrow() < 5, "it starts empty");
+    assertEquals(charge.shown().orElseThrow().moments().size(), 5);
   }
 }

@@ -2,6 +2,7 @@ package org.wiseember.core.charge;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -22,7 +23,9 @@ record Inputs(Map<Inlet, Series> parts, Series whole, List<Warning> warnings) {
   private static final double REST_SHARE = 0.05;
 
   Inputs {
-    parts = Map.copyOf(parts);
+    EnumMap<Inlet, Series> ordered = new EnumMap<>(Inlet.class);
+    ordered.putAll(parts);
+    parts = Collections.unmodifiableMap(ordered);
     warnings = List.copyOf(warnings);
   }
 

@@ -38,11 +38,11 @@ public record Panel(
     // A coefficient without its minus sign would make a cold morning look harmless.
     if (voltsPerKelvin > 0 || voltsPerKelvin < -1) {
       throw new IllegalArgumentException(
-          "the coefficient of V_oc lies between -1 and 0 % a kelvin, and carries its minus sign");
+          "the coefficient of V_oc lies between -1 and 0 percent a kelvin, and carries its minus sign");
     }
     if (Math.abs(ampsPerKelvin) > 1 || cells < 0 || cells > 500) {
       throw new IllegalArgumentException(
-          "the coefficient of I_sc lies within 1 % a kelvin, and no panel has over 500 cells");
+          "the coefficient of I_sc lies within 1 percent a kelvin, and no panel has over 500 cells");
     }
   }
 

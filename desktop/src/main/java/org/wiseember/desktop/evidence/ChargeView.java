@@ -1,48 +1,110 @@
 package org.wiseember.desktop.evidence;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.jfree.chart.JFreeChart;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.desktop.app.Desk;
-import org.wiseember.report.chart.CurveChart;
+import org.wiseember.desktop.because.BecausePanel;
+import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.report.chart.ProfileChart;
 import org.wiseember.trial.ChargePicture;
 import org.wiseember.trial.ChargeRun;
+import org.wiseember.trial.Judgement;
 
-/** A charge: watts in over time with its knee, and its figures. */
+/** A charge: watts in over time with what bound them, or all charges against what went in. */
 final class ChargeView extends VBox {
-  private final Desk desk;
-  private final FindingView finding;
-
-  ChargeView(Desk desk) {
-    this.desk = desk;
-    finding = new FindingView(desk, "Watts into the unit over time");
-    VBox.setVgrow(finding, Priority.ALWAYS);
-    getChildren().add(finding);
+  private enum Look {
+    THIS,
+    ALL
   }
 
-  void of(ChargeRun run) {
-    ChargeFinding f = run.finding();
+  private final Desk desk;
+  private final BecausePanel because;
+  private final FindingView finding;
+  private final ObjectProperty<Look> look = new SimpleObjectProperty<>(Look.THIS);
+  private final FlowPane looks;
+  private Judgement judgement;
+  private ChargeRun shown;
+
+  ChargeView(Desk desk, BecausePanel because) {
+    this.desk = desk;
+    this.because = because;
+    finding = new FindingView(desk, "Watts into the unit, and what bound them");
+    Map<Look, String> words = new LinkedHashMap<>();
+    words.put(Look.THIS, "This charge over time");
+    words.put(Look.ALL, "All charges, by energy in");
+    looks = Choices.row("Profile", "profile-", words, look);
+    setSpacing(8);
+    VBox.setVgrow(finding, Priority.ALWAYS);
+    getChildren().addAll(looks, finding);
+    look.addListener((o, was, is) -> show());
+  }
+
+  void of(Judgement judged, ChargeRun run) {
+    judgement = judged;
+    shown = run;
+    Words.shown(looks, charges().size() > 1);
+    show();
+  }
+
+  private List<ChargeRun> charges() {
+    return judgement.runs().stream()
+        .filter(ChargeRun.class::isInstance)
+        .map(ChargeRun.class::cast)
+        .filter(r -> r.finding().energyIn().isPresent())
+        .toList();
+  }
+
+  private void show() {
+    if (shown == null) {
+      return;
+    }
+    ChargeFinding f = shown.finding();
     List<List<String>> rows = new ArrayList<>();
     row(rows, "Energy in", f.energyIn(), Unit.WATT_HOUR);
     row(rows, "Most, over half a minute", f.peakPower(), Unit.WATT);
+    row(rows, "Mean", f.meanPower(), Unit.WATT);
     row(rows, "Energy in when it begins to taper", f.taperShare(), Unit.PERCENT);
     time(rows, "Begins to taper after", f.taperStart());
     time(rows, "80 % of the energy after", f.timeTo80());
     time(rows, "Full after", f.timeToFull());
-    row(rows, "Round trip", run.roundTrip(), Unit.PERCENT);
+    row(rows, "Round trip", shown.roundTrip(), Unit.PERCENT);
+    ChargeRun run = shown;
+    boolean all = look.get() == Look.ALL && charges().size() > 1;
+    Supplier<JFreeChart> picture =
+        () ->
+            ProfileChart.of(
+                all ? ChargePicture.allOf(charges()) : ChargePicture.of(run),
+                desk.palette().get(),
+                desk.textScale().get());
     finding.show(
-        f.energyIn().isEmpty()
-            ? null
-            : () ->
-                CurveChart.of(ChargePicture.of(run), desk.palette().get(), desk.textScale().get()),
+        f.energyIn().isEmpty() ? null : picture,
         rows.isEmpty() ? null : new FigureTable(List.of("Charge", ""), rows),
-        run.words());
+        shown.words());
+    shown
+        .harvest()
+        .ifPresent(
+            h -> {
+              var button =
+                  Words.button(
+                      "action", "How the harvest was scaled", () -> because.explain(h.because()));
+              button.setId("harvest-because");
+              finding.add(button);
+            });
   }
 
   private static void row(

@@ -92,7 +92,7 @@ public final class EvidenceStage extends StackPane {
     together = new TogetherView(desk, because);
     power = new PowerView(desk);
     wave = new WaveView(desk, because::explain);
-    charge = new ChargeView(desk);
+    charge = new ChargeView(desk, because);
     for (Node view : List.of(trace, efficiency, together, power)) {
       VBox.setVgrow(view, Priority.ALWAYS);
     }
@@ -206,7 +206,7 @@ public final class EvidenceStage extends StackPane {
       wave.of(judgement, waves);
     } else if (found && shown instanceof ChargeRun charged) {
       main.getChildren().add(charge);
-      charge.of(charged);
+      charge.of(judgement, charged);
     } else {
       main.getChildren().add(found ? power : trace);
       if (found) {

@@ -1,0 +1,154 @@
+package org.wiseember.trial;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.testng.annotations.Test;
+import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.charge.Inlet;
+import org.wiseember.core.charge.LimitBand;
+import org.wiseember.core.charge.Sharing;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.solar.Designer;
+import org.wiseember.core.solar.Port;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.report.chart.ProfileFigure;
+
+/** The first unit of the demo, charged from the wall, from panels, from a battery, from a mix. */
+public class ChargeRunsTest extends OnDemo {
+  private ChargeRun from(Set<ChargeSource> sources) {
+    return judge(0).runs().stream()
+        .filter(ChargeRun.class::isInstance)
+        .map(ChargeRun.class::cast)
+        .filter(r -> r.setting().sources().equals(sources))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static LimitBand band(ChargeRun run, Inlet inlet) {
+    return run.limits().orElseThrow().band(inlet).orElseThrow();
+  }
+
+  private static boolean says(ChargeRun run, String words) {
+    return run.words().stream().anyMatch(w -> w.contains(words));
+  }
+
+  @Test
+  public void panelsFollowTheSunAndAreBroughtToFullLight() {
+    ChargeRun run = from(Set.of(ChargeSource.SOLAR));
+    assertTrue(run.finding().timeToFull().isPresent(), run.run().ending());
+    assertEquals(run.setting().panels().orElseThrow().words(), "2 strings of 2 awning 100 W");
+    LimitBand band = band(run, Inlet.DC);
+    double whole = run.finding().timeToFull().orElseThrow().value();
+    assertTrue(band.seconds(Binding.SOURCE) > 0.4 * whole, "" + band);
+    double ofPlate = run.harvest().orElseThrow().ofPlate().value();
+    // The simulated panels are as good as their sheet; the lux meter and its scale are off.
+    assertEquals(ofPlate, 100, run.harvest().orElseThrow().ofPlate().u95() + 3);
+    assertTrue(says(run, "of their plates"), "" + run.words());
+  }
+
+  @Test
+  public void aBatteryIsDrawnUpToTheAmpsOfThePort() {
+    ChargeRun run = from(Set.of(ChargeSource.BATTERY));
+    assertTrue(band(run, Inlet.DC).seconds(Binding.AMPS) > 3600, "" + band(run, Inlet.DC));
+    Judged line = line(judge(0), Subject.SOLAR_CURRENT);
+    double amps = line.verdict().orElseThrow().measured().orElseThrow().value();
+    assertEquals(amps, 12, 0.9);
+    assertTrue(says(run, "amps for"), "" + run.words());
+  }
+
+  @Test
+  public void panelsComeFirstAndTheWallTopsUp() {
+    ChargeRun run = from(Set.of(ChargeSource.WALL, ChargeSource.SOLAR));
+    Sharing sharing = run.limits().orElseThrow().sharing().orElseThrow();
+    assertEquals(sharing.first(), List.of(Inlet.DC));
+    assertEquals(sharing.toppingUp(), List.of(Inlet.WALL));
+    double cap = sharing.cap().orElseThrow();
+    double alone = from(Set.of(ChargeSource.WALL)).finding().peakPower().orElseThrow().value();
+    assertEquals(cap, alone, 0.03 * alone, "what the wall gives alone is the cap of all");
+    assertTrue(says(run, "tops up to"), "" + run.words());
+  }
+
+  @Test
+  public void theirClaimsAreJudged() {
+    Judgement judgement = judge(0);
+    assertTrue(
+        line(judgement, Subject.SOLAR_POWER).verdict().orElseThrow().standing()
+            != Standing.NOT_TESTED);
+    long told =
+        List.of(Subject.MAINS_POWER, Subject.SOLAR_CURRENT, Subject.CHARGE_TIME).stream()
+            .filter(s -> line(judgement, s).runId().isPresent())
+            .count();
+    assertEquals(told, 3);
+  }
+
+  @Test
+  public void theProfilesOfAllSourcesStandTogether() {
+    List<ChargeRun> all =
+        judge(0).runs().stream()
+            .filter(ChargeRun.class::isInstance)
+            .map(ChargeRun.class::cast)
+            .toList();
+    ProfileFigure figure = ChargePicture.allOf(all);
+    assertEquals(figure.lines().size(), 4);
+    assertTrue(figure.lines().stream().anyMatch(l -> l.name().equals("from the wall")));
+    assertTrue(figure.lines().stream().allMatch(l -> Double.isNaN(l.kneeX()) || l.kneeX() > 500));
+    ProfileFigure mixed = ChargePicture.of(all.get(3));
+    assertEquals(mixed.lines().size(), 3);
+    assertEquals(mixed.bands().size(), 2);
+  }
+
+  /** Two of the larger panels in series stay inside at 25 °C, and pass the port at −8 °C. */
+  @Test
+  public void onlyAColdMorningForbidsOneWay() {
+    Port port = LabelInputs.port(judge(0).unit().label()).orElseThrow();
+    List<Designer.Way> ways = demo.panelsOnHand().ways(port);
+    Designer.Way large =
+        ways.stream()
+            .filter(w -> w.arrangement().words().equals("2 stall roof 200 W in series"))
+            .findFirst()
+            .orElseThrow();
+    assertTrue(large.arrangement().coldVolts(25) <= port.mostVolts());
+    assertEquals(large.standing(), Designer.Standing.NEVER);
+    assertEquals(large.coldVolts(), 2 * 28.4 * (1 + 0.0029 * 33), 1e-9);
+    assertEquals(ways.get(0).standing(), Designer.Standing.BEST);
+  }
+
+  /** A sheet, a site, a choice of sources come back from a run as they went in. */
+  @Test
+  public void whatItWasChargedFromIsKept() {
+    ChargeSetting set = from(Set.of(ChargeSource.SOLAR)).setting();
+    assertEquals(ChargeSetting.of(set.particulars()), set);
+    ChargeSetting usb =
+        new ChargeSetting(
+            Set.of(ChargeSource.USB_C, ChargeSource.CAR), Optional.empty(), set.site(), 65);
+    assertEquals(ChargeSetting.of(usb.particulars()).usbWatts(), 65.0);
+    assertEquals(ChargeSetting.of(usb.particulars()).sources(), usb.sources());
+    assertEquals(
+        ChargeSetting.of(Map.of("chargeSources", "SOLAR", "panelOpenVolts", "x")).panels(),
+        Optional.empty());
+  }
+
+  @Test
+  public void withoutPanelsThereIsNoPlanForThem() {
+    Label label = Label.read("Capacity 500 Wh\n300 W");
+    OnHand onHand = OnHand.of(List.of(100.0));
+    assertTrue(
+        TestPlan.of(
+                TestKind.CHARGE,
+                label,
+                onHand.with(ChargeSetting.WALL.from(Set.of(ChargeSource.SOLAR))))
+            .isEmpty());
+    assertFalse(TestPlan.of(TestKind.CHARGE, label, onHand).isEmpty());
+    assertEquals(LabelInputs.port(label), Optional.empty());
+    Port port = LabelInputs.port(Label.read("Solar max 60 V, 12 A, 400 W")).orElseThrow();
+    assertEquals(port, new Port(0, 60, 12, 400));
+  }
+}
