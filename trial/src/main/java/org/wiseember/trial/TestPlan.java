@@ -161,10 +161,10 @@ public record TestPlan(
                         "200 W, since the label prints neither load nor rating.")));
   }
 
-  /** Empty where panels are to charge it and none were chosen, or not one way of wiring is safe. */
+  /** Empty where something on the DC input may pass its volts, or nobody can say. */
   private static Optional<TestPlan> charge(Label label, ChargeSetting setting) {
     boolean sun = setting.sources().contains(ChargeSource.SOLAR);
-    if (sun && setting.panels().isEmpty()) {
+    if (ChargeRefusal.of(label, setting).isPresent()) {
       return Optional.empty();
     }
     boolean several = setting.sources().size() > 1;

@@ -29,6 +29,8 @@ import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.start.MotorStart;
@@ -38,6 +40,7 @@ import org.wiseember.core.trace.Frame;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReading;
 import org.wiseember.trial.BenchSetup;
+import org.wiseember.trial.ChargeSetting;
 import org.wiseember.trial.Judgement;
 import org.wiseember.trial.OnHand;
 import org.wiseember.trial.RecordedRun;
@@ -70,6 +73,8 @@ public final class Benchwork {
   private final ObjectProperty<Nameplate> motor = new SimpleObjectProperty<>(OnHand.usualMotor());
   private final ObjectProperty<UsbTester> usb = new SimpleObjectProperty<>(UsbTester.FIVE_VOLT);
   private final DoubleProperty soundMetres = new SimpleDoubleProperty(1);
+  private final ObjectProperty<ChargeSetting> charge =
+      new SimpleObjectProperty<>(ChargeSetting.WALL);
   private final ObservableSet<TestKind> cautionsSeen =
       FXCollections.observableSet(EnumSet.noneOf(TestKind.class));
   private final ObservableList<OnBench> instruments = FXCollections.observableArrayList();
@@ -106,6 +111,29 @@ public final class Benchwork {
   /** How far from the unit the sound meter stands, m. */
   public DoubleProperty soundMetres() {
     return soundMetres;
+  }
+
+  /** What the unit is charged from next. */
+  public ObjectProperty<ChargeSetting> charge() {
+    return charge;
+  }
+
+  /** Charges from a source too, or no longer; the DC input takes one at a time. */
+  public void chargeFrom(ChargeSource source, boolean wanted) {
+    Set<ChargeSource> next = EnumSet.copyOf(charge.get().sources());
+    if (wanted) {
+      next = with(next, source, source.inlet());
+    } else if (next.size() > 1) {
+      next.remove(source);
+    }
+    charge.set(charge.get().from(next));
+  }
+
+  /** These sources and one more, which takes the inlet over. */
+  static Set<ChargeSource> with(Set<ChargeSource> sources, ChargeSource more, Inlet inlet) {
+    Set<ChargeSource> next = EnumSet.of(more);
+    sources.stream().filter(s -> s.inlet() != inlet).forEach(next::add);
+    return next;
   }
 
   /** The cautions of a test have all been in sight. */
@@ -207,7 +235,8 @@ public final class Benchwork {
     return OnHand.of(LoadsOnHand.watts(loadsOnHand.get()))
         .with(motor.get())
         .with(usb.get())
-        .at(soundMetres.get());
+        .at(soundMetres.get())
+        .with(charge.get());
   }
 
   private List<InstrumentDescription> descriptions() {

@@ -24,6 +24,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
+import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.report.look.Palette;
 import org.wiseember.trial.Judgement;
 import org.wiseember.workbook.Event;
@@ -56,6 +57,7 @@ public final class Desk {
   private final ReadingIn readingIn;
   private final CapturesIn captures;
   private final Decisions decisions;
+  private final SolarWork solar;
   private final ObjectProperty<Palette> palette = new SimpleObjectProperty<>(Palette.LIGHT);
   private final DoubleProperty textScale = new SimpleDoubleProperty(1);
   private final BooleanProperty guardBand = new SimpleBooleanProperty(true);
@@ -70,6 +72,7 @@ public final class Desk {
     this.readingIn = new ReadingIn(this, clock, edits);
     this.captures = new CapturesIn(this, clock, edits);
     this.decisions = new Decisions(this, edits);
+    this.solar = new SolarWork(this, edits);
     guardBand.addListener((o, was, is) -> reload());
   }
 
@@ -100,6 +103,11 @@ public final class Desk {
   /** Captures that come from files. */
   public CapturesIn captures() {
     return captures;
+  }
+
+  /** The panels on hand. */
+  public SolarWork solar() {
+    return solar;
   }
 
   /** What is decided about runs. */
@@ -186,11 +194,13 @@ public final class Desk {
           if (before != null) {
             before.close();
           }
-          return new Opened(judgeAll(), next.title(), bench.read(next), next.loadsOnHand());
+          return new Opened(
+              judgeAll(), next.title(), bench.read(next), next.loadsOnHand(), next.panelsOnHand());
         },
         opened -> {
           bench.instruments().setAll(opened.instruments());
           bench.loadsOnHand().set(opened.loads().isBlank() ? LoadsOnHand.USUAL : opened.loads());
+          solar.panels().set(opened.panels());
           shelf.setAll(opened.all());
           chosen.set(opened.all().isEmpty() ? null : opened.all().get(0));
           title.set(opened.title().isBlank() ? String.valueOf(file.getFileName()) : opened.title());
@@ -205,7 +215,11 @@ public final class Desk {
   }
 
   private record Opened(
-      List<Judgement> all, String title, List<OnBench> instruments, String loads) {}
+      List<Judgement> all,
+      String title,
+      List<OnBench> instruments,
+      String loads,
+      PanelsOnHand panels) {}
 
   private List<Judgement> judgeAll() {
     boolean guarded = guardBand.get();

@@ -11,8 +11,9 @@ public enum StageName {
           + " taken to mean and to mend it. Below, the label is held against itself."),
   PLAN(
       "Plan",
-      "Here the tests of a unit will be laid out over time, with the charge of the pack falling and"
-          + " rising, and the lanes of load, source and meters under it."),
+      "Every way to wire the panels on hand, held against the solar port of the unit on its label: red"
+          + " is only what could pass its volts on the coldest morning. The second page tells which"
+          + " cable and fuse carry what."),
   BENCH(
       "Bench",
       "Choose a test, start it here and watch it. What can hurt is said above it first, and the foot"

@@ -31,7 +31,9 @@ import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.TraceChart;
+import org.wiseember.trial.ChargeRefusal;
 import org.wiseember.trial.Judgement;
+import org.wiseember.trial.RigCables;
 import org.wiseember.trial.TestKind;
 import org.wiseember.trial.TestPlan;
 import org.wiseember.trial.TestRun;
@@ -62,6 +64,7 @@ public final class BenchStage extends StackPane {
   private final CautionStrip cautions;
   private final HBox seen = new HBox();
   private final DoNowList doNow;
+  private final LeadsList leads = new LeadsList();
   private final TypedPanel typed;
   private final ClockPanel clock;
   private final ChangeListener<RunView> watch = (o, was, is) -> show(is);
@@ -98,7 +101,7 @@ public final class BenchStage extends StackPane {
     VBox.setVgrow(chart, Priority.ALWAYS);
     tiles = new LiveTiles(desk, widthProperty());
     main.getChildren().addAll(head(), cautions, cutShort, setUp, tiles, chart, seen, said, noticed);
-    side.getChildren().addAll(doNow, typed, clock);
+    side.getChildren().addAll(doNow, leads, typed, clock);
     adaptive = new Adaptive(main, side, desk.textScale());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     desk.chosen().addListener((o, was, is) -> rebuild());
@@ -109,6 +112,7 @@ public final class BenchStage extends StackPane {
     desk.bench().motor().addListener((o, was, is) -> rebuild());
     desk.bench().usb().addListener((o, was, is) -> rebuild());
     desk.bench().soundMetres().addListener((o, was, is) -> rebuild());
+    desk.bench().charge().addListener((o, was, is) -> rebuild());
     desk.palette().addListener((o, was, is) -> redraw());
     desk.textScale().addListener((o, was, is) -> redraw());
     sceneProperty().addListener((o, was, is) -> focusStart());
@@ -217,6 +221,7 @@ public final class BenchStage extends StackPane {
       live.view().addListener(watch);
       title.setText(live.plan().title());
       typed.of(live);
+      leads.show(RigCables.of(live.plan(), judgement.unit().label()));
       show(live.view().get());
       return;
     }
@@ -224,7 +229,7 @@ public final class BenchStage extends StackPane {
     title.setText(plan.map(TestPlan::title).orElse(desk.bench().test().get().words()));
     arrange(true, false, false);
     Words.shown(start, plan.isPresent());
-    Words.shown(toLabel, plan.isEmpty());
+    Words.shown(toLabel, plan.isEmpty() && desk.bench().test().get() != TestKind.CHARGE);
     showCutShort(judgement);
     if (plan.isPresent()) {
       showReady(judgement, plan.get());
@@ -233,12 +238,16 @@ public final class BenchStage extends StackPane {
       tiles.nothing(desk.bench().test().get());
       clock.show(0, "");
       doNow.show(List.of(), "", false);
+      leads.show(List.of());
       chart.show(null);
     }
   }
 
   private String missing() {
     return switch (desk.bench().test().get()) {
+      case CHARGE ->
+          ChargeRefusal.of(desk.chosen().get().unit().label(), desk.bench().charge().get())
+              .orElse("");
       case LADDER, OVERLOAD, HEAT ->
           "This test needs the watts the label rates the unit at, and loads on hand to go with it.";
       default ->
@@ -254,6 +263,7 @@ public final class BenchStage extends StackPane {
         plan.procedure().steps().stream().filter(s -> s.when() == DoNow.When.BEFORE).toList(),
         "",
         false);
+    leads.show(RigCables.of(plan, judgement.unit().label()));
     cautions.show(plan.kind(), plan.procedure().steps());
     if (plan.kind().drains()) {
       List<Double> earlier =

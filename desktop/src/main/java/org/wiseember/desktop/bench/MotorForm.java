@@ -10,12 +10,12 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.start.CodeLetter;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
 
 /**
@@ -57,12 +57,7 @@ public final class MotorForm extends VBox {
     power = field(idPrefix + "hp", "Horsepower", text(now.horsepower().orElse(0)), 4);
     FlowPane row = new FlowPane(12, 6);
     for (TextField f : new TextField[] {name, volts, amps, locked, code, power}) {
-      Label words = Words.line("quiet", f.getAccessibleText());
-      words.setLabelFor(f);
-      HBox pair = new HBox(words, f);
-      pair.setSpacing(6);
-      pair.setStyle("-fx-alignment: center-left;");
-      row.getChildren().add(pair);
+      row.getChildren().add(Field.named(f));
     }
     Map<Nameplate.Kind, String> kinds = new LinkedHashMap<>();
     Arrays.stream(Nameplate.Kind.values()).forEach(k -> kinds.put(k, k.words()));
@@ -80,10 +75,7 @@ public final class MotorForm extends VBox {
   }
 
   private TextField field(String id, String words, String value, int columns) {
-    TextField field = new TextField(value);
-    field.setId(id);
-    field.setAccessibleText(words);
-    field.setPrefColumnCount(columns);
+    TextField field = Field.of(id, words, value, columns);
     field.textProperty().addListener((o, was, is) -> read());
     return field;
   }

@@ -72,6 +72,7 @@ final class SetUpPane extends VBox {
             motor(),
             usb(),
             distance(),
+            charge(),
             choices(),
             about);
     desk.bench().source().addListener((o, was, is) -> show());
@@ -115,6 +116,12 @@ final class SetUpPane extends VBox {
     Node row = Choices.row("Asked with", "usb-", words, desk.bench().usb());
     shownFor(row, kind -> kind == TestKind.USB);
     return row;
+  }
+
+  private Node charge() {
+    ChargeForm form = new ChargeForm(desk);
+    shownFor(form, kind -> kind == TestKind.CHARGE);
+    return form;
   }
 
   private Node distance() {

@@ -27,6 +27,7 @@ import org.wiseember.desktop.log.CapturePane;
 import org.wiseember.desktop.log.LogPane;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.plan.PlanStage;
 import org.wiseember.desktop.report.ReportStage;
 import org.wiseember.desktop.verdict.VerdictStage;
 
@@ -52,16 +53,7 @@ public final class MainWindow extends StackPane {
     makers.put(StageName.EVIDENCE, EvidenceStage::new);
     makers.put(StageName.VERDICT, VerdictStage::new);
     makers.put(StageName.REPORT, ReportStage::new);
-    makers.put(
-        StageName.PLAN,
-        d ->
-            new EmptyStage(
-                "Plan",
-                "The tests of a unit will stand here in order, with the charge of its pack over time,"
-                    + " so that no charge is wasted. Until then a drain starts straight from the"
-                    + " bench.",
-                "To the bench",
-                () -> d.stage().set(StageName.BENCH)));
+    makers.put(StageName.PLAN, PlanStage::new);
     makers.put(
         StageName.LINE_UP,
         d ->

@@ -1,0 +1,82 @@
+package org.wiseember.desktop.app;
+
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.charge.Inlet;
+import org.wiseember.core.solar.Arrangement;
+import org.wiseember.core.solar.Designer;
+import org.wiseember.core.solar.PanelsOnHand;
+import org.wiseember.core.solar.Port;
+import org.wiseember.trial.ChargeSetting;
+import org.wiseember.trial.TestKind;
+
+/** The panels on hand, and what they are put to. */
+public final class SolarWork {
+  private final Desk desk;
+  private final Edits edits;
+  private final ObjectProperty<PanelsOnHand> panels = new SimpleObjectProperty<>(PanelsOnHand.NONE);
+  private long asked;
+
+  SolarWork(Desk desk, Edits edits) {
+    this.desk = desk;
+    this.edits = edits;
+  }
+
+  /** Follows the workbook. */
+  public ObjectProperty<PanelsOnHand> panels() {
+    return panels;
+  }
+
+  /**
+   * Keeps other panels, or another site; undo returns to those before.
+   *
+   * @param what undoing it will say
+   */
+  public void keep(PanelsOnHand next, String what) {
+    PanelsOnHand before = panels.get();
+    if (next.equals(before) || desk.refuseWhenReadOnly()) {
+      return;
+    }
+    edits.did(what, () -> keepQuietly(before));
+    keepQuietly(next);
+  }
+
+  private void keepQuietly(PanelsOnHand next) {
+    panels.set(next);
+    desk.background(
+        () -> {
+          desk.workbook().orElseThrow().panelsOnHand(next);
+          return next;
+        },
+        done -> {});
+  }
+
+  /** Works out all ways to wire the panels into a port; only the newest answer is given. */
+  public void ways(Port port, Consumer<List<Designer.Way>> then) {
+    PanelsOnHand now = panels.get();
+    asked++;
+    long mine = asked;
+    desk.background(
+        () -> now.ways(port),
+        ways -> {
+          if (mine == asked) {
+            then.accept(ways);
+          }
+        });
+  }
+
+  /** Charges the chosen unit from these panels next. */
+  public void toTheBench(Arrangement arrangement) {
+    ChargeSetting now = desk.bench().charge().get();
+    desk.bench()
+        .charge()
+        .set(
+            now.with(arrangement, panels.get().site())
+                .from(Benchwork.with(now.sources(), ChargeSource.SOLAR, Inlet.DC)));
+    desk.bench().test().set(TestKind.CHARGE);
+    desk.stage().set(StageName.BENCH);
+  }
+}

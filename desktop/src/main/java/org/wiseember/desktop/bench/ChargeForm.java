@@ -1,0 +1,136 @@
+package org.wiseember.desktop.bench;
+
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.solar.PanelsOnHand;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.app.StageName;
+import org.wiseember.desktop.look.Field;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.ChargeSetting;
+import org.wiseember.trial.LabelInputs;
+
+/** What a unit is charged from: one source or several, and the panels that were chosen for it. */
+final class ChargeForm extends VBox {
+  private static final double LEAST_USB = 5;
+  private static final double MOST_USB = 240;
+
+  private final Desk desk;
+  private final Label panels = Words.of("quiet", "");
+  private final HBox usb;
+  private final HBox sun;
+
+  ChargeForm(Desk desk) {
+    this.desk = desk;
+    setSpacing(6);
+    FlowPane row = new FlowPane(6, 6);
+    row.getChildren().add(Words.line("strong", "Charged from"));
+    for (ChargeSource source : ChargeSource.values()) {
+      row.getChildren().add(button(source));
+    }
+    var toPanels = Words.button("action", "To the panels", () -> desk.stage().set(StageName.PLAN));
+    toPanels.setId("to-panels");
+    sun = new HBox(12, panels, toPanels);
+    sun.setStyle("-fx-alignment: center-left;");
+    usb = usb();
+    getChildren().addAll(row, sun, usb);
+    desk.bench().charge().addListener((o, was, is) -> show());
+    show();
+  }
+
+  private ToggleButton button(ChargeSource source) {
+    String words = source.words();
+    ToggleButton button =
+        new ToggleButton(Character.toUpperCase(words.charAt(0)) + words.substring(1));
+    button.getStyleClass().setAll("toggle-button", "choice");
+    button.setId("from-" + source);
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    button.setSelected(desk.bench().charge().get().sources().contains(source));
+    button.setOnAction(
+        e -> {
+          desk.bench().chargeFrom(source, button.isSelected());
+          if (source == ChargeSource.SOLAR) {
+            wireTheBest();
+          }
+          // The last source does not let go.
+          button.setSelected(desk.bench().charge().get().sources().contains(source));
+        });
+    desk.bench()
+        .charge()
+        .addListener((o, was, is) -> button.setSelected(is.sources().contains(source)));
+    return button;
+  }
+
+  /** Where no panels were chosen in the plan, the best way to wire those on hand is taken. */
+  private void wireTheBest() {
+    PanelsOnHand onHand = desk.solar().panels().get();
+    ChargeSetting now = desk.bench().charge().get();
+    if (now.panels().isPresent() || onHand.lots().isEmpty() || desk.chosen().get() == null) {
+      return;
+    }
+    LabelInputs.port(desk.chosen().get().unit().label())
+        .ifPresent(
+            port ->
+                desk.solar()
+                    .ways(
+                        port,
+                        ways ->
+                            ways.stream()
+                                .filter(w -> w.fullSunWatts() > 0)
+                                .findFirst()
+                                .ifPresent(
+                                    w ->
+                                        desk.bench()
+                                            .charge()
+                                            .set(
+                                                desk.bench()
+                                                    .charge()
+                                                    .get()
+                                                    .with(w.arrangement(), onHand.site())))));
+  }
+
+  private HBox usb() {
+    TextField watts =
+        Field.of(
+            "usb-charger",
+            "USB-C charger gives, W",
+            Figures.plain(desk.bench().charge().get().usbWatts()),
+            4);
+    Label trouble = Words.of("care", "");
+    Words.shown(trouble, false);
+    Field.whenTyped(
+        watts,
+        () -> {
+          try {
+            ChargeSetting now = desk.bench().charge().get();
+            double gives = Field.number(watts, LEAST_USB, MOST_USB).orElse(ChargeSetting.USUAL_USB);
+            desk.bench()
+                .charge()
+                .set(new ChargeSetting(now.sources(), now.panels(), now.site(), gives));
+            Words.shown(trouble, false);
+          } catch (IllegalArgumentException e) {
+            trouble.setText(e.getMessage());
+            Words.shown(trouble, true);
+          }
+        });
+    return new HBox(12, Field.named(watts), trouble);
+  }
+
+  private void show() {
+    ChargeSetting setting = desk.bench().charge().get();
+    Words.shown(sun, setting.sources().contains(ChargeSource.SOLAR));
+    Words.shown(usb, setting.sources().contains(ChargeSource.USB_C));
+    panels.setText(
+        setting
+            .panels()
+            .map(p -> "Panels: " + p.words() + ", as chosen in the plan.")
+            .orElse("No panels chosen yet. Choose a way to wire them in the plan."));
+  }
+}

@@ -1,0 +1,86 @@
+package org.wiseember.desktop.look;
+
+import java.util.OptionalDouble;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import org.wiseember.core.quantity.Figures;
+
+/** Small fields with their name beside them, and the numbers typed into them. */
+public final class Field {
+  private Field() {}
+
+  /**
+   * Makes one.
+   *
+   * @param words what it asks for, said beside it and by a screen reader
+   * @param columns wide
+   */
+  public static TextField of(String id, String words, String value, int columns) {
+    TextField field = new TextField(value);
+    field.setId(id);
+    field.setAccessibleText(words);
+    field.setPrefColumnCount(columns);
+    field.setMinWidth(Region.USE_PREF_SIZE);
+    return field;
+  }
+
+  /** The field with its name in front of it. */
+  public static HBox named(TextField field) {
+    Label words = Words.line("quiet", field.getAccessibleText());
+    words.setLabelFor(field);
+    HBox pair = new HBox(words, field);
+    pair.setSpacing(6);
+    pair.setStyle("-fx-alignment: center-left;");
+    return pair;
+  }
+
+  /** Calls this when what was typed counts: at Enter, and when the field is left. */
+  public static void whenTyped(TextField field, Runnable then) {
+    field.setOnAction(e -> then.run());
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                then.run();
+              }
+            });
+  }
+
+  /**
+   * The number typed.
+   *
+   * @return empty for an empty field
+   * @throws IllegalArgumentException with a sentence for the tester where it is none in the range
+   */
+  public static OptionalDouble number(TextField field, double least, double most) {
+    String text =
+        field.getText().strip().replace(',', '.').replace('\u2212', '-').replace("\u2009", "");
+    if (text.isEmpty()) {
+      return OptionalDouble.empty();
+    }
+    try {
+      double value = Double.parseDouble(text);
+      if (value >= least && value <= most) {
+        return OptionalDouble.of(value);
+      }
+    } catch (NumberFormatException e) {
+      // Said below, with the field's name.
+    }
+    throw new IllegalArgumentException(
+        field.getAccessibleText()
+            + ": “"
+            + text
+            + "” is no number from "
+            + plain(least)
+            + " to "
+            + plain(most)
+            + ".");
+  }
+
+  private static String plain(double value) {
+    return Figures.plain(value);
+  }
+}

@@ -1,0 +1,245 @@
+package org.wiseember.desktop.plan;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.solar.Designer;
+import org.wiseember.core.solar.PanelsOnHand;
+import org.wiseember.core.solar.Port;
+import org.wiseember.core.solar.SecondBattery;
+import org.wiseember.core.solar.WayBecause;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.app.StageName;
+import org.wiseember.desktop.because.BecausePanel;
+import org.wiseember.desktop.frame.Row;
+import org.wiseember.desktop.look.ChartPane;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.report.chart.InputWindowChart;
+import org.wiseember.trial.InputWindowPicture;
+import org.wiseember.trial.Judgement;
+import org.wiseember.trial.LabelInputs;
+
+/** What may go into the solar port of the chosen unit, from the panels on hand. */
+final class SolarPage extends VBox {
+  private final Desk desk;
+  private final BecausePanel because;
+  private final VBox side = new VBox();
+  private final Label under = Words.of("quiet", "");
+  private final ChartPane chart =
+      new ChartPane("Volts and amps a port takes, and each arrangement");
+  private final VBox ways = new VBox();
+  private final VBox batteries = new VBox();
+  private final VBox missing = new VBox();
+  private final VBox window = new VBox();
+  private List<InputWindowPicture.Lettered> shown = List.of();
+  private String chosen = "";
+
+  SolarPage(Desk desk, BecausePanel because) {
+    this.desk = desk;
+    this.because = because;
+    setSpacing(10);
+    VBox.setVgrow(this, Priority.ALWAYS);
+    ways.setSpacing(4);
+    batteries.setSpacing(4);
+    chart.setMinHeight(280);
+    chart.setPrefHeight(330);
+    window.setSpacing(10);
+    window
+        .getChildren()
+        .addAll(
+            chart,
+            Words.of(
+                "quiet",
+                "Dot: where it works in full sun. Bar to the right: its open volts on the coldest"
+                    + " morning. Dashes: the port's watts."),
+            Words.of("heading", "Arrangements"),
+            ways);
+    VBox words = new VBox(Words.of("title", "What may go into the solar port"), under);
+    words.setSpacing(2);
+    getChildren()
+        .addAll(
+            words,
+            missing,
+            window,
+            new PanelsForm(desk),
+            new SiteForm(desk),
+            Words.of("heading", "A second battery into the port"),
+            batteries);
+    desk.chosen().addListener((o, was, is) -> rebuild());
+    desk.solar().panels().addListener((o, was, is) -> rebuild());
+    desk.palette().addListener((o, was, is) -> draw());
+    desk.textScale().addListener((o, was, is) -> draw());
+    rebuild();
+  }
+
+  Node side() {
+    return side;
+  }
+
+  private Optional<Port> port() {
+    Judgement judgement = desk.chosen().get();
+    return judgement == null ? Optional.empty() : LabelInputs.port(judgement.unit().label());
+  }
+
+  private void rebuild() {
+    Optional<Port> port = port();
+    PanelsOnHand panels = desk.solar().panels().get();
+    missing.getChildren().clear();
+    missing.setSpacing(8);
+    if (port.isEmpty()) {
+      under.setText(desk.chosen().get() == null ? "" : desk.chosen().get().unit().name());
+      say(
+          "The label prints no volt window for a solar or DC input, so nothing can be said to be"
+              + " safe. Type it as it is printed, such as “Solar 12-60 V, 10 A, 400 W”.",
+          "To the label",
+          StageName.LABEL);
+    } else {
+      under.setText(
+          desk.chosen().get().unit().name()
+              + ", port by the label: "
+              + portWords(port.get())
+              + ". Coldest morning here "
+              + Figures.plain(panels.site().coldestCelsius(), Unit.CELSIUS)
+              + ".");
+      if (panels.lots().isEmpty()) {
+        missing
+            .getChildren()
+            .add(
+                Words.of(
+                    "empty-text",
+                    "Name the panels you have below, with the figures of their data sheets. Every"
+                        + " way to wire them is then held against the port."));
+      }
+    }
+    Words.shown(missing, !missing.getChildren().isEmpty());
+    boolean drawn = port.isPresent() && !panels.lots().isEmpty();
+    Words.shown(window, drawn);
+    batteries(port);
+    if (drawn) {
+      desk.solar().ways(port.get(), found -> show(port.get(), found));
+    } else {
+      shown = List.of();
+      explainNothing();
+    }
+  }
+
+  private void say(String words, String step, StageName to) {
+    missing
+        .getChildren()
+        .addAll(
+            Words.of("empty-text", words),
+            new HBox(Words.button("action-main", step, () -> desk.stage().set(to))));
+  }
+
+  private static String portWords(Port port) {
+    return Figures.plain(port.leastVolts())
+        + " to "
+        + Figures.plain(port.mostVolts(), Unit.VOLT)
+        + (Double.isInfinite(port.amps()) ? "" : ", " + Figures.plain(port.amps(), Unit.AMPERE))
+        + (Double.isInfinite(port.watts()) ? "" : ", " + Figures.plain(port.watts(), Unit.WATT));
+  }
+
+  private void show(Port port, List<Designer.Way> found) {
+    shown = InputWindowPicture.lettered(found);
+    ways.getChildren().clear();
+    for (InputWindowPicture.Lettered lettered : shown) {
+      ways.getChildren().add(new WayRow(lettered, port, () -> explain(port, lettered)));
+    }
+    int more = found.size() - shown.size();
+    if (more > 0) {
+      ways.getChildren()
+          .add(Words.of("quiet", more + " more ways are no better than these, or worse."));
+    }
+    shown.stream()
+        .filter(l -> l.way().arrangement().words().equals(chosen))
+        .findFirst()
+        .or(() -> shown.stream().findFirst())
+        .ifPresent(l -> explain(port, l));
+  }
+
+  private void explain(Port port, InputWindowPicture.Lettered lettered) {
+    Designer.Way way = lettered.way();
+    chosen = way.arrangement().words();
+    ways.getChildren()
+        .forEach(n -> Row.chosen(n, n instanceof WayRow row && row.lettered().equals(lettered)));
+    because.explain(WayBecause.of(way, port, desk.solar().panels().get().site()));
+    VBox care =
+        new VBox(
+            Words.of("strong", "Take care"),
+            Words.of(
+                "care",
+                "Panels are live in daylight. Cover them or open the breaker before touching a plug,"
+                    + " and measure the open volts before the port sees them. Never panels straight"
+                    + " into an inverter. On a building this is a licensed electrician's work, under"
+                    + " your local code."));
+    care.getStyleClass().add("caution");
+    VBox.setMargin(care, new Insets(0, 16, 12, 16));
+    side.getChildren().setAll(because, care);
+    if (way.fullSunWatts() > 0) {
+      var use =
+          Words.button(
+              "action-main", "Charge from these", () -> desk.solar().toTheBench(way.arrangement()));
+      use.setId("use-panels");
+      HBox row = new HBox(use);
+      VBox.setMargin(row, new Insets(0, 16, 16, 16));
+      side.getChildren().add(row);
+    }
+    draw();
+  }
+
+  private void explainNothing() {
+    VBox words =
+        new VBox(
+            Words.of("heading", "Volts are the line"),
+            Words.of(
+                "because-text",
+                "Amps and watts are drawn by the port, not pushed by the panels. Volts are not: too"
+                    + " many of them break it, and a cold morning raises them."));
+    words.getStyleClass().add("side");
+    side.getChildren().setAll(words);
+  }
+
+  private void batteries(Optional<Port> port) {
+    batteries.getChildren().clear();
+    port.ifPresent(
+        p -> {
+          for (SecondBattery battery : SecondBattery.usual()) {
+            double watts = battery.watts(p);
+            Label name = Words.of("figure", battery.name());
+            HBox.setHgrow(name, Priority.ALWAYS);
+            name.setMaxWidth(Double.MAX_VALUE);
+            HBox row =
+                new HBox(
+                    name,
+                    Words.line("measured", watts > 0 ? Figures.fixed(watts, 0) + " W" : ""),
+                    Words.line(battery.allowed(p) ? "quiet" : "short-of", battery.standing(p)));
+            row.setSpacing(14);
+            row.getStyleClass().add("row");
+            batteries.getChildren().add(row);
+          }
+        });
+    if (port.isEmpty()) {
+      batteries.getChildren().add(Words.of("quiet", "Without a window on the label: nothing."));
+    }
+  }
+
+  private void draw() {
+    port()
+        .filter(p -> !shown.isEmpty())
+        .ifPresent(
+            p ->
+                chart.show(
+                    () ->
+                        InputWindowChart.of(
+                            InputWindowPicture.of(p, shown, chosen),
+                            desk.palette().get(),
+                            desk.textScale().get())));
+  }
+}

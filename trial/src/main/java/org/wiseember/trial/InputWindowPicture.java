@@ -1,0 +1,63 @@
+package org.wiseember.trial;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.wiseember.core.solar.Arrangement;
+import org.wiseember.core.solar.Designer;
+import org.wiseember.core.solar.Port;
+import org.wiseember.report.chart.InputWindowFigure;
+
+/** The ways to wire panels into a port as a chart. */
+public final class InputWindowPicture {
+  /** So many allowed ways, and so many that must never be made, are looked at. */
+  private static final int ALLOWED = 8;
+
+  private static final int NEVER = 4;
+
+  private InputWindowPicture() {}
+
+  /** A way and the letter it goes by. */
+  public record Lettered(String letter, Designer.Way way) {}
+
+  /** The best of the allowed ways, and of the forbidden ones those nearest to the line. */
+  public static List<Lettered> lettered(List<Designer.Way> ways) {
+    List<Designer.Way> some = new ArrayList<>();
+    ways.stream()
+        .filter(w -> w.standing() != Designer.Standing.NEVER)
+        .limit(ALLOWED)
+        .forEach(some::add);
+    ways.stream()
+        .filter(w -> w.standing() == Designer.Standing.NEVER)
+        // Those that are as deep in the red say the same; one string says it best.
+        .filter(w -> w.arrangement().parallel() == 1)
+        .sorted((a, b) -> Double.compare(a.coldVolts(), b.coldVolts()))
+        .limit(NEVER)
+        .forEach(some::add);
+    List<Lettered> lettered = new ArrayList<>();
+    for (int i = 0; i < some.size(); i++) {
+      lettered.add(new Lettered(Character.toString('A' + i), some.get(i)));
+    }
+    return lettered;
+  }
+
+  /**
+   * The window with each way in it.
+   *
+   * @param chosen words of the way looked at
+   */
+  public static InputWindowFigure of(Port port, List<Lettered> ways, String chosen) {
+    List<InputWindowFigure.Point> points = new ArrayList<>();
+    for (Lettered l : ways) {
+      Arrangement a = l.way().arrangement();
+      points.add(
+          new InputWindowFigure.Point(
+              l.letter(),
+              a.series() * a.panel().peakVolts(),
+              a.parallel() * a.panel().peakAmps(),
+              l.way().coldVolts(),
+              a.words().equals(chosen)));
+    }
+    return new InputWindowFigure(
+        port.leastVolts(), port.mostVolts(), port.amps(), port.watts(), points);
+  }
+}
