@@ -11,6 +11,9 @@ import org.wiseember.workbook.RunSettings;
 
 /** How good the meters on the inputs of a run were, as one that reads the watts of all of them. */
 final class InputMeter {
+  /** Shown with two decimals, rounded up. */
+  private static final double ROUND = 100;
+
   private InputMeter() {}
 
   /** Empty where nobody said. */
@@ -30,7 +33,9 @@ final class InputMeter {
                 percent(settings, trace, Channel.USB_IN_POWER))
             .max()
             .orElse(0);
-    return worst > 0 ? Optional.of(MeterClass.ofReading(worst, 0, 0)) : Optional.empty();
+    return worst > 0
+        ? Optional.of(MeterClass.ofReading(Math.ceil(ROUND * worst) / ROUND, 0, 0))
+        : Optional.empty();
   }
 
   /** Of a middling reading, %; 0 where the channel or its meter is not known. */

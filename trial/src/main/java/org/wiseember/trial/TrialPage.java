@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import org.wiseember.bench.procedure.IdleWatch;
 import org.wiseember.core.because.Because;
+import org.wiseember.core.charge.ChargeParts;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
@@ -157,8 +158,8 @@ public final class TrialPage {
   /** The watts a run is about: at the outlet, or on the DC side. */
   public static Series watts(TestRun run) {
     Trace trace = run.trace();
-    if (run instanceof ChargeRun && trace.series(Channel.IN_POWER).size() > 1) {
-      return trace.series(Channel.IN_POWER);
+    if (run instanceof ChargeRun) {
+      return ChargeParts.of(trace).whole();
     }
     if (!onDcSide(run)) {
       return trace.series(Channel.AC_POWER);

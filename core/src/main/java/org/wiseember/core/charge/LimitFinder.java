@@ -31,6 +31,9 @@ final class LimitFinder {
   /** What a port limits lies this near to its limit. */
   private static final double FLAT = 0.993;
 
+  /** As flat as a port's limit a noon sun may be; so near to the label's it is the port's. */
+  private static final double PRINTED = 0.94;
+
   private static final double LEAST_AMPS = 0.05;
 
   /** A found limit this near to the label's is the port's own. */
@@ -58,6 +61,10 @@ final class LimitFinder {
   private final double[] amps;
   private final double[] lux;
   private final double cap;
+
+  /** Null where the mains were not logged. */
+  private final double[] mains;
+
   private final Optional<Sun> sun;
   private Optional<Derating> derating = Optional.empty();
   private OptionalDouble coldUntil = OptionalDouble.empty();
@@ -79,6 +86,8 @@ final class LimitFinder {
     this.lux = cells.medians(trace.series(Channel.ILLUMINANCE));
     this.cap = Level.of(whole);
     this.sun = Sun.of(trace, inputs);
+    Series wall = inputs.parts().get(Inlet.WALL);
+    this.mains = wall == null ? null : cells.medians(wall);
   }
 
   List<LimitBand> find() {
@@ -86,7 +95,7 @@ final class LimitFinder {
     for (Inlet inlet : Inlet.values()) {
       Series part = inputs.parts().get(inlet);
       if (part != null) {
-        double[] watts = cells.medians(part);
+        double[] watts = inlet == Inlet.WALL ? mains : cells.medians(part);
         bands.add(
             new LimitBand(
                 inlet, stretches(inlet == Inlet.DC ? direct(watts) : stiff(inlet, watts))));
@@ -149,9 +158,12 @@ final class LimitFinder {
     boolean[] held = new boolean[watts.length];
     boolean[] counts = new boolean[watts.length];
     boolean[] shared = new boolean[watts.length];
+    boolean[] byMains = new boolean[watts.length];
     for (int c = 0; c < watts.length; c++) {
       held[c] = watts[c] < AT_LEVEL * level;
-      shared[c] = held[c] && whole[c] >= AT_LEVEL * cap && Level.on(whole[c] - watts[c], cap);
+      boolean atCap = whole[c] >= AT_LEVEL * cap && Level.on(whole[c] - watts[c], cap);
+      byMains[c] = held[c] && atCap && watts != mains && mainsHeld(c);
+      shared[c] = held[c] && atCap && !byMains[c];
       counts[c] = Level.on(watts[c], level) && !shared[c] && cells.begin(c + 1) <= knee;
     }
     Optional<Warmth> warm = Warmth.of(held, counts, celsius);
@@ -166,6 +178,8 @@ final class LimitFinder {
         named[c] = creeping && celsius[c] >= WARM ? Binding.TEMPERATURE : own.at(c);
       } else if (shared[c]) {
         named[c] = Binding.SHARED_CAP;
+      } else if (byMains[c]) {
+        named[c] = Binding.SOURCE;
       } else if (cells.middle(c) >= knee) {
         named[c] = Binding.TAPER;
       } else {
@@ -174,6 +188,14 @@ final class LimitFinder {
     }
     derated(watts, level, named, warm);
     return named;
+  }
+
+  /**
+   * Whether the mains give way at a moment. They could give more, so that what another source lacks
+   * then is that source's own doing.
+   */
+  private boolean mainsHeld(int c) {
+    return mains != null && mains[c] < AT_LEVEL * Level.of(mains);
   }
 
   /** Keeps how far warmth held an inlet back, the worst of all inlets. */
@@ -210,7 +232,7 @@ final class LimitFinder {
       } else if (low >= 0 && near < 0 && watts[c] >= AT_LEVEL * level) {
         near = c;
       } else if (near >= 0 && watts[c] >= REACHED * level) {
-        return c - near > CREEP * (near - low);
+        return c - near - 1 > CREEP * (near - low);
       }
     }
     return near >= 0;
@@ -304,9 +326,12 @@ final class LimitFinder {
     return named;
   }
 
-  /** Right at the highest watts or amps that were ever held. */
+  /** Right at the highest watts or amps that were ever held, and these at the label's. */
   private boolean flat(int c, double watts, double level, double most) {
-    return watts >= FLAT * level || amps[c] >= FLAT * most;
+    Port port = known.dc().orElseThrow();
+    boolean ofWatts = watts >= FLAT * level && level >= PRINTED * port.watts();
+    boolean ofAmps = amps[c] >= FLAT * most && most >= PRINTED * port.amps();
+    return ofWatts || ofAmps;
   }
 
   /** Nine tenths of all lie within this share of the middle. */

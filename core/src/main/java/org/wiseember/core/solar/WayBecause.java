@@ -61,7 +61,7 @@ public final class WayBecause {
         List.of(
             "Light does not matter for the volts: the first sun on a cold panel gives nearly all"
                 + " of them.",
-            "A sheet's V_oc may be off by 3 %: leave room.",
+            "The open volts of a sheet may be off by 3 %: leave room.",
             "Amps and watts are drawn, not pushed: more than the port takes is left on the roof."),
         never ? "" : Designer.schools(arrangement.plateWatts(), port));
   }

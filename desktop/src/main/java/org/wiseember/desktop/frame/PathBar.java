@@ -16,6 +16,7 @@ import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.trial.DrainRun;
 import org.wiseember.trial.Judgement;
+import org.wiseember.trial.LabelInputs;
 import org.wiseember.workbook.Run;
 
 /**
@@ -69,6 +70,7 @@ public final class PathBar extends StackPane {
     desk.stage().addListener((o, was, is) -> update());
     desk.chosen().addListener((o, was, is) -> update());
     desk.bench().live().addListener((o, was, is) -> update());
+    desk.solar().panels().addListener((o, was, is) -> update());
     update();
   }
 
@@ -128,11 +130,18 @@ public final class PathBar extends StackPane {
     boolean allDone = judgement.runs().stream().allMatch(r -> r.run().state() == Run.State.DONE);
     return switch (stage) {
       case LABEL -> claims ? Mark.DONE : Mark.NONE;
+      case PLAN -> planned(judgement) ? Mark.BEGUN : Mark.NONE;
       case BENCH -> !runs ? Mark.NONE : complete && allDone ? Mark.DONE : Mark.BEGUN;
       case EVIDENCE -> complete ? Mark.DONE : runs ? Mark.BEGUN : Mark.NONE;
       case VERDICT -> complete ? Mark.DONE : Mark.NONE;
       case REPORT -> complete ? Mark.BEGUN : Mark.NONE;
       default -> Mark.NONE;
     };
+  }
+
+  /** Panels are named and the label tells where they would go in. */
+  private boolean planned(Judgement judgement) {
+    return !desk.solar().panels().get().lots().isEmpty()
+        && LabelInputs.port(judgement.unit().label()).isPresent();
   }
 }

@@ -7,10 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.geometry.HPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -32,6 +35,7 @@ final class CablePage extends VBox {
     INVERTER
   }
 
+  private static final double[] COLUMNS = {30, 18, 12, 20, 20};
   private static final double[] START = {10, 2, 12, 3};
 
   private final BecausePanel because;
@@ -169,29 +173,40 @@ final class CablePage extends VBox {
                 + ", "
                 + Figures.fixed(run.gauge().squareMillimetres(), 2)
                 + " mm²");
-    HBox.setHgrow(name, Priority.ALWAYS);
-    name.setMaxWidth(Double.MAX_VALUE);
     Label standing =
-        Words.line(
+        Words.of(
             "standing",
             best ? "take this" : !carries ? "too thin" : keeps ? "carries it" : "loses too much");
     standing.getStyleClass().add(best ? "kept" : carries && keeps ? "quiet" : "short-of");
-    HBox row =
-        new HBox(
-            name,
-            Words.line("figure", Figures.fixed(run.dropVolts(), 2) + " V lost"),
-            Words.line("figure", Figures.fixed(run.dropPercent(), 1) + " %"),
-            Words.line("figure", Figures.fixed(run.heatWatts(), 1) + " W of heat"),
-            standing);
-    row.setSpacing(16);
+    GridPane row = new GridPane();
     row.getStyleClass().add("row");
+    row.setHgap(12);
+    for (double percent : COLUMNS) {
+      ColumnConstraints column = new ColumnConstraints();
+      column.setPercentWidth(percent);
+      row.getColumnConstraints().add(column);
+    }
+    row.addRow(
+        0,
+        name,
+        right(Words.of("figure", Figures.fixed(run.dropVolts(), 2) + " V lost")),
+        right(Words.of("figure", Figures.fixed(run.dropPercent(), 1) + " %")),
+        right(Words.of("figure", Figures.fixed(run.heatWatts(), 1) + " W of heat")),
+        right(standing));
     Row.chosen(row, best);
     Row.make(row, run.gauge().words(), () -> explain(run));
     return row;
   }
 
+  private static Label right(Label label) {
+    GridPane.setHalignment(label, HPos.RIGHT);
+    label.setStyle("-fx-text-alignment: right;");
+    return label;
+  }
+
   private void explain(CableRun run) {
     because.explain(run.because());
+    VBox.setVgrow(because, Priority.ALWAYS);
     side.getChildren().setAll(because);
   }
 }

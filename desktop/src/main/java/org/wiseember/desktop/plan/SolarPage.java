@@ -182,6 +182,7 @@ final class SolarPage extends VBox {
     care.getStyleClass().add("caution");
     VBox.setMargin(care, new Insets(0, 16, 12, 16));
     side.getChildren().setAll(because, care);
+    VBox.setVgrow(because, Priority.ALWAYS);
     if (way.fullSunWatts() > 0) {
       var use =
           Words.button(
@@ -203,6 +204,7 @@ final class SolarPage extends VBox {
                 "Amps and watts are drawn by the port, not pushed by the panels. Volts are not: too"
                     + " many of them break it, and a cold morning raises them."));
     words.getStyleClass().add("side");
+    VBox.setVgrow(words, Priority.ALWAYS);
     side.getChildren().setAll(words);
   }
 

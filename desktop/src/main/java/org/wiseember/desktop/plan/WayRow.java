@@ -15,7 +15,7 @@ import org.wiseember.trial.InputWindowPicture;
 
 /** One way to wire the panels: its letter, what it gives, how it stands. */
 final class WayRow extends GridPane {
-  private static final double[] COLUMNS = {6, 33, 13, 28, 20};
+  private static final double[] COLUMNS = {5, 30, 11, 32, 22};
 
   private final InputWindowPicture.Lettered lettered;
 
@@ -58,7 +58,7 @@ final class WayRow extends GridPane {
 
   private static String over(Designer.Way way, Port port) {
     double warm = way.arrangement().coldVolts(25);
-    String cold = Figures.fixed(way.coldVolts(), 1) + " V when cold";
+    String cold = Figures.fixed(way.coldVolts(), 1) + " V cold";
     return warm <= port.mostVolts()
         ? cold + ", only then too many"
         : cold + ", " + Figures.plain(Math.rint(10 * warm) / 10, Unit.VOLT) + " even at 25 °C";
@@ -66,9 +66,9 @@ final class WayRow extends GridPane {
 
   private static String day(Designer.Way way) {
     return Figures.fixed(way.dayWattHours() / 1000, 2)
-        + " kWh on the day, "
+        + " kWh a day, "
         + Figures.fixed(way.coldVolts(), 1)
-        + " V when cold";
+        + " V cold";
   }
 
   private static void right(Label label) {

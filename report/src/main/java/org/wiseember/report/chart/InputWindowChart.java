@@ -192,13 +192,13 @@ public final class InputWindowChart {
               p.coldVolts(), p.amps() - cap, p.coldVolts(), p.amps() + cap, stroke, colour));
     }
     if (!Double.isInfinite(figure.watts())) {
-      double volts = 0.72 * right;
+      double high = 0.96 * top;
       plot.addAnnotation(
           words(
-              Figures.plain(figure.watts(), Unit.WATT),
-              volts,
-              figure.watts() / volts + 0.01 * top,
-              TextAnchor.BOTTOM_LEFT,
+              Figures.plain(figure.watts(), Unit.WATT) + " ",
+              figure.watts() / high,
+              high,
+              TextAnchor.CENTER_RIGHT,
               palette.steel()));
     }
   }
@@ -219,9 +219,9 @@ public final class InputWindowChart {
       plot.addAnnotation(
           words(
               letters,
-              first.volts(),
-              first.amps() + 0.025 * top,
-              TextAnchor.BOTTOM_CENTER,
+              first.volts() - 0.008 * right,
+              first.amps() + 0.012 * top,
+              TextAnchor.BOTTOM_RIGHT,
               never(first) ? palette.shortOf() : palette.emberInk()));
     }
   }

@@ -6,18 +6,23 @@ import java.awt.Font;
 import java.awt.Stroke;
 import java.awt.font.FontRenderContext;
 import java.awt.geom.Ellipse2D;
+import java.awt.geom.Line2D;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jfree.chart.JFreeChart;
+import org.jfree.chart.LegendItemSource;
 import org.jfree.chart.annotations.XYBoxAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.block.BlockBorder;
 import org.jfree.chart.plot.CombinedDomainXYPlot;
 import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
+import org.jfree.chart.title.LegendTitle;
 import org.jfree.chart.ui.RectangleAnchor;
+import org.jfree.chart.ui.RectangleEdge;
 import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
@@ -76,11 +81,11 @@ public final class ProfileChart {
     XYPlot plot = look.plot();
     NumberAxis across = look.axis(figure.across(), 0, right * 1.02, 8, palette.quiet());
     plot.setRangeAxis(look.axis(figure.up(), 0, most * 1.28, 6, palette.emberInk()));
-    lines(plot, most);
+    lines(plot);
     marks(plot);
     if (figure.bands().isEmpty()) {
       plot.setDomainAxis(across);
-      return look.chart(plot);
+      return withKey(look.chart(plot), plot);
     }
     CombinedDomainXYPlot both = new CombinedDomainXYPlot(across);
     both.setGap(6);
@@ -88,15 +93,14 @@ public final class ProfileChart {
     both.setBackgroundPaint(Palette.awt(palette.sheet()));
     both.add(plot, LINES_WEIGHT);
     both.add(bands(), 1 + figure.bands().size());
-    return look.chart(both);
+    return withKey(look.chart(both), plot);
   }
 
-  private void lines(XYPlot plot, double most) {
-    double lastX = -1;
+  private void lines(XYPlot plot) {
     for (int i = 0; i < figure.lines().size(); i++) {
       ProfileFigure.Line line = figure.lines().get(i);
       DefaultXYDataset data = new DefaultXYDataset();
-      data.addSeries(line.name() + i, new double[][] {line.x(), line.y()});
+      data.addSeries(line.name(), new double[][] {line.x(), line.y()});
       data.addSeries("knee" + i, new double[][] {{line.kneeX()}, {line.kneeY()}});
       XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(true, false);
       String colour = i == 0 ? palette.ember() : palette.emberInk();
@@ -109,27 +113,24 @@ public final class ProfileChart {
       renderer.setSeriesPaint(1, Palette.awt(palette.emberInk()));
       plot.setDataset(i, data);
       plot.setRenderer(i, renderer);
-      if (!line.name().isEmpty() && line.x().length > 0) {
-        lastX = name(plot, line, i, lastX, most);
-      }
+      renderer.setSeriesVisibleInLegend(1, false);
+      renderer.setLegendLine(new Line2D.Double(-14, 0, 14, 0));
     }
   }
 
-  /** Writes a line's name over it, each a little further to the right than the one before. */
-  private double name(XYPlot plot, ProfileFigure.Line line, int i, double lastX, double most) {
-    double wanted = right * (0.03 + 0.2 * (i % 4));
-    int at = 0;
-    while (at + 1 < line.x().length && line.x()[at] < wanted) {
-      at++;
+  /** Which line is which; a single one needs no word. */
+  private JFreeChart withKey(JFreeChart chart, LegendItemSource source) {
+    if (figure.lines().size() > 1) {
+      LegendTitle key = new LegendTitle(source);
+      key.setPosition(RectangleEdge.TOP);
+      key.setItemFont(font);
+      key.setItemPaint(Palette.awt(palette.emberInk()));
+      key.setBackgroundPaint(Palette.awt(palette.sheet()));
+      key.setFrame(BlockBorder.NONE);
+      key.setItemLabelPadding(new RectangleInsets(2, 4, 2, 14));
+      chart.addSubtitle(key);
     }
-    XYTextAnnotation words =
-        new XYTextAnnotation(
-            line.name(), Math.max(lastX, line.x()[at]), line.y()[at] + 0.012 * most);
-    words.setFont(font);
-    words.setPaint(Palette.awt(palette.emberInk()));
-    words.setTextAnchor(TextAnchor.BOTTOM_LEFT);
-    plot.addAnnotation(words);
-    return line.x()[at];
+    return chart;
   }
 
   private static Stroke stroke(int i) {
