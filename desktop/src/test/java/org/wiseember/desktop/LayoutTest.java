@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
 import org.testng.annotations.AfterClass;
@@ -19,10 +20,12 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.frame.Row;
 import org.wiseember.report.look.Palette;
+import org.wiseember.trial.ChargeRun;
 import org.wiseember.trial.DemoWorkbook;
 import org.wiseember.trial.TestKind;
 import org.wiseember.trial.TestRun;
@@ -162,10 +165,45 @@ public class LayoutTest {
       }
     }
     if (window == full) {
+      checkPlan(problems);
       checkBench(problems);
       checkEvidence(problems);
     }
     assertTrue(problems.isEmpty(), String.join("\n", problems));
+  }
+
+  /** The pages of the plan, for a unit with a solar port and one without. */
+  private void checkPlan(Set<String> problems) {
+    OpenWindow.onFx(
+        () -> {
+          full.desk().stage().set(StageName.PLAN);
+          return null;
+        });
+    full.untilShown("Best of what you have");
+    problemsOf("Plan, solar port", problems);
+    press("plan-CABLES");
+    problemsOf("Plan, cables", problems);
+    press("plan-SOLAR");
+    OpenWindow.onFx(
+        () -> {
+          full.desk().chosen().set(full.desk().shelf().get(4));
+          return null;
+        });
+    problemsOf("Plan without a port", problems);
+    OpenWindow.onFx(
+        () -> {
+          full.desk().chosen().set(full.desk().shelf().get(0));
+          return null;
+        });
+  }
+
+  private void press(String id) {
+    OpenWindow.onFx(
+        () -> {
+          ((ButtonBase) full.scene().lookup("#" + id)).fire();
+          return null;
+        });
+    full.settle();
   }
 
   /** What a stage alone does not show: a running test, its instruments, a log to be read in. */
@@ -247,6 +285,11 @@ public class LayoutTest {
             return null;
           });
       problemsOf("Evidence, " + run.run().title(), problems);
+      if (run instanceof ChargeRun) {
+        press("profile-ALL");
+        problemsOf("All charges", problems);
+        press("profile-THIS");
+      }
     }
     OpenWindow.onFx(
         () -> {
@@ -269,6 +312,15 @@ public class LayoutTest {
           });
       problemsOf("Bench for an inverter, " + kind, problems);
     }
+    OpenWindow.onFx(
+        () -> {
+          full.desk().chosen().set(full.desk().shelf().get(2));
+          full.desk().bench().test().set(TestKind.CHARGE);
+          full.desk().bench().chargeFrom(ChargeSource.SOLAR, true);
+          full.desk().bench().chargeFrom(ChargeSource.USB_C, true);
+          return null;
+        });
+    problemsOf("Bench, charge from everything", problems);
     OpenWindow.onFx(
         () -> {
           full.desk().bench().test().set(TestKind.AC_DRAIN);

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.wiseember.core.because.Because;
 import org.wiseember.core.because.Warning;
 import org.wiseember.core.quantity.Figures;
@@ -39,6 +40,9 @@ public final class ChargeProfile {
 
   /** A second fall counts where so much of the energy came in since the first. */
   private static final double LATE = 0.03;
+
+  /** A cooler case holds nothing back, °C: common practice, no published source. */
+  static final double WARM = 30;
 
   /** What warmth takes away falls more gently than a taper, by this factor at least. */
   private static final double GENTLER = 0.6;
@@ -172,7 +176,8 @@ public final class ChargeProfile {
     }
     double from = falls.getAsDouble();
     double to = tail.getAsDouble();
-    boolean warmed = meanWarmth(from, to) > meanWarmth(watts.seconds(begin), from);
+    double between = meanWarmth(from, to);
+    boolean warmed = between >= WARM && between > meanWarmth(watts.seconds(begin), from);
     double late = energy(watts.from(from), watts.from(to)) / energy(begin, last);
     double end = watts.seconds(last);
     boolean gentler =
@@ -203,27 +208,22 @@ public final class ChargeProfile {
     return new Estimate(seconds, Math.max(interval, TIME_SHARE * seconds));
   }
 
-  /** The highest mean over half a minute, so that a spike or a meter's noise is no peak. */
+  /**
+   * The highest median over half a minute, so that neither a spike nor a meter's noise is a peak.
+   */
   private double robustPeak() {
-    double interval = Math.max(1e-3, power.usualInterval());
-    int n = (int) Math.max(LEAST_READINGS, Math.round(PEAK_SECONDS / interval));
-    if (power.size() <= n) {
-      double[] all = new double[power.size()];
-      for (int i = 0; i < all.length; i++) {
-        all[i] = power.value(i);
-      }
-      return Arrays.stream(all).max().orElse(0);
+    int last = power.size() - 1;
+    double width = Math.max(power.usualInterval(), PEAK_SECONDS / LEAST_READINGS);
+    int count = (int) Math.floor((power.seconds(last) - power.seconds(0)) / width);
+    if (count <= LEAST_READINGS) {
+      return IntStream.rangeClosed(0, last).mapToDouble(power::value).max().orElse(0);
     }
-    double sum = 0;
+    double[] cells = new Cells(power.seconds(0), power.seconds(last), count).medians(power);
     double most = 0;
-    for (int i = 0; i < power.size(); i++) {
-      sum += power.value(i);
-      if (i >= n) {
-        sum -= power.value(i - n);
-      }
-      if (i >= n - 1) {
-        most = Math.max(most, sum / n);
-      }
+    for (int c = 0; c + LEAST_READINGS <= count; c++) {
+      double[] some = Arrays.copyOfRange(cells, c, c + LEAST_READINGS);
+      Arrays.sort(some);
+      most = Math.max(most, (some[LEAST_READINGS / 2 - 1] + some[LEAST_READINGS / 2]) / 2);
     }
     return most;
   }

@@ -36,14 +36,14 @@ final class LimitFinder {
 
   private static final double LEAST_AMPS = 0.05;
 
+  /** What nothing explains and is no deeper is a ripple of the level. */
+  private static final double RIPPLE = 0.955;
+
   /** A found limit this near to the label's is the port's own. */
   private static final double PORTS_OWN = 0.88;
 
   /** Lithium cells are not charged below 0 °C; they lag behind a case that warms up, °C. */
   private static final double COLD = 8;
-
-  /** A case this warm may hold a charge back, °C: common practice, no published source. */
-  private static final double WARM = 30;
 
   /** Panels that could give so much more than they do are held back by something else. */
   private static final double LIT = 0.93;
@@ -145,7 +145,7 @@ final class LimitFinder {
         coolest = Math.min(coolest, celsius[c]);
       }
     }
-    return mains && found < PORTS_OWN * known.mainsWatts() && coolest >= WARM
+    return mains && found < PORTS_OWN * known.mainsWatts() && coolest >= ChargeProfile.WARM
         ? known.mainsWatts()
         : found;
   }
@@ -171,11 +171,14 @@ final class LimitFinder {
     Binding[] named = new Binding[watts.length];
     for (int c = 0; c < watts.length; c++) {
       // By elimination: what holds a warm unit back before its cells fill is its warmth.
-      boolean hot = celsius[c] >= Math.min(WARM, warm.map(Warmth::celsius).orElse(WARM) - 0.2);
+      boolean hot =
+          celsius[c]
+              >= Math.min(
+                  ChargeProfile.WARM, warm.map(Warmth::celsius).orElse(ChargeProfile.WARM) - 0.2);
       if (!Level.on(watts[c], level)) {
         named[c] = shared[c] ? Binding.SHARED_CAP : off(c, level);
       } else if (!held[c]) {
-        named[c] = creeping && celsius[c] >= WARM ? Binding.TEMPERATURE : own.at(c);
+        named[c] = creeping && celsius[c] >= ChargeProfile.WARM ? Binding.TEMPERATURE : own.at(c);
       } else if (shared[c]) {
         named[c] = Binding.SHARED_CAP;
       } else if (byMains[c]) {
@@ -183,7 +186,8 @@ final class LimitFinder {
       } else if (cells.middle(c) >= knee) {
         named[c] = Binding.TAPER;
       } else {
-        named[c] = hot ? Binding.TEMPERATURE : Binding.UNKNOWN;
+        boolean ripple = watts[c] >= RIPPLE * level;
+        named[c] = hot ? Binding.TEMPERATURE : ripple ? own.at(c) : Binding.UNKNOWN;
       }
     }
     derated(watts, level, named, warm);

@@ -16,7 +16,7 @@ final class Taper {
   private static final int FLAT_CELLS = 24;
 
   /** A plateau that took in less than this share of the energy is a step on the way down. */
-  private static final double MAIN_SHARE = 0.2;
+  private static final double MAIN_SHARE = 0.3;
 
   private static final double NEAR_LEVEL = 0.04;
   private static final double UPPER = 0.97;

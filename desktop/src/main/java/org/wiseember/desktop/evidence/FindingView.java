@@ -26,12 +26,22 @@ final class FindingView extends VBox {
     setSpacing(10);
     below.setSpacing(6);
     below.getStyleClass().add("sheet");
-    chart.setMinHeight(270);
-    chart.setPrefHeight(320);
+    size(desk.textScale().get());
     VBox.setVgrow(chart, Priority.ALWAYS);
     getChildren().addAll(chart, below);
     desk.palette().addListener((o, was, is) -> draw());
-    desk.textScale().addListener((o, was, is) -> draw());
+    desk.textScale()
+        .addListener(
+            (o, was, is) -> {
+              size(is.doubleValue());
+              draw();
+            });
+  }
+
+  /** Larger words want a larger chart. */
+  private void size(double scale) {
+    chart.setMinHeight(270 * Math.sqrt(scale));
+    chart.setPrefHeight(320 * Math.sqrt(scale));
   }
 
   /**

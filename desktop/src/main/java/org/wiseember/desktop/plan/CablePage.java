@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.HPos;
@@ -21,7 +22,6 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.wiring.CableRun;
 import org.wiseember.core.wiring.Gauge;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.frame.Row;
 import org.wiseember.desktop.look.Choices;
@@ -39,7 +39,7 @@ final class CablePage extends VBox {
   private static final double[] START = {10, 2, 12, 3};
 
   private final BecausePanel because;
-  private final VBox side = new VBox();
+  private final BooleanSupplier onShow;
   private final ObjectProperty<Known> known = new SimpleObjectProperty<>(Known.AMPS);
   private final TextField amps = Field.of("cable-amps", "Amps for hours, A", text(START[0]), 5);
   private final TextField watts = Field.of("cable-watts", "AC watts", "1000", 6);
@@ -53,8 +53,15 @@ final class CablePage extends VBox {
   private final Label trouble = Words.of("care", "");
   private final VBox found = new VBox();
 
-  CablePage(Desk desk, BecausePanel because) {
+  /**
+   * Makes the page.
+   *
+   * @param because tells why of the gauge that is looked at
+   * @param onShow whether this page is the one on show
+   */
+  CablePage(BecausePanel because, BooleanSupplier onShow) {
     this.because = because;
+    this.onShow = onShow;
     setSpacing(10);
     VBox.setVgrow(this, Priority.ALWAYS);
     found.setSpacing(4);
@@ -91,10 +98,6 @@ final class CablePage extends VBox {
     work();
   }
 
-  Node side() {
-    return side;
-  }
-
   private static String text(double value) {
     return Figures.plain(value);
   }
@@ -105,7 +108,8 @@ final class CablePage extends VBox {
             () -> new IllegalArgumentException(field.getAccessibleText() + ": type a number."));
   }
 
-  private void work() {
+  /** Works out what was typed. */
+  void work() {
     boolean inverter = known.get() == Known.INVERTER;
     Words.shown(ampsBox, !inverter);
     Words.shown(wattsBox, inverter);
@@ -125,7 +129,6 @@ final class CablePage extends VBox {
       trouble.setText(e.getMessage());
       Words.shown(trouble, true);
       found.getChildren().clear();
-      side.getChildren().clear();
     }
   }
 
@@ -205,8 +208,8 @@ final class CablePage extends VBox {
   }
 
   private void explain(CableRun run) {
-    because.explain(run.because());
-    VBox.setVgrow(because, Priority.ALWAYS);
-    side.getChildren().setAll(because);
+    if (onShow.getAsBoolean()) {
+      because.explain(run.because());
+    }
   }
 }

@@ -20,7 +20,6 @@ public final class PlanStage extends StackPane {
   }
 
   private final VBox main = new VBox();
-  private final VBox side = new VBox();
   private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.SOLAR);
   private final Node pages;
   private final SolarPage solar;
@@ -32,16 +31,21 @@ public final class PlanStage extends StackPane {
     words.put(Page.SOLAR, "Solar port");
     words.put(Page.CABLES, "Cables and fuses");
     pages = Choices.row("Plan", "plan-", words, page);
-    solar = new SolarPage(desk, new BecausePanel(desk));
-    cables = new CablePage(desk, new BecausePanel(desk));
+    BecausePanel because = new BecausePanel(desk);
+    solar = new SolarPage(desk, because, () -> page.get() == Page.SOLAR);
+    cables = new CablePage(because, () -> page.get() == Page.CABLES);
     page.addListener((o, was, is) -> show());
-    getChildren().add(new Adaptive(main, side, desk.textScale()));
+    getChildren().add(new Adaptive(main, because, desk.textScale()));
     show();
   }
 
   private void show() {
-    boolean sun = page.get() == Page.SOLAR;
-    main.getChildren().setAll(pages, sun ? solar : cables);
-    side.getChildren().setAll(sun ? solar.side() : cables.side());
+    if (page.get() == Page.SOLAR) {
+      main.getChildren().setAll(pages, solar);
+      solar.explain();
+    } else {
+      main.getChildren().setAll(pages, cables);
+      cables.work();
+    }
   }
 }

@@ -2,8 +2,7 @@ package org.wiseember.desktop.plan;
 
 import java.util.List;
 import java.util.Optional;
-import javafx.geometry.Insets;
-import javafx.scene.Node;
+import java.util.function.BooleanSupplier;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -30,7 +29,7 @@ import org.wiseember.trial.LabelInputs;
 final class SolarPage extends VBox {
   private final Desk desk;
   private final BecausePanel because;
-  private final VBox side = new VBox();
+  private final BooleanSupplier onShow;
   private final Label under = Words.of("quiet", "");
   private final ChartPane chart =
       new ChartPane("Volts and amps a port takes, and each arrangement");
@@ -41,9 +40,16 @@ final class SolarPage extends VBox {
   private List<InputWindowPicture.Lettered> shown = List.of();
   private String chosen = "";
 
-  SolarPage(Desk desk, BecausePanel because) {
+  /**
+   * Makes the page.
+   *
+   * @param because tells why of what is chosen
+   * @param onShow whether this page is the one on show
+   */
+  SolarPage(Desk desk, BecausePanel because, BooleanSupplier onShow) {
     this.desk = desk;
     this.because = because;
+    this.onShow = onShow;
     setSpacing(10);
     VBox.setVgrow(this, Priority.ALWAYS);
     ways.setSpacing(4);
@@ -79,8 +85,16 @@ final class SolarPage extends VBox {
     rebuild();
   }
 
-  Node side() {
-    return side;
+  /** Says again why the chosen way stands as it does. */
+  void explain() {
+    Optional<Port> port = port();
+    Optional<InputWindowPicture.Lettered> again =
+        shown.stream().filter(l -> l.way().arrangement().words().equals(chosen)).findFirst();
+    if (port.isPresent() && again.isPresent()) {
+      explain(port.get(), again.get());
+    } else {
+      explainNothing();
+    }
   }
 
   private Optional<Port> port() {
@@ -169,6 +183,10 @@ final class SolarPage extends VBox {
     chosen = way.arrangement().words();
     ways.getChildren()
         .forEach(n -> Row.chosen(n, n instanceof WayRow row && row.lettered().equals(lettered)));
+    draw();
+    if (!onShow.getAsBoolean()) {
+      return;
+    }
     because.explain(WayBecause.of(way, port, desk.solar().panels().get().site()));
     VBox care =
         new VBox(
@@ -180,32 +198,27 @@ final class SolarPage extends VBox {
                     + " into an inverter. On a building this is a licensed electrician's work, under"
                     + " your local code."));
     care.getStyleClass().add("caution");
-    VBox.setMargin(care, new Insets(0, 16, 12, 16));
-    side.getChildren().setAll(because, care);
-    VBox.setVgrow(because, Priority.ALWAYS);
+    because.getChildren().add(care);
     if (way.fullSunWatts() > 0) {
       var use =
           Words.button(
               "action-main", "Charge from these", () -> desk.solar().toTheBench(way.arrangement()));
       use.setId("use-panels");
-      HBox row = new HBox(use);
-      VBox.setMargin(row, new Insets(0, 16, 16, 16));
-      side.getChildren().add(row);
+      because.getChildren().add(new HBox(use));
     }
-    draw();
   }
 
   private void explainNothing() {
-    VBox words =
-        new VBox(
-            Words.of("heading", "Volts are the line"),
-            Words.of(
-                "because-text",
-                "Amps and watts are drawn by the port, not pushed by the panels. Volts are not: too"
-                    + " many of them break it, and a cold morning raises them."));
-    words.getStyleClass().add("side");
-    VBox.setVgrow(words, Priority.ALWAYS);
-    side.getChildren().setAll(words);
+    if (onShow.getAsBoolean()) {
+      because
+          .getChildren()
+          .setAll(
+              Words.of("heading", "Volts are the line"),
+              Words.of(
+                  "because-text",
+                  "Amps and watts are drawn by the port, not pushed by the panels. Volts are not:"
+                      + " too many of them break it, and a cold morning raises them."));
+    }
   }
 
   private void batteries(Optional<Port> port) {

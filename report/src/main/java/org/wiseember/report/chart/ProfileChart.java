@@ -80,7 +80,8 @@ public final class ProfileChart {
     right = right > 0 ? right : 1;
     XYPlot plot = look.plot();
     NumberAxis across = look.axis(figure.across(), 0, right * 1.02, 8, palette.quiet());
-    plot.setRangeAxis(look.axis(figure.up(), 0, most * 1.28, 6, palette.emberInk()));
+    plot.setRangeAxis(
+        look.axis(figure.up(), 0, most * 1.28, scale > 1.2 ? 3 : 6, palette.emberInk()));
     lines(plot);
     marks(plot);
     if (figure.bands().isEmpty()) {
@@ -92,7 +93,7 @@ public final class ProfileChart {
     both.setOutlineVisible(false);
     both.setBackgroundPaint(Palette.awt(palette.sheet()));
     both.add(plot, LINES_WEIGHT);
-    both.add(bands(), 1 + figure.bands().size());
+    both.add(bands(), (int) Math.ceil(scale * (1 + 1.2 * figure.bands().size())));
     return withKey(look.chart(both), plot);
   }
 
