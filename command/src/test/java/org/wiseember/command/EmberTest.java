@@ -418,6 +418,38 @@ public class EmberTest {
     assertTrue(none.out().contains("no charge power"), none.out());
   }
 
+  /** 4 A at 20 V for an hour, then 60 V of open panels: amps of the port, then its volts. */
+  @Test
+  public void whatBoundAChargeAsJson() throws IOException {
+    StringBuilder log = new StringBuilder("time [s],in_voltage [V],in_current [A]\n");
+    for (int t = 0; t <= 5000; t += 5) {
+      boolean out = t > 3600;
+      log.append(t).append(out ? ",60,0\n" : ",20,4\n");
+    }
+    String path = file("amps.csv", log.toString()).toString();
+    Outcome outcome =
+        run(
+            "analyze",
+            "charge",
+            path,
+            "--json",
+            "--dc-volts",
+            "11-50",
+            "--dc-amps",
+            "4.1",
+            "--dc-w",
+            "200");
+    assertEquals(outcome.code(), 0, outcome.err());
+    JsonNode root = new ObjectMapper().readTree(outcome.out());
+    assertEquals(result(root, "bound_by_dc@0").path("value").asText(), "amps");
+    assertEquals(result(root, "mean_power").path("value").asDouble(), 80, 0.5);
+    assertTrue(outcome.out().contains("\"volts\""), outcome.out());
+    assertTrue(run("analyze", "charge", path).out().contains("source"), "no label, no port");
+    assertEquals(run("analyze", "charge", path, "--dc-volts", "fifty").code(), 2);
+    assertEquals(run("analyze", "charge", path, "--dc-volts", "60-11").code(), 2);
+    assertEquals(run("analyze", "charge", path, "--dc-amps", "4").code(), 2);
+  }
+
   @Test
   public void aWaveThatIsNoneIsUnreadable() throws IOException {
     String flat = "time [s],voltage [V]\n0,1\n0.001,1\n0.002,1\n";

@@ -28,6 +28,10 @@ import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Condition;
 import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Subject;
+import org.wiseember.core.solar.Panel;
+import org.wiseember.core.solar.PanelsOnHand;
+import org.wiseember.core.solar.Site;
+import org.wiseember.core.solar.SunDay;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
@@ -299,12 +303,17 @@ public class WorkbookTest {
             "INSERT INTO run (unit_id, kind, title, started_at, state, settings, channels) VALUES"
                 + " (1, 'ac-drain', 'Drain', '2026-05-04T16:30:00Z', 'done',"
                 + " '{\"loadWatts\":600,\"simulated\":true}', 'ac_power')");
+        statement.execute(
+            "INSERT INTO run (unit_id, kind, title, started_at, state, settings, channels) VALUES"
+                + " (1, 'wall-charge', 'Charge', '2026-05-05T16:30:00Z', 'done', '{}',"
+                + " 'in_power')");
       }
     }
     try (Workbook workbook = Workbook.open(file, CLOCK)) {
       assertEquals(workbook.units().all().get(0).name(), "Old");
       Run run = workbook.runs().of(1).get(0);
       assertTrue(run.settings().simulated());
+      assertEquals(workbook.runs().of(1).get(1).kind(), "charge");
       assertEquals(workbook.instruments().all(), List.of());
     }
   }
@@ -425,6 +434,29 @@ public class WorkbookTest {
           "UPDATE treatment SET decided = '{\"leftOut\":[{\"from\":9,\"to\":1,\"reason\":\"x\"}]}'",
           q -> {});
       assertThrows(WorkbookException.class, () -> workbook.treatments().of(run));
+    }
+  }
+
+  @Test
+  public void panelsOnHandAreKept() {
+    Panel bare = new Panel("bare \"one\"", 22.4, 5.9, 18.6, 5.4, Double.NaN, Double.NaN, 0);
+    Panel full = new Panel("full", 28.4, 9.1, 23.6, 8.5, -0.29, 0.05, 48);
+    PanelsOnHand panels =
+        new PanelsOnHand(
+            List.of(new PanelsOnHand.Lot(bare, 4), new PanelsOnHand.Lot(full, 2)),
+            new Site(new SunDay(-33.5, 12, 20, -40, 0.4), -3.5, 31));
+    try (Workbook workbook = Workbook.open(file, CLOCK)) {
+      assertEquals(workbook.panelsOnHand(), PanelsOnHand.NONE);
+      workbook.panelsOnHand(panels);
+    }
+    try (Workbook workbook = Workbook.open(file, CLOCK)) {
+      assertEquals(workbook.panelsOnHand(), panels);
+    }
+    for (String broken :
+        List.of("{", "{\"panels\":[{\"name\":\"x\"}]}", "{\"panels\":[],\"site\":{}}")) {
+      WorkbookException thrown =
+          expectThrows(WorkbookException.class, () -> PanelsJson.read(broken));
+      assertTrue(thrown.getMessage().contains("panels"), thrown.getMessage());
     }
   }
 

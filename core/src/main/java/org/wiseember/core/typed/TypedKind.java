@@ -18,6 +18,12 @@ public enum TypedKind {
   PEAK("Inrush peak", Unit.AMPERE, Channel.PEAK_CURRENT),
   SOUND("Sound", Unit.DECIBEL, Channel.SOUND_LEVEL),
   IN_POWER("Watts in", Unit.WATT, Channel.IN_POWER),
+  WALL_POWER("Watts in, wall", Unit.WATT, Channel.WALL_POWER),
+  USB_POWER("Watts in, USB-C", Unit.WATT, Channel.USB_IN_POWER),
+  IN_VOLTS("Volts in, DC", Unit.VOLT, Channel.IN_VOLTAGE),
+  IN_AMPS("Amps in, DC", Unit.AMPERE, Channel.IN_CURRENT),
+  LIGHT("Light", Unit.LUX, Channel.ILLUMINANCE),
+  TIME_TO_FULL("Display, to full", Unit.MINUTE, Channel.DISPLAY_TIME),
   SPOT("Hottest spot", Unit.CELSIUS, Channel.SPOT_TEMPERATURE),
   FAN("Fan step", Unit.ONE, Channel.FAN_STEP),
   OTHER_POWER("Watts, other leg", Unit.WATT, Channel.SECOND_AC_POWER);

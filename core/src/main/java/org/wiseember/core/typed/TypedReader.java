@@ -22,6 +22,9 @@ public final class TypedReader {
 
   private static final Pattern FAN = Pattern.compile("(?:fan|step)?\\s*(?:off|([0-9]))");
 
+  private static final double KILO = 1000;
+  private static final double SECONDS_A_MINUTE = 60;
+
   private TypedReader() {}
 
   /** Rounding of the DC volts is worth a word when it alone moves an efficiency so far, points. */
@@ -50,7 +53,11 @@ public final class TypedReader {
       case CASE, ROOM -> celsius(kind, stripped);
       case PEAK -> plain(TypedKind.PEAK, stripped, "a", "29 A", 1);
       case SOUND -> plain(TypedKind.SOUND, withoutWeighting(stripped), "db", "42.5 dB", 1);
-      case IN_POWER -> plain(TypedKind.IN_POWER, stripped, "w", "900 W", 1);
+      case IN_POWER, WALL_POWER, USB_POWER -> plain(kind, stripped, "w", "900 W", 1);
+      case IN_VOLTS -> plain(kind, stripped, "v", "38.2 V", 1);
+      case IN_AMPS -> plain(kind, stripped, "a", "9.8 A", 1);
+      case LIGHT -> light(stripped);
+      case TIME_TO_FULL -> toFull(stripped);
       case SPOT -> TypedSpot.read(stripped);
       case FAN -> fan(stripped);
       case OTHER_POWER -> plain(TypedKind.OTHER_POWER, stripped, "w", "1 480 W", 1);
@@ -95,6 +102,32 @@ public final class TypedReader {
         Optional.of(new TypedReading(TypedKind.DISPLAY, value, resolution, text, words)),
         "Read as " + words + ".",
         slips);
+  }
+
+  /** Lux meters show kilolux in the sun. */
+  private static TypedAnswer light(String text) {
+    boolean kilo = text.toLowerCase(Locale.ROOT).contains("klx");
+    return kilo
+        ? plain(TypedKind.LIGHT, text, "klx", "79.8 klx", KILO)
+        : plain(TypedKind.LIGHT, text, "lx", "79 800 lx", 1);
+  }
+
+  /** A time that is still to come, in any notation of a clock; kept in minutes. */
+  private static TypedAnswer toFull(String text) {
+    TypedAnswer clock = new TypedClock(text, Expected.nothing()).read();
+    return new TypedAnswer(
+        clock
+            .reading()
+            .map(
+                r ->
+                    new TypedReading(
+                        TypedKind.TIME_TO_FULL,
+                        r.value() / SECONDS_A_MINUTE,
+                        r.resolution() / SECONDS_A_MINUTE,
+                        r.asTyped(),
+                        r.words())),
+        clock.echo(),
+        List.of());
   }
 
   /** Half a digit of the volts goes straight into the efficiency. */
@@ -227,7 +260,7 @@ public final class TypedReader {
     double value = number.get().value() * factor;
     String words = Figures.plain(value, kind.unit());
     return new TypedAnswer(
-        Optional.of(new TypedReading(kind, value, number.get().resolution(), text, words)),
+        Optional.of(new TypedReading(kind, value, factor * number.get().resolution(), text, words)),
         "Read as " + words + ".",
         List.of());
   }

@@ -51,6 +51,14 @@ public class TypedReaderTest {
       {TypedKind.POWER, "598,3", 598.3, 0.1},
       {TypedKind.VOLTS, "227.1 V", 227.1, 0.1},
       {TypedKind.CASE, "44.6 °C", 44.6, 0.1},
+      {TypedKind.LIGHT, "79.8 klx", 79_800, 100},
+      {TypedKind.LIGHT, "80200", 80_200, 1},
+      {TypedKind.IN_VOLTS, "38.2 V", 38.2, 0.1},
+      {TypedKind.IN_AMPS, "9,8", 9.8, 0.1},
+      {TypedKind.USB_POWER, "60 W", 60, 1},
+      {TypedKind.TIME_TO_FULL, "1:24", 84, 1},
+      {TypedKind.TIME_TO_FULL, "84 min", 84, 1},
+      {TypedKind.TIME_TO_FULL, "1 h 24 min", 84, 1},
       {TypedKind.CASE, "112.3 °F", 44.611, 0.0556},
     };
   }

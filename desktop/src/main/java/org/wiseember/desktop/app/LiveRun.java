@@ -11,6 +11,7 @@ import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.trial.RecordedRun;
+import org.wiseember.trial.TestKind;
 import org.wiseember.trial.TestPlan;
 import org.wiseember.workbook.KeptReading;
 
@@ -151,7 +152,11 @@ public final class LiveRun {
         .counted(counted)
         .rated(ratedWattHours)
         .watts(now == null || now.latest() == null ? plan.watts() : watts())
-        .after(lastTyped(Channel.AC_ENERGY), Double.NaN, lastTyped(Channel.DISPLAY_CHARGE));
+        .after(
+            lastTyped(Channel.AC_ENERGY),
+            Double.NaN,
+            // A display that rises is a slip in a drain, and the point of a charge.
+            plan.kind() == TestKind.CHARGE ? Double.NaN : lastTyped(Channel.DISPLAY_CHARGE));
   }
 
   /** Since the load went on; where nobody sees that, since the run began. */

@@ -11,6 +11,7 @@ import java.util.concurrent.TimeUnit;
 import javafx.animation.PauseTransition;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
 import javafx.util.Duration;
@@ -67,8 +68,8 @@ final class Screenshots {
     add("overload", () -> desk.shownRun().set(run("Overload")), () -> true);
     add("motor-starts", () -> desk.shownRun().set(run("Motor")), () -> true);
     add("switch-over", () -> desk.shownRun().set(run("Switch-over")), () -> true);
-    add("port", () -> desk.shownRun().set(run("12 V")), () -> true);
     add("heat", () -> desk.shownRun().set(run("Heat")), () -> true);
+    add("charge", () -> desk.shownRun().set(run("Charge from the wall and")), () -> true);
     add("waveform", () -> desk.shownRun().set(run("Waveform")), () -> true);
     add("energy-by-load", () -> Row.choose(scene.lookup("#together")), () -> true);
     add("report", () -> desk.stage().set(StageName.REPORT), this::pageShown);
@@ -104,15 +105,16 @@ final class Screenshots {
         },
         () -> fired("#to-instruments"));
     add(
-        "overload-set-up",
+        "plan",
         () -> {
-          desk.bench().source().set(RunSettings.Source.SIMULATED);
-          desk.bench().test().set(TestKind.OVERLOAD);
+          fired("#back-to-bench");
+          desk.stage().set(StageName.PLAN);
         },
-        () -> fired("#back-to-bench"));
+        this::waysShown);
     add(
         "bench",
         () -> {
+          desk.stage().set(StageName.BENCH);
           desk.bench().test().set(TestKind.AC_DRAIN);
           desk.bench().source().set(RunSettings.Source.SIMULATED);
           desk.bench().faults().add(Fault.LOOSE_LEAD);
@@ -128,6 +130,11 @@ final class Screenshots {
                 && desk.bench().live().get().view().get() != null
                 && desk.bench().live().get().delivered() > 280
                 && typed());
+  }
+
+  private boolean waysShown() {
+    return scene.getRoot().lookupAll(".label").stream()
+        .anyMatch(n -> n instanceof Label l && l.getText().startsWith("Best of what"));
   }
 
   /** The first run of the chosen unit whose title begins so. */

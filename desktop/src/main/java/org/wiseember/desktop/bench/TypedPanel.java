@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -13,6 +14,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.core.typed.Slip;
 import org.wiseember.core.typed.TypedAnswer;
@@ -22,7 +24,8 @@ import org.wiseember.core.typed.TypedReading;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.TestKind;
+import org.wiseember.trial.ChargeSetting;
+import org.wiseember.trial.TestPlan;
 
 /**
  * Fields for what a person reads off. What is typed is said back while it is typed, what does not
@@ -37,6 +40,12 @@ final class TypedPanel extends VBox {
           TypedKind.POWER,
           TypedKind.OTHER_POWER,
           TypedKind.IN_POWER,
+          TypedKind.WALL_POWER,
+          TypedKind.IN_VOLTS,
+          TypedKind.IN_AMPS,
+          TypedKind.USB_POWER,
+          TypedKind.LIGHT,
+          TypedKind.TIME_TO_FULL,
           TypedKind.VOLTS,
           TypedKind.PEAK,
           TypedKind.DC_VOLTS,
@@ -118,18 +127,42 @@ final class TypedPanel extends VBox {
       case SOUND -> "as 42 dB";
       case SPOT -> "as 61 °C at the plug";
       case FAN -> "as off, 1, 2";
+      case IN_VOLTS -> "as 38.2 V";
+      case IN_AMPS -> "as 9.8 A";
+      case LIGHT -> "as 79 800 lx";
+      case TIME_TO_FULL -> "as 1:24 or 84 min";
       default -> "as 598 W";
     };
   }
 
-  private static List<TypedKind> kinds(TestKind test) {
-    return switch (test) {
+  /** A field for each meter on an input, and what the display says. */
+  private static List<TypedKind> charge(ChargeSetting setting) {
+    List<TypedKind> kinds = new ArrayList<>();
+    boolean alone = setting.sources().equals(Set.of(ChargeSource.WALL));
+    for (ChargeSource source : ChargeSource.values()) {
+      if (setting.sources().contains(source)) {
+        switch (source.inlet()) {
+          case DC -> kinds.addAll(List.of(TypedKind.IN_VOLTS, TypedKind.IN_AMPS));
+          case USB_C -> kinds.add(TypedKind.USB_POWER);
+          default -> kinds.add(alone ? TypedKind.IN_POWER : TypedKind.WALL_POWER);
+        }
+      }
+    }
+    if (setting.sources().contains(ChargeSource.SOLAR)) {
+      kinds.add(TypedKind.LIGHT);
+    }
+    kinds.addAll(List.of(TypedKind.DISPLAY, TypedKind.TIME_TO_FULL, TypedKind.CASE));
+    return kinds;
+  }
+
+  private static List<TypedKind> kinds(TestPlan plan) {
+    return switch (plan.kind()) {
       case AC_DRAIN ->
           List.of(TypedKind.DISPLAY, TypedKind.TOTAL, TypedKind.CLOCK, TypedKind.POWER);
       case DC_DRAIN -> List.of(TypedKind.DISPLAY, TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
       case LADDER -> List.of(TypedKind.POWER, TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
       case IDLE -> List.of(TypedKind.DC_VOLTS, TypedKind.DC_AMPS, TypedKind.DISPLAY);
-      case CHARGE -> List.of(TypedKind.IN_POWER, TypedKind.DISPLAY, TypedKind.CASE);
+      case CHARGE -> charge(plan.charging());
       case OVERLOAD -> List.of(TypedKind.POWER, TypedKind.VOLTS, TypedKind.CASE);
       case STARTS -> List.of(TypedKind.PEAK, TypedKind.VOLTS);
       case SWITCH_OVER, WAVEFORM -> List.of(TypedKind.POWER, TypedKind.VOLTS);
@@ -149,7 +182,7 @@ final class TypedPanel extends VBox {
 
   /** Shows the fields of a test and names the meter whose total is typed. */
   void of(LiveRun run) {
-    List<TypedKind> wanted = kinds(run.plan().kind());
+    List<TypedKind> wanted = kinds(run.plan());
     fields.forEach(
         (kind, field) -> {
           Words.shown(field, wanted.contains(kind));
