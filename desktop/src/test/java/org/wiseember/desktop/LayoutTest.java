@@ -288,6 +288,8 @@ public class LayoutTest {
       if (run instanceof ChargeRun) {
         press("profile-ALL");
         problemsOf("All charges", problems);
+        press("profile-WINDOW");
+        problemsOf("Input window", problems);
         press("profile-THIS");
       }
     }

@@ -13,6 +13,7 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
@@ -132,6 +133,16 @@ final class OpenWindow implements AutoCloseable {
 
   void untilShown(String words) {
     until(() -> shows(words));
+  }
+
+  /** Types into a field in place of what stands there. */
+  void replace(String id, String text) {
+    onFx(
+        () -> {
+          ((TextField) scene().lookup("#" + id)).clear();
+          return null;
+        });
+    type(id, text);
   }
 
   /** The node with this id, once it is there. */

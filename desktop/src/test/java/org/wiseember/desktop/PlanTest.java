@@ -18,13 +18,9 @@ import org.wiseember.workbook.Workbook;
 
 /** Panels and cables in a real window: from the data sheet to a charge in the sun. */
 public class PlanTest extends InDemoWindow {
+
   private void replace(String id, String text) {
-    OpenWindow.onFx(
-        () -> {
-          ((TextField) window.scene().lookup("#" + id)).clear();
-          return null;
-        });
-    window.type(id, text);
+    window.replace(id, text);
     robot.push(KeyCode.ENTER);
   }
 

@@ -6,7 +6,6 @@ import static org.testng.Assert.assertTrue;
 
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
@@ -37,15 +36,6 @@ public class PowerTest extends InDemoWindow {
           window.desk().bench().setPace(pace);
           return null;
         });
-  }
-
-  private void replace(String id, String text) {
-    OpenWindow.onFx(
-        () -> {
-          ((TextField) window.scene().lookup("#" + id)).clear();
-          return null;
-        });
-    window.type(id, text);
   }
 
   /** Nothing that can hurt starts before its cautions were in sight. */
@@ -134,22 +124,22 @@ public class PowerTest extends InDemoWindow {
         });
     window.untilShown("Will it start your motor?");
     window.untilShown("5 of 5 started");
-    replace("ask-name", "Crepe pan fan");
-    replace("ask-amps", "0.4");
+    window.replace("ask-name", "Crepe pan fan");
+    window.replace("ask-amps", "0.4");
     window.until(
         () ->
             ((Label) window.scene().lookup("#will-it-start"))
                 .getText()
                 .equals("Crepe pan fan: yes"));
-    replace("ask-amps", "many");
+    window.replace("ask-amps", "many");
     window.untilShown("Running amps: “many” is no number above 0.");
-    replace("ask-amps", "30");
+    window.replace("ask-amps", "30");
     window.until(
         () ->
             ((Label) window.scene().lookup("#will-it-start"))
                 .getText()
                 .equals("Crepe pan fan: not known"));
-    replace("ask-code", "Q");
+    window.replace("ask-code", "Q");
     window.untilShown("A code letter is one of A to V");
     window.click("capture-2");
     window.settle();

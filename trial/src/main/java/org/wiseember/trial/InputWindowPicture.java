@@ -3,9 +3,14 @@ package org.wiseember.trial;
 import java.util.ArrayList;
 import java.util.List;
 import org.wiseember.core.solar.Arrangement;
+import org.wiseember.core.solar.DayCurve;
 import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.Port;
+import org.wiseember.core.solar.Site;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
 import org.wiseember.report.chart.InputWindowFigure;
+import org.wiseember.report.chart.ProfileFigure;
 
 /** The ways to wire panels into a port as a chart. */
 public final class InputWindowPicture {
@@ -13,6 +18,7 @@ public final class InputWindowPicture {
   private static final int ALLOWED = 8;
 
   private static final int NEVER = 4;
+  private static final int READINGS = 600;
 
   private InputWindowPicture() {}
 
@@ -58,6 +64,51 @@ public final class InputWindowPicture {
               a.words().equals(chosen)));
     }
     return new InputWindowFigure(
-        port.leastVolts(), port.mostVolts(), port.amps(), port.watts(), points);
+        port.leastVolts(), port.mostVolts(), port.amps(), port.watts(), points, List.of());
+  }
+
+  /** Where a charge through the DC input worked in the window, its panels beside it. */
+  public static InputWindowFigure of(Port port, ChargeRun run) {
+    Trace trace = run.treatment().of(run.trace());
+    List<InputWindowFigure.Reading> measured = new ArrayList<>();
+    int step = Math.max(1, trace.size() / READINGS);
+    for (int i = 0; i < trace.size(); i += step) {
+      double volts = trace.value(Channel.IN_VOLTAGE, i);
+      double amps = trace.value(Channel.IN_CURRENT, i);
+      if (volts > 0 && amps >= 0) {
+        measured.add(new InputWindowFigure.Reading(volts, amps));
+      }
+    }
+    List<InputWindowFigure.Point> points = new ArrayList<>();
+    run.setting()
+        .panels()
+        .ifPresent(
+            a ->
+                points.add(
+                    new InputWindowFigure.Point(
+                        "sheet",
+                        a.series() * a.panel().peakVolts(),
+                        a.parallel() * a.panel().peakAmps(),
+                        a.coldVolts(run.setting().site().coldestCelsius()),
+                        false)));
+    return new InputWindowFigure(
+        port.leastVolts(), port.mostVolts(), port.amps(), port.watts(), points, measured);
+  }
+
+  /** What the panels could give and what the port draws of it, hour by hour. */
+  public static ProfileFigure day(Arrangement arrangement, Port port, Site site) {
+    List<DayCurve.Point> points = DayCurve.of(arrangement, port, site).points();
+    double[] hours = points.stream().mapToDouble(DayCurve.Point::hour).toArray();
+    double[] drawn = points.stream().mapToDouble(DayCurve.Point::drawn).toArray();
+    double[] could = points.stream().mapToDouble(DayCurve.Point::could).toArray();
+    return new ProfileFigure(
+        "hour of the sun's day",
+        "on this day, W",
+        List.of(
+            new ProfileFigure.Line("drawn by the port", hours, drawn, Double.NaN, Double.NaN),
+            new ProfileFigure.Line(
+                "what the panels could give", hours, could, Double.NaN, Double.NaN)),
+        List.of(),
+        List.of());
   }
 }

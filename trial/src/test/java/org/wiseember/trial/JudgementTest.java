@@ -39,7 +39,7 @@ public class JudgementTest extends OnDemo {
             .flatMap(u -> demo.runs().of(u.id()).stream())
             .filter(r -> r.state() == Run.State.INTERRUPTED)
             .count();
-    assertEquals(done, 16);
+    assertEquals(done, 19);
     assertEquals(started, 1);
   }
 

@@ -3,15 +3,13 @@ package org.wiseember.bench.simulated;
 import java.util.function.DoubleUnaryOperator;
 import org.wiseember.core.charge.Binding;
 import org.wiseember.core.solar.Arrangement;
+import org.wiseember.core.solar.CellWarmth;
 import org.wiseember.core.solar.DiodeModel;
 import org.wiseember.core.solar.Light;
 import org.wiseember.core.solar.Port;
 
 /** Panels in the sun on the unit's DC input, which tracks the best point it is allowed to. */
 public final class PanelFeed implements DcFeed {
-  /** Cells in full light are so much warmer than the air, K. */
-  private static final double SUN_WARMS = 30;
-
   /** Light that changed by less is taken for the same, as a share. */
   private static final double SAME = 0.002;
 
@@ -53,7 +51,7 @@ public final class PanelFeed implements DcFeed {
   }
 
   private double cells(double now) {
-    return airCelsius + SUN_WARMS * now / 1000;
+    return CellWarmth.celsius(airCelsius, now);
   }
 
   @Override

@@ -12,11 +12,6 @@ import java.util.OptionalDouble;
  * not pushed into it.
  */
 public final class Designer {
-  /** Cells in the sun are so much warmer than the air at full light, K; common practice. */
-  private static final double SUN_WARMS = 30;
-
-  private static final double STEP_HOURS = 0.25;
-
   /** Ways whose day is within this share of the best are as good. */
   private static final double AS_GOOD = 0.02;
 
@@ -62,25 +57,15 @@ public final class Designer {
    * All ways, the best first, those that must never be made last.
    *
    * @param onHand panels and how many of each, at most 24 of one
-   * @param coldestCelsius of the coldest morning, °C
-   * @param airCelsius on the day, °C
    */
-  public static List<Way> ways(
-      Map<Panel, Integer> onHand, Port port, double coldestCelsius, SunDay day, double airCelsius) {
+  public static List<Way> ways(Map<Panel, Integer> onHand, Port port, Site site) {
     List<Way> found = new ArrayList<>();
     for (Map.Entry<Panel, Integer> some : onHand.entrySet()) {
       DiodeModel model = DiodeModel.of(some.getKey());
       int most = Math.min(24, some.getValue());
       for (int series = 1; series <= most; series++) {
         for (int parallel = 1; series * parallel <= most; parallel++) {
-          found.add(
-              way(
-                  new Arrangement(some.getKey(), series, parallel),
-                  model,
-                  port,
-                  coldestCelsius,
-                  day,
-                  airCelsius));
+          found.add(way(new Arrangement(some.getKey(), series, parallel), model, port, site));
         }
       }
     }
@@ -118,30 +103,16 @@ public final class Designer {
         : Standing.ALLOWED;
   }
 
-  private static Way way(
-      Arrangement a,
-      DiodeModel model,
-      Port port,
-      double coldestCelsius,
-      SunDay day,
-      double airCelsius) {
-    double cold = a.coldVolts(coldestCelsius);
-    if (!a.allowed(port, coldestCelsius)) {
+  private static Way way(Arrangement a, DiodeModel model, Port port, Site site) {
+    double cold = a.coldVolts(site.coldestCelsius());
+    if (!a.allowed(port, site.coldestCelsius())) {
       return new Way(a, cold, 0, 0, Standing.NEVER);
-    }
-    double wattHours = 0;
-    for (double hour = 4; hour <= 20; hour += STEP_HOURS) {
-      double light = day.light(hour);
-      if (light > 20) {
-        wattHours +=
-            STEP_HOURS * a.drawn(model, port, light, airCelsius + SUN_WARMS * light / 1000)[2];
-      }
     }
     return new Way(
         a,
         cold,
-        a.drawn(model, port, 1000, airCelsius + SUN_WARMS)[2],
-        wattHours,
+        a.drawn(model, port, 1000, CellWarmth.celsius(site.airCelsius(), 1000))[2],
+        DayCurve.of(a, port, site).wattHours(),
         Standing.ALLOWED);
   }
 

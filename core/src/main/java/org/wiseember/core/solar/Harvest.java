@@ -25,9 +25,6 @@ import org.wiseember.core.uncertainty.MeterClass;
  */
 public record Harvest(
     double watts, double lux, Estimate scaled, Estimate ofPlate, Because because) {
-  /** Cells in full light are so much warmer than the air, K, and may be off by half of that. */
-  private static final double SUN_WARMS = 30;
-
   private static final int LEAST_READINGS = 5;
 
   /**
@@ -68,13 +65,13 @@ public record Harvest(
   private static Harvest of(
       double watts, double lux, Arrangement panels, double airCelsius, Optional<MeterClass> meter) {
     double light = Light.ofLux(lux);
-    double cells = airCelsius + SUN_WARMS * light / 1000;
+    double cells = CellWarmth.celsius(airCelsius, light);
     DiodeModel model = DiodeModel.of(panels.panel());
     double[] there = model.at(light, cells).peak();
     double[] full = model.at(1000, 25).peak();
     double factor = full[0] * full[1] / (there[0] * there[1]);
     double scaled = watts * factor;
-    double[] warmer = model.at(light, cells + SUN_WARMS / 2).peak();
+    double[] warmer = model.at(light, cells + CellWarmth.IN_FULL_SUN / 2).peak();
     double byWarmth = Math.abs(warmer[0] * warmer[1] / (there[0] * there[1]) - 1);
     MeterClass luxMeter = meter.orElse(MeterClass.ofReading(5, 0, 0));
     Budget budget =

@@ -46,7 +46,7 @@ public record PanelsOnHand(List<Lot> lots, Site site) {
 
   /** All ways to wire them into a port, the best first. */
   public List<Designer.Way> ways(Port port) {
-    return Designer.ways(counts(), port, site.coldestCelsius(), site.day(), site.airCelsius());
+    return Designer.ways(counts(), port, site);
   }
 
   public PanelsOnHand with(Site other) {

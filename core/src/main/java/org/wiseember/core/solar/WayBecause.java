@@ -17,7 +17,7 @@ public final class WayBecause {
   /** A gain of less is not worth a converter, as a share. */
   private static final double WORTH = 0.03;
 
-  private static final double SUN_WARMS = 30;
+  private static final double FULL_LIGHT = 1000;
 
   private final Designer.Way way;
   private final Arrangement arrangement;
@@ -98,7 +98,7 @@ public final class WayBecause {
   }
 
   private void sun(List<String> sum) {
-    double cells = site.airCelsius() + SUN_WARMS;
+    double cells = CellWarmth.celsius(site.airCelsius(), FULL_LIGHT);
     DiodeModel model = DiodeModel.of(arrangement.panel());
     double[] drawn = arrangement.drawn(model, port, 1000, cells);
     double[] peak = model.at(1000, cells).peak();
@@ -138,7 +138,7 @@ public final class WayBecause {
   /** What a converter between would change. */
   private String boost() {
     DiodeModel model = DiodeModel.of(arrangement.panel());
-    double[] peak = model.at(1000, site.airCelsius() + SUN_WARMS).peak();
+    double[] peak = model.at(1000, CellWarmth.celsius(site.airCelsius(), FULL_LIGHT)).peak();
     double volts = port.mostVolts() - UNDER;
     if (arrangement.series() * peak[0] >= volts || volts <= port.leastVolts()) {
       return "A boost converter has nothing to raise: the string has the port's volts already";

@@ -59,7 +59,7 @@ public class DesignerTest {
   public void waysOfFourPanels() {
     Map<Panel, Integer> onHand = new LinkedHashMap<>();
     onHand.put(HUNDRED, 4);
-    List<Designer.Way> ways = Designer.ways(onHand, PORT, -8, day(50, 172, 30), 20);
+    List<Designer.Way> ways = Designer.ways(onHand, PORT, new Site(day(50, 172, 30), -8, 20));
     assertEquals(ways.size(), 4 + 2 + 1 + 1);
     Designer.Way best = ways.get(0);
     assertEquals(best.standing(), Designer.Standing.BEST);

@@ -124,6 +124,28 @@ public class PortMattersTest {
     assertEquals(Boost.gain(60, 79_800, 90, 80_200), 0.49, 0.005);
   }
 
+  /** A port never draws more than there is, nothing at night, and the day is what the way says. */
+  @Test
+  public void aDayInTheSun() {
+    PanelsOnHand panels = new PanelsOnHand(List.of(new PanelsOnHand.Lot(PANEL, 4)), SITE);
+    for (Designer.Way way : panels.ways(SMALL)) {
+      DayCurve day = DayCurve.of(way.arrangement(), SMALL, SITE);
+      for (DayCurve.Point p : day.points()) {
+        assertTrue(p.drawn() <= p.could() + 1e-6, "" + p);
+        assertTrue(p.drawn() <= SMALL.amps() * SMALL.mostVolts() + 1e-6, "" + p);
+        assertTrue(p.light() > 0 || p.drawn() == 0, "" + p);
+      }
+      int n = day.points().size();
+      for (int i = 0; i < n; i++) {
+        assertEquals(
+            day.points().get(i).light(), day.points().get(n - 1 - i).light(), 1e-6, "symmetric");
+      }
+      if (way.standing() != Designer.Standing.NEVER) {
+        assertEquals(day.wattHours(), way.dayWattHours(), 1e-9);
+      }
+    }
+  }
+
   /** A coefficient that lost its minus sign would hide a cold morning. */
   @Test
   public void sheetsWithoutSenseAreRefused() {

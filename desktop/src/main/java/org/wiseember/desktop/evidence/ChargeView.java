@@ -13,23 +13,29 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jfree.chart.JFreeChart;
 import org.wiseember.core.charge.ChargeFinding;
+import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.solar.Port;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.report.chart.InputWindowChart;
 import org.wiseember.report.chart.ProfileChart;
 import org.wiseember.trial.ChargePicture;
 import org.wiseember.trial.ChargeRun;
+import org.wiseember.trial.InputWindowPicture;
 import org.wiseember.trial.Judgement;
+import org.wiseember.trial.LabelInputs;
 
 /** A charge: watts in over time with what bound them, or all charges against what went in. */
 final class ChargeView extends VBox {
   private enum Look {
     THIS,
-    ALL
+    ALL,
+    WINDOW
   }
 
   private final Desk desk;
@@ -47,6 +53,7 @@ final class ChargeView extends VBox {
     Map<Look, String> words = new LinkedHashMap<>();
     words.put(Look.THIS, "This charge over time");
     words.put(Look.ALL, "All charges, by energy in");
+    words.put(Look.WINDOW, "Input window");
     looks = Choices.row("Profile", "profile-", words, look);
     setSpacing(8);
     VBox.setVgrow(finding, Priority.ALWAYS);
@@ -57,7 +64,13 @@ final class ChargeView extends VBox {
   void of(Judgement judged, ChargeRun run) {
     judgement = judged;
     shown = run;
-    Words.shown(looks, charges().size() > 1);
+    Words.shown(looks, charges().size() > 1 || window().isPresent());
+    looks.getChildren().stream()
+        .filter(n -> ("profile-" + Look.WINDOW).equals(n.getId()))
+        .forEach(n -> Words.shown(n, window().isPresent()));
+    if (look.get() == Look.WINDOW && window().isEmpty()) {
+      look.set(Look.THIS);
+    }
     show();
   }
 
@@ -67,6 +80,13 @@ final class ChargeView extends VBox {
         .map(ChargeRun.class::cast)
         .filter(r -> r.finding().energyIn().isPresent())
         .toList();
+  }
+
+  /** The port a charge through the DC input went into; empty for another charge. */
+  private Optional<Port> window() {
+    return shown.limits().flatMap(l -> l.band(Inlet.DC)).isPresent()
+        ? LabelInputs.port(judgement.unit().label())
+        : Optional.empty();
   }
 
   private void show() {
@@ -85,12 +105,19 @@ final class ChargeView extends VBox {
     row(rows, "Round trip", shown.roundTrip(), Unit.PERCENT);
     ChargeRun run = shown;
     boolean all = look.get() == Look.ALL && charges().size() > 1;
+    Optional<Port> port = window();
     Supplier<JFreeChart> picture =
-        () ->
-            ProfileChart.of(
-                all ? ChargePicture.allOf(charges()) : ChargePicture.of(run),
-                desk.palette().get(),
-                desk.textScale().get());
+        look.get() == Look.WINDOW && port.isPresent()
+            ? () ->
+                InputWindowChart.of(
+                    InputWindowPicture.of(port.get(), run),
+                    desk.palette().get(),
+                    desk.textScale().get())
+            : () ->
+                ProfileChart.of(
+                    all ? ChargePicture.allOf(charges()) : ChargePicture.of(run),
+                    desk.palette().get(),
+                    desk.textScale().get());
     finding.show(
         f.energyIn().isEmpty() ? null : picture,
         rows.isEmpty() ? null : new FigureTable(List.of("Charge", ""), rows),

@@ -60,8 +60,10 @@ final class PanelsForm extends VBox {
     TextField amps = Field.of(id + "imp", "A at most watts", text(p.peakAmps()), 4);
     TextField cold = Field.of(id + "coefficient", "% V a kelvin", text(p.voltsPerKelvin()), 4);
     cold.setPromptText("none");
+    TextField warm = Field.of(id + "amps-coefficient", "% A a kelvin", text(p.ampsPerKelvin()), 4);
+    warm.setPromptText("none");
     FlowPane row = new FlowPane(12, 6);
-    TextField[] fields = {name, count, open, closed, volts, amps, cold};
+    TextField[] fields = {name, count, open, closed, volts, amps, cold, warm};
     for (TextField field : fields) {
       row.getChildren().add(Field.named(field));
       Field.whenTyped(field, () -> keep(i, fields));
@@ -97,7 +99,7 @@ final class PanelsForm extends VBox {
               wanted(fields[4], 0.5, 200),
               wanted(fields[5], 0.05, 50),
               Field.number(fields[6], -1, 0).orElse(Double.NaN),
-              old.ampsPerKelvin(),
+              Field.number(fields[7], -1, 1).orElse(Double.NaN),
               old.cells());
       all.set(i, new PanelsOnHand.Lot(panel, (int) count));
       Words.shown(trouble, false);

@@ -9,10 +9,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.solar.Arrangement;
 import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.core.solar.Port;
 import org.wiseember.core.solar.SecondBattery;
+import org.wiseember.core.solar.Site;
 import org.wiseember.core.solar.WayBecause;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
@@ -21,6 +23,7 @@ import org.wiseember.desktop.frame.Row;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.InputWindowChart;
+import org.wiseember.report.chart.ProfileChart;
 import org.wiseember.trial.InputWindowPicture;
 import org.wiseember.trial.Judgement;
 import org.wiseember.trial.LabelInputs;
@@ -34,6 +37,8 @@ final class SolarPage extends VBox {
   private final ChartPane chart =
       new ChartPane("Volts and amps a port takes, and each arrangement");
   private final VBox ways = new VBox();
+  private final Label dayTitle = Words.of("heading", "");
+  private final ChartPane day = new ChartPane("Watts through the day");
   private final VBox batteries = new VBox();
   private final VBox missing = new VBox();
   private final VBox window = new VBox();
@@ -56,6 +61,8 @@ final class SolarPage extends VBox {
     batteries.setSpacing(4);
     chart.setMinHeight(280);
     chart.setPrefHeight(330);
+    day.setMinHeight(230);
+    day.setPrefHeight(250);
     window.setSpacing(10);
     window
         .getChildren()
@@ -66,7 +73,9 @@ final class SolarPage extends VBox {
                 "Dot: where it works in full sun. Bar to the right: its open volts on the coldest"
                     + " morning. Dashes: the port's watts."),
             Words.of("heading", "Arrangements"),
-            ways);
+            ways,
+            dayTitle,
+            day);
     VBox words = new VBox(Words.of("title", "What may go into the solar port"), under);
     words.setSpacing(2);
     getChildren()
@@ -254,6 +263,30 @@ final class SolarPage extends VBox {
                     () ->
                         InputWindowChart.of(
                             InputWindowPicture.of(p, shown, chosen),
+                            desk.palette().get(),
+                            desk.textScale().get())));
+    shown.stream()
+        .filter(l -> l.way().arrangement().words().equals(chosen))
+        .findFirst()
+        .ifPresent(this::drawDay);
+  }
+
+  /** A forbidden way draws nothing, so there is no day to show. */
+  private void drawDay(InputWindowPicture.Lettered lettered) {
+    boolean allowed = lettered.way().standing() != Designer.Standing.NEVER;
+    Words.shown(day, allowed);
+    Words.shown(dayTitle, allowed);
+    Arrangement arrangement = lettered.way().arrangement();
+    dayTitle.setText("The day of " + arrangement.words());
+    Site site = desk.solar().panels().get().site();
+    port()
+        .filter(p -> allowed)
+        .ifPresent(
+            p ->
+                day.show(
+                    () ->
+                        ProfileChart.of(
+                            InputWindowPicture.day(arrangement, p, site),
                             desk.palette().get(),
                             desk.textScale().get())));
   }

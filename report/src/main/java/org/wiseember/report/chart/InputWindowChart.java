@@ -32,6 +32,7 @@ public final class InputWindowChart {
   private static final Stroke DASHED =
       new BasicStroke(1.6f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1, new float[] {5, 4}, 0);
   private static final double DOT = 10;
+  private static final double SMALL = 3;
   private static final int CURVE = 120;
   private static final int GROUND_ALPHA = 34;
 
@@ -68,6 +69,10 @@ public final class InputWindowChart {
       right = Math.max(right, 1.06 * p.coldVolts());
       top = Math.max(top, 1.18 * p.amps());
     }
+    for (InputWindowFigure.Reading r : figure.measured()) {
+      right = Math.max(right, 1.06 * r.volts());
+      top = Math.max(top, 1.18 * r.amps());
+    }
     XYPlot plot = look.plot();
     plot.setDomainAxis(look.axis("volts, V", 0, right, 10, palette.quiet()));
     plot.setRangeAxis(look.axis("amps, A", 0, top, 7, palette.quiet()));
@@ -78,6 +83,8 @@ public final class InputWindowChart {
     plot.setRenderer(0, curve);
     plot.setDataset(1, dots());
     plot.setRenderer(1, marks());
+    plot.setDataset(2, readings());
+    plot.setRenderer(2, small());
     whiskers(plot);
     names(plot);
     return look.chart(plot);
@@ -164,6 +171,24 @@ public final class InputWindowChart {
           });
     }
     return data;
+  }
+
+  private DefaultXYDataset readings() {
+    DefaultXYDataset data = new DefaultXYDataset();
+    data.addSeries(
+        "read",
+        new double[][] {
+          figure.measured().stream().mapToDouble(InputWindowFigure.Reading::volts).toArray(),
+          figure.measured().stream().mapToDouble(InputWindowFigure.Reading::amps).toArray()
+        });
+    return data;
+  }
+
+  private XYLineAndShapeRenderer small() {
+    XYLineAndShapeRenderer renderer = new XYLineAndShapeRenderer(false, true);
+    renderer.setSeriesPaint(0, Palette.awt(palette.emberInk()));
+    renderer.setSeriesShape(0, new Ellipse2D.Double(-SMALL / 2, -SMALL / 2, SMALL, SMALL));
+    return renderer;
   }
 
   private boolean never(InputWindowFigure.Point point) {

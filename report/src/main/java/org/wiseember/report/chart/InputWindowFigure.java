@@ -10,12 +10,22 @@ import java.util.List;
  * @param amps it draws at most, A; infinite for no limit
  * @param watts it takes at most, W; infinite for no limit
  * @param points one an arrangement
+ * @param measured volts and amps that were read, thinned; may be empty
  */
 public record InputWindowFigure(
-    double leastVolts, double mostVolts, double amps, double watts, List<Point> points) {
+    double leastVolts,
+    double mostVolts,
+    double amps,
+    double watts,
+    List<Point> points,
+    List<Reading> measured) {
   public InputWindowFigure {
     points = List.copyOf(points);
+    measured = List.copyOf(measured);
   }
+
+  /** Where the input worked at a moment. */
+  public record Reading(double volts, double amps) {}
 
   /**
    * One arrangement.
