@@ -167,19 +167,22 @@ public final class ChargeProfile {
    * fill falls twice; then the second fall counts.
    */
   private OptionalDouble knee(int first, int last) {
+    // One part may have been read at other times than the whole: indices do not carry over.
     Series watts = fullness.series();
-    int begin = Math.max(first, watts.from(fullness.from()));
-    OptionalDouble falls = Taper.start(watts, begin, last);
-    OptionalDouble tail = LinearTail.start(watts, begin, last);
+    double start = Math.max(power.seconds(first), fullness.from());
+    double end = power.seconds(last);
+    int begin = watts.from(start);
+    int over = Math.min(watts.size() - 1, watts.from(end));
+    OptionalDouble falls = Taper.start(watts, begin, over);
+    OptionalDouble tail = LinearTail.start(watts, begin, over);
     if (falls.isEmpty() || tail.isEmpty() || warmth.size() < 2) {
       return falls;
     }
     double from = falls.getAsDouble();
     double to = tail.getAsDouble();
     double between = meanWarmth(from, to);
-    boolean warmed = between >= WARM && between > meanWarmth(watts.seconds(begin), from);
-    double late = energy(watts.from(from), watts.from(to)) / energy(begin, last);
-    double end = watts.seconds(last);
+    boolean warmed = between >= WARM && between > meanWarmth(start, from);
+    double late = energyBetween(from, to) / energyBetween(start, end);
     boolean gentler =
         steepness(watts, from, to) < GENTLER * steepness(watts, to, to + STRAIGHT * (end - to));
     return warmed && gentler && late > LATE ? tail : falls;
@@ -187,10 +190,14 @@ public final class ChargeProfile {
 
   /** Watts lost for each watt-hour taken in between two moments. */
   private double steepness(Series watts, double from, double to) {
-    int first = watts.from(from);
-    int last = Math.min(watts.size() - 1, watts.from(to));
-    double lost = watts.value(first) - watts.value(last);
-    return lost / Math.max(1e-6, energy(first, last));
+    int last = watts.size() - 1;
+    double lost =
+        watts.value(Math.min(last, watts.from(from))) - watts.value(Math.min(last, watts.from(to)));
+    return lost / Math.max(1e-6, energyBetween(from, to));
+  }
+
+  private double energyBetween(double from, double to) {
+    return energy(power.from(from), Math.min(power.size() - 1, power.from(to)));
   }
 
   private double meanWarmth(double from, double to) {

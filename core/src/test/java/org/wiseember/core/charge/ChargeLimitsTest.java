@@ -172,6 +172,31 @@ public class ChargeLimitsTest {
     }
   }
 
+  /**
+   * The panels' meters answer every third time only, and one reading in ten of the wall is lost.
+   */
+  @Test
+  public void metersWithPacesOfTheirOwn() {
+    Trace log =
+        trace(
+            9000,
+            Map.of(
+                Channel.WALL_POWER,
+                t -> t % 50 == 0 ? Double.NaN : plateauAndFall(t, 800, 6000, 8000),
+                Channel.IN_VOLTAGE,
+                t -> t % 15 == 0 ? 38 : Double.NaN,
+                Channel.IN_CURRENT,
+                t -> t % 15 == 0 ? (t < 8000 ? 4 + Math.sin(t / 700) : 0) : Double.NaN,
+                Channel.ILLUMINANCE,
+                t -> t % 15 == 0 ? 10_000 * (4 + Math.sin(t / 700)) : Double.NaN));
+    ChargeFinding finding = ChargeProfile.of(log, Optional.empty());
+    assertEquals(finding.taperStart().orElseThrow().value(), 6000, 100);
+    ChargeLimits found = ChargeLimits.of(log, finding, LABEL).orElseThrow();
+    assertEquals(found.band(Inlet.WALL).orElseThrow().at(3000), Binding.WATTS);
+    assertEquals(found.band(Inlet.WALL).orElseThrow().at(7000), Binding.TAPER);
+    assertEquals(found.band(Inlet.DC).orElseThrow().at(3000), Binding.SOURCE);
+  }
+
   /** A string that stands above the window is refused until a panel is taken out of it. */
   @Test
   public void voltsOutsideTheWindow() {

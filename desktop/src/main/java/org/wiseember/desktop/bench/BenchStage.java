@@ -101,7 +101,7 @@ public final class BenchStage extends StackPane {
     VBox.setVgrow(chart, Priority.ALWAYS);
     tiles = new LiveTiles(desk, widthProperty());
     main.getChildren().addAll(head(), cautions, cutShort, setUp, tiles, chart, seen, said, noticed);
-    side.getChildren().addAll(doNow, leads, typed, clock);
+    side.getChildren().addAll(doNow, typed, clock, leads);
     adaptive = new Adaptive(main, side, desk.textScale());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     desk.chosen().addListener((o, was, is) -> rebuild());
