@@ -208,8 +208,8 @@ public class ChargeTruthTest {
   }
 
   /**
-   * Fifty units in all, five of each kind. More seeds: {@code -Dember.charges=50}; of 500 units
-   * 98.5 % of the time was named right.
+   * Fifty units in all, five of each kind. More seeds: {@code -Dember.charges=50}, which passes
+   * too.
    */
   @Test(dataProvider = "plugged")
   public void theBindingLimitIsNamedAndTheKneeFound(Plugged plugged) {

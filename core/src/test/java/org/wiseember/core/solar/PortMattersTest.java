@@ -43,6 +43,21 @@ public class PortMattersTest {
     assertTrue(one.workedOut().stream().anyMatch(s -> s.contains("its most amps")));
   }
 
+  /**
+   * Common practice, no published source: a string of three 18 V class panels works inside a port
+   * of 60 V and stands over it unloaded, so that it is never allowed; and a port of 30 V and 3.65 A
+   * gives 112 W at best.
+   */
+  @Test
+  public void loadedVoltsDoNotMakeAStringSafe() {
+    Arrangement three = new Arrangement(PANEL, 3, 1);
+    Port port = new Port(11, 60, 12, 400);
+    assertTrue(3 * PANEL.peakVolts() < port.mostVolts());
+    assertTrue(three.coldVolts(25) > port.mostVolts());
+    assertFalse(three.allowed(port, 25));
+    assertTrue(SMALL.takes(30) <= 112 && SMALL.takes(30) > 100);
+  }
+
   @Test
   public void theSumOfAForbiddenWay() {
     Because two = of(2, SMALL, "2 test in series");
