@@ -159,5 +159,8 @@ public class PlanTest extends InDemoWindow {
     window.untilShown("For 112.0 A take 3/0 AWG or 95 mm², fuse 150 A");
     replace("cable-metres", "x");
     window.untilShown("One way, m: “x” is no number from 0.05 to 200.");
+    assertFalse(window.shows("Cable of"), "no sum of other figures stays beside a slip");
+    replace("cable-metres", "2");
+    window.untilShown("Cable of 2 m");
   }
 }

@@ -129,6 +129,10 @@ final class CablePage extends VBox {
       trouble.setText(e.getMessage());
       Words.shown(trouble, true);
       found.getChildren().clear();
+      if (onShow.getAsBoolean()) {
+        // What was worked out before belongs to other figures.
+        because.getChildren().clear();
+      }
     }
   }
 
