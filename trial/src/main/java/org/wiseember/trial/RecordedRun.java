@@ -5,6 +5,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.procedure.Phase;
@@ -33,6 +36,8 @@ import org.wiseember.workbook.WorkbookException;
 
 /** A procedure on a bench whose readings go into the workbook as they come. */
 public final class RecordedRun {
+  private static final Logger LOG = LoggerFactory.getLogger(RecordedRun.class);
+
   private final Runner runner;
   private final long runId;
   private final Procedure procedure;
@@ -82,10 +87,11 @@ public final class RecordedRun {
                 startedAt,
                 setup.settings(),
                 setup.bench().channels());
-    return over(writer, unit, procedure, setup, pace, watcher);
+    return over(workbook, writer, unit, procedure, setup, pace, watcher);
   }
 
   private static RecordedRun over(
+      Workbook workbook,
       RunWriter writer,
       Unit unit,
       Procedure procedure,
@@ -102,7 +108,12 @@ public final class RecordedRun {
             : List.of();
     Runner runner =
         new Runner(
-            setup.bench(), procedure, watchers, new IntoWorkbook(writer, setup), pace, watcher);
+            setup.bench(),
+            procedure,
+            watchers,
+            new IntoWorkbook(workbook, writer, setup),
+            pace,
+            watcher);
     return new RecordedRun(runner, writer.runId(), procedure, setup);
   }
 
@@ -154,7 +165,7 @@ public final class RecordedRun {
               + run.title()
               + " began. Put them back, or close the run.");
     }
-    RecordedRun resumed = over(writer, unit, procedure, setup, pace, watcher);
+    RecordedRun resumed = over(workbook, writer, unit, procedure, setup, pace, watcher);
     if (!resumed.runner.catchUp(frames(trace, run.channels()), noticed)) {
       close(setup);
       writer.end(Run.State.INTERRUPTED, run.ending());
@@ -215,7 +226,8 @@ public final class RecordedRun {
   }
 
   /** Hands frames to the workbook; what the disk does not take waits and is tried again. */
-  private record IntoWorkbook(RunWriter writer, BenchSetup setup) implements Recorder {
+  private record IntoWorkbook(Workbook workbook, RunWriter writer, BenchSetup setup)
+      implements Recorder {
     @Override
     public void append(Frame frame) {
       writer.append(frame.seconds(), frame.values());
@@ -229,6 +241,25 @@ public final class RecordedRun {
     @Override
     public void capture(double seconds, String words, Capture capture) {
       writer.capture(new KeptCapture(seconds, words, capture));
+    }
+
+    @Override
+    public void switchingOn(InstrumentDescription instrument) {
+      ledger(() -> workbook.loadsOn().add(writer.runId(), DescriptionJson.write(instrument)));
+    }
+
+    @Override
+    public void switchedOff(InstrumentDescription instrument) {
+      ledger(() -> workbook.loadsOn().forget(DescriptionJson.write(instrument)));
+    }
+
+    /** A full disk keeps no load from being switched. */
+    private static void ledger(Runnable entry) {
+      try {
+        entry.run();
+      } catch (WorkbookException e) {
+        LOG.warn("what is switched on is not on disk", e);
+      }
     }
 
     @Override

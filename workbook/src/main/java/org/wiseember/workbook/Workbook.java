@@ -30,7 +30,7 @@ public final class Workbook implements AutoCloseable {
   static final int APPLICATION_ID = 0x57456D62;
 
   /** The newest layout this program writes. */
-  static final int VERSION = 6;
+  static final int VERSION = 7;
 
   private final Path file;
   private final Connection connection;
@@ -281,6 +281,11 @@ public final class Workbook implements AutoCloseable {
 
   public Treatments treatments() {
     return new Treatments(this);
+  }
+
+  /** Loads that may still be on. */
+  public LoadsOn loadsOn() {
+    return new LoadsOn(this);
   }
 
   public Photos photos() {

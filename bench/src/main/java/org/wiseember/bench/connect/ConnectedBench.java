@@ -7,11 +7,13 @@ import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.bench.instrument.StillOn;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
@@ -24,6 +26,9 @@ import org.wiseember.core.waveform.Capture;
 public final class ConnectedBench implements Bench, AutoCloseable {
   private static final double SHARE_TO_WAIT = 0.6;
 
+  /** An instrument that is there is off long before; one that was lost gets three more tries. */
+  private static final long OFF_PATIENCE = TimeUnit.SECONDS.toNanos(6);
+
   private final List<Poller> pollers = new ArrayList<>();
   private final Optional<ScopePoller> scope;
   private final int scopePlace;
@@ -34,7 +39,6 @@ public final class ConnectedBench implements Bench, AutoCloseable {
   private final double clockFactor;
   private final long origin;
   private long number;
-  private Boolean loadIsOn;
 
   /**
    * Starts asking; nothing needs to be there yet.
@@ -63,7 +67,9 @@ public final class ConnectedBench implements Bench, AutoCloseable {
         }
       }
       places.add(at);
-      boolean reads = description.way().asked() && !description.channels().isEmpty();
+      boolean reads =
+          description.way().asked()
+              && (!description.channels().isEmpty() || description.switchesLoad());
       pollers.add(reads ? new Poller(description) : null);
     }
     this.scopePlace =
@@ -117,7 +123,7 @@ public final class ConnectedBench implements Bench, AutoCloseable {
 
   @Override
   public boolean loadObeys() {
-    return pollers.stream().anyMatch(p -> p != null && p.description().switchesLoad());
+    return switching().findAny().isPresent();
   }
 
   @Override
@@ -126,15 +132,37 @@ public final class ConnectedBench implements Bench, AutoCloseable {
       scope.ifPresent(ScopePoller::request);
     }
     scopeWanted = wanted.captured();
-    boolean on = wanted.loaded();
-    if (loadIsOn == null || loadIsOn != on) {
-      loadIsOn = on;
-      for (Poller poller : pollers) {
-        if (poller != null && poller.description().switchesLoad()) {
-          poller.load(on);
-        }
-      }
-    }
+    switching().forEach(p -> p.arrange(wanted));
+  }
+
+  private Stream<Poller> switching() {
+    return pollers.stream().filter(p -> p != null && p.description().switchesLoad());
+  }
+
+  @Override
+  public List<InstrumentDescription> switchedOnBy(Wanted wanted) {
+    return switching()
+        .map(Poller::description)
+        .filter(d -> d.load().orElseThrow().isOn(wanted))
+        .toList();
+  }
+
+  @Override
+  public List<StillOn> switchOff() {
+    switching().forEach(Poller::beginOff);
+    long until = System.nanoTime() + OFF_PATIENCE;
+    List<StillOn> still = new ArrayList<>();
+    switching()
+        .forEach(
+            p -> {
+              try {
+                p.awaitOff(until).ifPresent(why -> still.add(new StillOn(p.description(), why)));
+              } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                still.add(new StillOn(p.description(), "the program was interrupted"));
+              }
+            });
+    return still;
   }
 
   private double now() {

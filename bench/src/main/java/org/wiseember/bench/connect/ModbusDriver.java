@@ -8,6 +8,7 @@ import com.ghgande.j2mod.modbus.facade.ModbusTCPMaster;
 import com.ghgande.j2mod.modbus.procimg.InputRegister;
 import com.ghgande.j2mod.modbus.util.SerialParameters;
 import java.io.IOException;
+import java.util.List;
 import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.Register;
@@ -77,7 +78,12 @@ final class ModbusDriver implements Driver {
   }
 
   @Override
-  public void load(boolean on) throws IOException {
+  public void send(List<String> commands) throws IOException {
+    throw new IOException("a Modbus meter switches no load");
+  }
+
+  @Override
+  public boolean loadIsOn() throws IOException {
     throw new IOException("a Modbus meter switches no load");
   }
 

@@ -72,6 +72,23 @@ public final class ScpiClient implements AutoCloseable {
   }
 
   /**
+   * Asks for a Boolean, which instruments answer as 1 or 0 (SCPI-99, 7.3, recalled from memory) and
+   * some as ON or OFF.
+   *
+   * @throws IOException where the answer is neither
+   */
+  public boolean isOn(String line) throws IOException {
+    String answer = query(line).strip();
+    if (answer.equalsIgnoreCase("ON") || answer.equalsIgnoreCase("OFF")) {
+      return answer.equalsIgnoreCase("ON");
+    }
+    if (NUMBER.matcher(answer).matches()) {
+      return Double.parseDouble(answer) != 0;
+    }
+    throw new IOException("it answered “" + shortened(answer) + "” to " + line);
+  }
+
+  /**
    * Asks for a definite-length block, {@code #<digits><length><bytes>} (IEEE 488.2, 8.7.9).
    *
    * @throws IOException where it is none, or larger than 64 MiB

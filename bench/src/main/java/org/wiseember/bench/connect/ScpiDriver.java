@@ -1,6 +1,7 @@
 package org.wiseember.bench.connect;
 
 import java.io.IOException;
+import java.util.List;
 import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.InstrumentDescription;
 
@@ -25,8 +26,15 @@ final class ScpiDriver implements Driver {
   }
 
   @Override
-  public void load(boolean on) throws IOException {
-    client.command(on ? description.loadOn() : description.loadOff());
+  public void send(List<String> commands) throws IOException {
+    for (String line : commands) {
+      client.command(line);
+    }
+  }
+
+  @Override
+  public boolean loadIsOn() throws IOException {
+    return client.isOn(description.load().orElseThrow().state());
   }
 
   @Override

@@ -40,6 +40,20 @@ public interface Bench {
     return true;
   }
 
+  /** The instruments that will have a load on once {@link #arrange} is called with this. */
+  default List<InstrumentDescription> switchedOnBy(Wanted wanted) {
+    return List.of();
+  }
+
+  /**
+   * Switches every load off that this bench switched on, waits until each says that it is off, and
+   * gives those that do not. Called once, when a run is over, however it came to be.
+   */
+  default List<StillOn> switchOff() {
+    arrange(Wanted.NO_LOAD);
+    return List.of();
+  }
+
   /** Puts loads and outputs as they are wanted, as far as they obey. */
   void arrange(Wanted wanted);
 

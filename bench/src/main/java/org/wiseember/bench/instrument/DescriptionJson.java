@@ -46,11 +46,50 @@ public final class DescriptionJson {
     for (ChannelSource source : description.channels()) {
       channel(channels.addObject(), source);
     }
-    if (description.switchesLoad()) {
-      root.putObject("load").put("on", description.loadOn()).put("off", description.loadOff());
-    }
+    description.load().ifPresent(l -> load(root.putObject("load"), l));
     description.scope().ifPresent(s -> scope(root.putObject("scope"), s));
     return root.toPrettyString();
+  }
+
+  private static void load(ObjectNode node, LoadSwitch load) {
+    node.put("side", load.side().key());
+    node.put("on", load.on()).put("off", load.off()).put("state", load.state());
+    if (!load.watts().isEmpty()) {
+      node.put("watts", load.watts());
+    }
+    if (!load.amps().isEmpty()) {
+      node.put("amps", load.amps());
+    }
+  }
+
+  /** Older descriptions say neither side nor query: they are told from what else is there. */
+  private static Optional<LoadSwitch> load(JsonNode node, Way way, List<ChannelSource> channels)
+      throws DescriptionUnreadable {
+    if (!node.isObject()) {
+      return Optional.empty();
+    }
+    if (way != Way.SCPI_TCP && way != Way.SCPI_SERIAL) {
+      throw new DescriptionUnreadable("A “load” is switched over SCPI; correct “way”.");
+    }
+    String off = node.path("off").asText("");
+    boolean dc = channels.stream().anyMatch(c -> c.channel() == Channel.DC_CURRENT);
+    boolean ac = channels.stream().anyMatch(c -> c.channel() == Channel.AC_VOLTAGE);
+    LoadSwitch.Side usual = dc && !ac ? LoadSwitch.Side.DC_PORT : LoadSwitch.Side.OUTLET;
+    try {
+      return Optional.of(
+          new LoadSwitch(
+              named(
+                  LoadSwitch.Side.values(),
+                  LoadSwitch.Side::key,
+                  node.path("side").asText(usual.key())),
+              node.path("on").asText(""),
+              off,
+              node.path("state").asText(LoadSwitch.stateOf(off)),
+              node.path("watts").asText(""),
+              node.path("amps").asText("")));
+    } catch (IllegalArgumentException e) {
+      throw new DescriptionUnreadable("“load” cannot be: " + e.getMessage() + ". Correct it.");
+    }
   }
 
   private static void scope(ObjectNode node, ScopeCommands scope) {
@@ -204,8 +243,7 @@ public final class DescriptionJson {
           root.path("modbusUnit").asInt(1),
           root.path("everySeconds").asDouble(1),
           channels,
-          root.path("load").path("on").asText(""),
-          root.path("load").path("off").asText(""),
+          load(root.path("load"), way, channels),
           scope);
     } catch (IllegalArgumentException e) {
       throw new DescriptionUnreadable("This cannot be: " + e.getMessage() + ". Mend the file.");

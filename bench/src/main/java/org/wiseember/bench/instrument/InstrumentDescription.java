@@ -17,8 +17,7 @@ import org.wiseember.core.uncertainty.MeterClass;
  * @param modbusUnit of a Modbus device, 1 to 247
  * @param everySeconds how often it has something new, s
  * @param channels what it gives
- * @param loadOn SCPI commands that switch the load on; empty where it cannot
- * @param loadOff SCPI commands that switch it off
+ * @param load how it switches a load; empty where it cannot
  * @param scope how it is asked for captures; empty where it is no scope
  */
 public record InstrumentDescription(
@@ -28,8 +27,7 @@ public record InstrumentDescription(
     int modbusUnit,
     double everySeconds,
     List<ChannelSource> channels,
-    String loadOn,
-    String loadOff,
+    Optional<LoadSwitch> load,
     Optional<ScopeCommands> scope) {
   private static final Map<Channel, Channel> SECOND =
       Map.of(
@@ -53,17 +51,16 @@ public record InstrumentDescription(
     }
   }
 
-  /** One that is no scope. */
+  /** One that only reads. */
   public InstrumentDescription(
       String name,
       Way way,
       String address,
       int modbusUnit,
       double everySeconds,
-      List<ChannelSource> channels,
-      String loadOn,
-      String loadOff) {
-    this(name, way, address, modbusUnit, everySeconds, channels, loadOn, loadOff, Optional.empty());
+      List<ChannelSource> channels) {
+    this(
+        name, way, address, modbusUnit, everySeconds, channels, Optional.empty(), Optional.empty());
   }
 
   /** As it stands on the bench. */
@@ -75,29 +72,34 @@ public record InstrumentDescription(
     return new Instrument(name, channels.stream().map(ChannelSource::channel).toList(), accuracy);
   }
 
-  /** Whether it can switch the load. */
+  /** Whether it can switch a load. */
   public boolean switchesLoad() {
-    return !loadOn.isBlank();
+    return load.isPresent();
+  }
+
+  public InstrumentDescription switching(LoadSwitch other) {
+    return new InstrumentDescription(
+        name, way, address, modbusUnit, everySeconds, channels, Optional.of(other), scope);
   }
 
   public InstrumentDescription named(String other) {
     return new InstrumentDescription(
-        other, way, address, modbusUnit, everySeconds, channels, loadOn, loadOff, scope);
+        other, way, address, modbusUnit, everySeconds, channels, load, scope);
   }
 
   public InstrumentDescription at(String other) {
     return new InstrumentDescription(
-        name, way, other, modbusUnit, everySeconds, channels, loadOn, loadOff, scope);
+        name, way, other, modbusUnit, everySeconds, channels, load, scope);
   }
 
   public InstrumentDescription with(List<ChannelSource> others) {
     return new InstrumentDescription(
-        name, way, address, modbusUnit, everySeconds, others, loadOn, loadOff, scope);
+        name, way, address, modbusUnit, everySeconds, others, load, scope);
   }
 
   public InstrumentDescription every(double seconds) {
     return new InstrumentDescription(
-        name, way, address, modbusUnit, seconds, channels, loadOn, loadOff, scope);
+        name, way, address, modbusUnit, seconds, channels, load, scope);
   }
 
   /**

@@ -12,6 +12,7 @@ public final class StartingPoints {
           "plug-meter.json",
           "scpi-ac-meter.json",
           "scpi-dc-meter.json",
+          "scpi-dc-load.json",
           "scpi-thermometer.json",
           "scpi-scope.json",
           "modbus-energy-meter.json",

@@ -25,9 +25,9 @@ abstract class Course implements Procedure {
   }
 
   @Override
-  public final void stop() {
+  public final void stop(String why) {
     if (!phase.over()) {
-      ending = "Stopped by hand.";
+      ending = why;
       phase = Phase.STOPPED;
     }
   }

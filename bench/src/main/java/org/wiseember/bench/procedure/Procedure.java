@@ -50,8 +50,12 @@ public interface Procedure {
     return frame.value(Channel.AC_POWER);
   }
 
-  /** Ends the test early; the readings so far stay. */
-  void stop();
+  /**
+   * Ends the test early; the readings so far stay.
+   *
+   * @param why one sentence
+   */
+  void stop(String why);
 
   /**
    * Ends the test because a person saw its end, as when the output dropped out and nothing tells

@@ -1,5 +1,6 @@
 package org.wiseember.bench.run;
 
+import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Frame;
@@ -20,6 +21,15 @@ public interface Recorder {
    * @param words what was captured
    */
   default void capture(double seconds, String words, Capture capture) {}
+
+  /**
+   * Told before an instrument switches a load on, so that it is known to be on whatever happens to
+   * the program. Has to be on disk when it returns.
+   */
+  default void switchingOn(InstrumentDescription instrument) {}
+
+  /** Told once a load that was switched on is known to be off. */
+  default void switchedOff(InstrumentDescription instrument) {}
 
   /**
    * Puts everything taken so far on disk.

@@ -2,6 +2,7 @@ package org.wiseember.bench.run;
 
 import java.util.List;
 import org.wiseember.bench.instrument.Health;
+import org.wiseember.bench.instrument.StillOn;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Frame;
@@ -22,6 +23,7 @@ import org.wiseember.core.trace.Frame;
  * @param unitShows what the unit shows beside its figures, such as an error code
  * @param asks what a person has to do before the run goes on; empty for nothing
  * @param unsaved why the newest frames are not on disk yet; empty when they are
+ * @param stillOn loads that could not be switched off when it ended; empty while it runs
  */
 public record RunView(
     Phase phase,
@@ -37,4 +39,5 @@ public record RunView(
     List<Health> health,
     String unitShows,
     String asks,
-    String unsaved) {}
+    String unsaved,
+    List<StillOn> stillOn) {}

@@ -2,15 +2,21 @@ package org.wiseember.bench.run;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Queue;
+import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.Health;
+import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.bench.instrument.StillOn;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.core.notice.Notice;
@@ -25,10 +31,14 @@ import org.wiseember.core.trace.Series;
  * and to disk at least twice a second; views go out five times a second.
  */
 public final class Runner {
+  private static final Logger LOG = LoggerFactory.getLogger(Runner.class);
   private static final double FRAME_SECONDS = 1;
   private static final long FLUSH_NANOS = TimeUnit.MILLISECONDS.toNanos(400);
   private static final long VIEW_NANOS = TimeUnit.MILLISECONDS.toNanos(200);
   private static final int MOST_UNFLUSHED = 4096;
+
+  /** The end of a run waits for loads to be off, and then for the disk. */
+  public static final int LONGEST_END_SECONDS = 10;
 
   private final Bench bench;
   private final Procedure procedure;
@@ -42,7 +52,7 @@ public final class Runner {
   private final Thinner display = new Thinner();
   private final List<Notice> notices = new ArrayList<>();
   private volatile Pace pace;
-  private volatile boolean stopWanted;
+  private volatile String stopWanted;
   private volatile String finishWanted;
   private volatile boolean confirmed;
   private String shown = "";
@@ -53,6 +63,8 @@ public final class Runner {
   private long frames;
   private String unsaved = "";
   private boolean resumed;
+  private List<StillOn> stillOn = List.of();
+  private final Set<InstrumentDescription> onNow = new LinkedHashSet<>();
 
   private record Remark(String code, String words) {}
 
@@ -141,7 +153,11 @@ public final class Runner {
 
   /** Ends the run early; what was read stays. */
   public void stop() {
-    stopWanted = true;
+    stop("Stopped by hand.");
+  }
+
+  private void stop(String why) {
+    stopWanted = why;
   }
 
   /**
@@ -168,12 +184,71 @@ public final class Runner {
   }
 
   private void run() {
+    Thread guard = bench.simulated() ? null : guard();
     try {
       loop();
-    } finally {
-      bench.arrange(Wanted.NO_LOAD);
-      over.countDown();
+    } catch (RuntimeException | Error e) {
+      brokeOff(e);
     }
+    try {
+      end();
+    } finally {
+      over.countDown();
+      unguard(guard);
+    }
+  }
+
+  /** The program may be told to go while a load is on: then the run is ended before it goes. */
+  private Thread guard() {
+    Thread guard =
+        new Thread(
+            () -> {
+              stop("The program was told to end while this ran.");
+              try {
+                awaitEnd(LONGEST_END_SECONDS, TimeUnit.SECONDS);
+              } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+              }
+            },
+            "end the run");
+    Runtime.getRuntime().addShutdownHook(guard);
+    return guard;
+  }
+
+  private static void unguard(Thread guard) {
+    try {
+      if (guard != null) {
+        Runtime.getRuntime().removeShutdownHook(guard);
+      }
+    } catch (IllegalStateException alreadyGoing) {
+      // The guard is what ended this run.
+    }
+  }
+
+  /** An error of the program ends the run like a stop; what was read stays. */
+  private void brokeOff(Throwable e) {
+    LOG.error("a run broke off", e);
+    String why =
+        "The test was ended by an error of the program ("
+            + e.getClass().getSimpleName()
+            + "); what was read until here is kept.";
+    procedure.stop(why);
+    keep(new Notice(last == null ? 0 : last.seconds(), "broke-off", why));
+  }
+
+  /** Switches off first, then closes the run; nothing that fails on the way keeps the rest back. */
+  private void end() {
+    stillOn = bench.switchOff();
+    for (StillOn still : stillOn) {
+      keep(new Notice(last == null ? 0 : last.seconds(), "still-on", still.words()));
+    }
+    onNow.stream()
+        .filter(d -> stillOn.stream().noneMatch(s -> s.instrument().equals(d)))
+        .forEach(recorder::switchedOff);
+    takeRemarks(last == null ? 0 : last.seconds());
+    flush();
+    recorder.end(procedure.phase(), procedure.ending().orElse(""));
+    watcher.accept(view());
   }
 
   private void arrange() {
@@ -181,7 +256,13 @@ public final class Runner {
       confirmed = false;
       procedure.confirm();
     }
-    bench.arrange(procedure.wanted());
+    Wanted wanted = procedure.wanted();
+    for (InstrumentDescription on : bench.switchedOnBy(wanted)) {
+      if (onNow.add(on)) {
+        recorder.switchingOn(on);
+      }
+    }
+    bench.arrange(wanted);
   }
 
   private void loop() {
@@ -194,8 +275,8 @@ public final class Runner {
         procedure.finish(finishWanted);
         break;
       }
-      if (stopWanted) {
-        procedure.stop();
+      if (stopWanted != null) {
+        procedure.stop(stopWanted);
         break;
       }
       Pace now = pace;
@@ -223,15 +304,11 @@ public final class Runner {
         viewed = clock;
       }
     }
-    takeRemarks(last == null ? 0 : last.seconds());
-    flush();
-    recorder.end(procedure.phase(), procedure.ending().orElse(""));
-    watcher.accept(view());
   }
 
   private void waitUntil(long due, Pace at) {
     long left = due - System.nanoTime();
-    while (left > 0 && !stopWanted && finishWanted == null && pace == at) {
+    while (left > 0 && stopWanted == null && finishWanted == null && pace == at) {
       LockSupport.parkNanos(Math.min(left, TimeUnit.MILLISECONDS.toNanos(50)));
       left = due - System.nanoTime();
     }
@@ -350,6 +427,7 @@ public final class Runner {
         health,
         bench.unitShows(),
         procedure.asks().orElse(""),
-        unsaved);
+        unsaved,
+        stillOn);
   }
 }

@@ -19,6 +19,7 @@ import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.bench.instrument.LoadSwitch;
 import org.wiseember.bench.instrument.Register;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.bench.instrument.Way;
@@ -39,7 +40,8 @@ public class ConnectedBenchTest {
 
   private static InstrumentDescription scpi(String name, int port, ChannelSource... sources) {
     return new InstrumentDescription(
-        name, Way.SCPI_TCP, "127.0.0.1:" + port, 1, 1, List.of(sources), "OUTP ON", "OUTP OFF");
+            name, Way.SCPI_TCP, "127.0.0.1:" + port, 1, 1, List.of(sources))
+        .switching(LoadSwitch.of(LoadSwitch.Side.OUTLET, "OUTP ON", "OUTP OFF"));
   }
 
   private static InstrumentDescription meter(int port) {
@@ -280,9 +282,7 @@ public class ConnectedBenchTest {
               "127.0.0.1:" + rogue.port(),
               1,
               3,
-              List.of(asked(Channel.CASE_TEMPERATURE, "MEAS:TEMP?")),
-              "",
-              "");
+              List.of(asked(Channel.CASE_TEMPERATURE, "MEAS:TEMP?")));
       try (ConnectedBench bench = new ConnectedBench(List.of(slow), 0, FASTER)) {
         until(bench, Health.State.ALIVE);
         int there = 0;

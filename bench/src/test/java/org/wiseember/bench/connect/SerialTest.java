@@ -114,9 +114,7 @@ public class SerialTest {
               here.toRealPath() + ":19200",
               5,
               1,
-              List.of(register(Channel.DC_VOLTAGE, 0), register(Channel.DC_CURRENT, 1)),
-              "",
-              "");
+              List.of(register(Channel.DC_VOLTAGE, 0), register(Channel.DC_CURRENT, 1)));
       try (ConnectedBench bench = new ConnectedBench(List.of(description), 0, 1)) {
         Frame frame = bench.advance(1);
         for (int i = 0; i < 20 && bench.health().get(0).state() != Health.State.ALIVE; i++) {

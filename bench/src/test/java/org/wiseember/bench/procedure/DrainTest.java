@@ -100,9 +100,9 @@ public class DrainTest {
   @Test
   public void stoppingByHandIsHonest() {
     Drain drain = Drain.ac(230);
-    drain.stop();
+    drain.stop("Enough.");
     assertEquals(drain.phase(), Phase.STOPPED);
-    assertEquals(drain.ending().orElseThrow(), "Stopped by hand.");
+    assertEquals(drain.ending().orElseThrow(), "Enough.");
   }
 
   @Test

@@ -130,7 +130,7 @@ public class PowerProceduresTest {
             new MotorStarts(3, 230),
             new SwitchOver(100, 500, 3, 230),
             new HeatNoise(List.of(500.0)))) {
-      p.stop();
+      p.stop("Enough.");
       assertFalse(p.wanted().loaded(), p.kind());
       assertFalse(p.wanted().wall(), p.kind());
     }

@@ -28,6 +28,7 @@ import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.run.RunView;
+import org.wiseember.bench.run.Runner;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.charge.Inlet;
@@ -78,11 +79,18 @@ public final class Benchwork {
   private final ObservableSet<TestKind> cautionsSeen =
       FXCollections.observableSet(EnumSet.noneOf(TestKind.class));
   private final ObservableList<OnBench> instruments = FXCollections.observableArrayList();
+  private final LeftOn leftOn;
 
   Benchwork(Desk desk, Clock clock, Edits edits) {
     this.desk = desk;
     this.clock = clock;
     this.edits = edits;
+    this.leftOn = new LeftOn(desk, clock);
+  }
+
+  /** Loads that may still be on though nothing runs. */
+  public LeftOn leftOn() {
+    return leftOn;
   }
 
   /** The run that goes or went last; null when none was started. */
@@ -317,7 +325,10 @@ public final class Benchwork {
         plan,
         judgement.unit().label().ratedWattHours().orElse(Double.NaN),
         earlier,
-        () -> desk.refresh(unitId, false));
+        last -> {
+          leftOn.after(last.stillOn());
+          desk.refresh(unitId, false);
+        });
   }
 
   private void begin(LiveRun next, RecordedRun run, List<KeptReading> typed) {
@@ -622,11 +633,34 @@ public final class Benchwork {
     return String.join(", ", words);
   }
 
-  /** Stops what runs and waits a little for it. */
+  /** Stops what runs and waits until its loads are off and it is on disk. */
   void close() throws InterruptedException {
     stopRun();
     if (live.get() != null) {
-      live.get().run().runner().awaitEnd(3, TimeUnit.SECONDS);
+      live.get().run().runner().awaitEnd(Runner.LONGEST_END_SECONDS, TimeUnit.SECONDS);
     }
+  }
+
+  /**
+   * Whether the window may close now. A test with loads of its own is stopped first, and the window
+   * stays where one of them could not be switched off: the words that say so must not go with it.
+   *
+   * @param then closes it, once the test is over and everything is off
+   */
+  public boolean mayClose(Runnable then) {
+    if (!going() || live.get().run().source() != RunSettings.Source.INSTRUMENTS) {
+      return true;
+    }
+    desk.say("The test is stopped and its loads are switched off; then the window closes.");
+    live.get()
+        .view()
+        .addListener(
+            (o, was, is) -> {
+              if (is.phase().over() && is.stillOn().isEmpty()) {
+                then.run();
+              }
+            });
+    stopRun();
+    return false;
   }
 }

@@ -195,10 +195,16 @@ public final class Desk {
             before.close();
           }
           return new Opened(
-              judgeAll(), next.title(), bench.read(next), next.loadsOnHand(), next.panelsOnHand());
+              judgeAll(),
+              next.title(),
+              bench.read(next),
+              bench.leftOn().read(next),
+              next.loadsOnHand(),
+              next.panelsOnHand());
         },
         opened -> {
           bench.instruments().setAll(opened.instruments());
+          bench.leftOn().loads().setAll(opened.left());
           bench.loadsOnHand().set(opened.loads().isBlank() ? LoadsOnHand.USUAL : opened.loads());
           solar.panels().set(opened.panels());
           shelf.setAll(opened.all());
@@ -218,6 +224,7 @@ public final class Desk {
       List<Judgement> all,
       String title,
       List<OnBench> instruments,
+      List<LeftOn.Load> left,
       String loads,
       PanelsOnHand panels) {}
 

@@ -44,6 +44,12 @@ public final class EmberApp extends Application {
     stage.setMinWidth(900);
     stage.setMinHeight(600);
     stage.setScene(scene);
+    stage.setOnCloseRequest(
+        e -> {
+          if (!desk.bench().mayClose(stage::close)) {
+            e.consume();
+          }
+        });
     stage.show();
     reportStart();
     if (shots) {

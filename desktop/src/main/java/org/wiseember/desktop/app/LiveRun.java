@@ -3,6 +3,7 @@ package org.wiseember.desktop.app;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -27,11 +28,15 @@ public final class LiveRun {
   private final ReadOnlyObjectWrapper<RunView> view = new ReadOnlyObjectWrapper<>();
   private final AtomicReference<RunView> newest = new AtomicReference<>();
   private final List<KeptReading> typed = new ArrayList<>();
-  private final Runnable whenOver;
+  private final Consumer<RunView> whenOver;
   private RecordedRun run;
 
   LiveRun(
-      long unitId, TestPlan plan, double ratedWattHours, List<Double> earlier, Runnable whenOver) {
+      long unitId,
+      TestPlan plan,
+      double ratedWattHours,
+      List<Double> earlier,
+      Consumer<RunView> whenOver) {
     this.unitId = unitId;
     this.plan = plan;
     this.ratedWattHours = ratedWattHours;
@@ -55,7 +60,7 @@ public final class LiveRun {
     RunView next = newest.getAndSet(null);
     view.set(next);
     if (next.phase().over()) {
-      whenOver.run();
+      whenOver.accept(next);
     }
   }
 

@@ -80,7 +80,7 @@ public final class MainWindow extends StackPane {
     StackPane.setAlignment(find, Pos.TOP_CENTER);
 
     BorderPane right = new BorderPane(place);
-    right.setTop(new VBox(new PathBar(desk), said));
+    right.setTop(new VBox(new PathBar(desk), new LeftOnBar(desk.bench().leftOn()), said));
     BorderPane frame = new BorderPane(right);
     frame.setLeft(shelf);
     frame.setBottom(new FootBar(desk));
