@@ -3,7 +3,7 @@ package org.wiseember.command;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.UsableCapacity;

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.charge.Binding;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeLimits;

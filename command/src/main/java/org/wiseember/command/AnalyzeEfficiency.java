@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.function.ToDoubleFunction;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.efficiency.EfficiencyFinding;
 import org.wiseember.core.efficiency.EfficiencyLadder;
 import org.wiseember.core.efficiency.LadderMeters;

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.efficiency.LadderMeters;
 import org.wiseember.core.idle.IdleDraw;
 import org.wiseember.core.idle.IdleFinding;

@@ -3,7 +3,7 @@ package org.wiseember.command;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.overload.OverloadFinding;
 import org.wiseember.core.overload.OverloadLadder;
 import org.wiseember.core.overload.OverloadMethod;

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.transfer.Sag;
 import org.wiseember.core.uncertainty.Estimate;

@@ -1,7 +1,7 @@
 package org.wiseember.trial;
 
 import java.util.Optional;
-import org.wiseember.core.because.Because;
+import org.wiseember.core.figure.Because;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.verdict.Verdict;
 

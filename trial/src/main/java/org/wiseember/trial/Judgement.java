@@ -4,7 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.wiseember.bench.procedure.IdleState;
-import org.wiseember.core.because.Because;
+import org.wiseember.core.figure.Because;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.RateModel;
 import org.wiseember.core.efficiency.EfficiencyFinding;

@@ -2,8 +2,8 @@ package org.wiseember.trial;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.port.SwitchedOff;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;

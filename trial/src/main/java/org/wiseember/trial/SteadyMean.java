@@ -2,7 +2,7 @@ package org.wiseember.trial;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.because.Because;
+import org.wiseember.core.figure.Because;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;

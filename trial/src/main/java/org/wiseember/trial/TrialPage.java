@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.wiseember.bench.procedure.IdleWatch;
-import org.wiseember.core.because.Because;
+import org.wiseember.core.figure.Because;
 import org.wiseember.core.charge.ChargeParts;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;

@@ -4,18 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
-import org.wiseember.core.uncertainty.Estimate;
 
 /** The sum behind a delivered energy, in the tester's own terms. */
 record CapacityBecause(
     PowerReading power,
     double ratedWattHours,
-    Estimate delivered,
+    double energy,
+    Budget budget,
     double hours,
     double measured,
     double taken,
@@ -24,7 +24,8 @@ record CapacityBecause(
   /** Warnings that say why another figure is missing; they do not touch the energy. */
   private static final Set<String> NOT_ABOUT_ENERGY = Set.of("no_dc_current", "no_rating");
 
-  Because of(Budget budget, int readings, Optional<Double> display, List<Warning> warnings) {
+  Because of(int readings, Optional<Double> display, List<Warning> warnings) {
+    double u95 = budget.u95();
     List<String> sum = new ArrayList<>();
     sum.add("E = Σ P·Δt over " + Figures.plain(readings) + " readings of " + power.kind().words());
     if (bridge.count() > 0) {
@@ -43,7 +44,7 @@ record CapacityBecause(
               + " W × "
               + Figures.fixed(hours, 4)
               + " h = "
-              + Figures.rounded(taken, delivered.u95())
+              + Figures.rounded(taken, u95)
               + " Wh");
     }
     if (beside.standing() > 0) {
@@ -52,14 +53,13 @@ record CapacityBecause(
     if (beside.leads() > 0) {
       sum.add("+ " + wattHours(beside.leads()) + " lost in the leads before the meter");
     }
-    String energy = Figures.rounded(delivered.value(), delivered.u95());
+    String written = Figures.rounded(energy, u95);
     if (beside.wattHours() > 0) {
-      sum.add("= " + energy + " Wh");
+      sum.add("= " + written + " Wh");
     }
     String summary = "from " + Figures.duration(hours * 3600) + " under load";
     if (!Double.isNaN(ratedWattHours)) {
-      String yield = Figures.fixed(100 * delivered.value() / ratedWattHours, 1) + " %";
-      sum.add(energy + " ÷ " + Figures.plain(ratedWattHours) + " = " + yield);
+      String yield = Figures.fixed(100 * energy / ratedWattHours, 1) + " %";
       summary = yield + " of the " + Figures.plain(ratedWattHours) + " Wh on the label";
     }
     display.ifPresent(
@@ -76,16 +76,17 @@ record CapacityBecause(
     warnings.stream()
         .filter(w -> !NOT_ABOUT_ENERGY.contains(w.code()))
         .forEach(w -> watch.add(w.message()));
-    return new Because(
-        ac ? "AC energy delivered" : "DC energy delivered",
-        Figures.withUncertainty(delivered.value(), delivered.u95(), Unit.WATT_HOUR),
-        summary,
-        sum,
-        Unit.WATT_HOUR,
-        budget,
-        watch,
-        "A gentler load yields more. Some testers drain on the DC side at 0.2 C, some at half and"
-            + " some at full AC rating; figures from different loads do not compare.");
+    return Because.of(budget, sum)
+        .summed(summary)
+        .watching(watch)
+        .otherwise(
+            "A gentler load yields more. Some testers drain on the DC side at 0.2 C, some at half"
+                + " and some at full AC rating; figures from different loads do not compare.");
+  }
+
+  /** What the energy is called. */
+  static String name(boolean alternatingCurrent) {
+    return alternatingCurrent ? "AC energy delivered" : "DC energy delivered";
   }
 
   private static String wattHours(double value) {

@@ -3,9 +3,10 @@ package org.wiseember.core.capacity;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
-import org.wiseember.core.uncertainty.Estimate;
+import java.util.stream.Stream;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Finding;
+import org.wiseember.core.figure.Warning;
 
 /**
  * What one drain says about usable capacity. A figure that could not be had is empty, and a warning
@@ -21,21 +22,20 @@ import org.wiseember.core.uncertainty.Estimate;
  * @param endTime time of the cut-off on the trace's own clock, s; NaN without load
  * @param alternatingCurrent whether power was taken at the AC outlet
  * @param displayAtEnd what the charge display showed at the cut-off, %; empty where nobody read it
- * @param because the sum behind the delivered energy; empty when there is none
  */
 public record CapacityFinding(
-    Optional<Estimate> deliveredEnergy,
-    Optional<Estimate> deliveredCharge,
-    Optional<Estimate> duration,
-    Optional<Estimate> meanPower,
-    Optional<Estimate> yield,
-    Optional<Estimate> cutoffTime,
+    Optional<Figure> deliveredEnergy,
+    Optional<Figure> deliveredCharge,
+    Optional<Figure> duration,
+    Optional<Figure> meanPower,
+    Optional<Figure> yield,
+    Optional<Figure> cutoffTime,
     double startTime,
     double endTime,
     boolean alternatingCurrent,
     Optional<Double> displayAtEnd,
-    Optional<Because> because,
-    List<Warning> warnings) {
+    List<Warning> warnings)
+    implements Finding {
   /** Warnings after which a figure is only the least the unit delivered. */
   private static final Set<String> CUT_SHORT =
       Set.of("cutoff_not_seen", "load_ended_first", "input_on");
@@ -56,18 +56,23 @@ public record CapacityFinding(
         Double.NaN,
         false,
         Optional.empty(),
-        Optional.empty(),
         warnings);
   }
 
-  /** Whether a warning was given. */
-  public boolean warns(String code) {
-    return warnings.stream().anyMatch(w -> w.code().equals(code));
+  @Override
+  public List<Figure> figures() {
+    return Stream.of(deliveredEnergy, yield, meanPower, duration, deliveredCharge, cutoffTime)
+        .flatMap(Optional::stream)
+        .toList();
   }
 
   /** Whether there is a figure and it goes up to the unit's own cut-off. */
   public boolean reachesCutoff() {
-    return deliveredEnergy.isPresent()
-        && warnings.stream().map(Warning::code).noneMatch(CUT_SHORT::contains);
+    return deliveredEnergy.isPresent() && !cutShort(warnings);
+  }
+
+  /** Whether a drain with these warnings ended before the unit did. */
+  static boolean cutShort(List<Warning> warnings) {
+    return warnings.stream().map(Warning::code).anyMatch(CUT_SHORT::contains);
   }
 }

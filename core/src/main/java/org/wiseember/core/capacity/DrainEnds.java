@@ -3,7 +3,7 @@ package org.wiseember.core.capacity;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Series;
 

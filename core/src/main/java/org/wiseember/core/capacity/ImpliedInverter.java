@@ -3,12 +3,12 @@ package org.wiseember.core.capacity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.because.Because;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 
 /**
  * The inverter efficiency that an AC and a DC drain of the same unit imply, E_ac ÷ E_dc.
@@ -19,7 +19,7 @@ import org.wiseember.core.uncertainty.Estimate;
  *
  * @param efficiency in %
  */
-public record ImpliedInverter(Estimate efficiency, Because because) {
+public record ImpliedInverter(Figure efficiency) {
   /** Rates further apart than this make a pack give noticeably different energy. */
   private static final double RATES_APART = 1.5;
 
@@ -34,17 +34,16 @@ public record ImpliedInverter(Estimate efficiency, Because because) {
     if (ac.deliveredEnergy().isEmpty() || dc.deliveredEnergy().isEmpty()) {
       return Optional.empty();
     }
-    Estimate out = ac.deliveredEnergy().get();
-    Estimate in = dc.deliveredEnergy().get();
+    Figure out = ac.deliveredEnergy().get();
+    Figure in = dc.deliveredEnergy().get();
     if (!(in.value() > 0)) {
       return Optional.empty();
     }
     double percent = 100 * out.value() / in.value();
     Budget budget =
         Budget.of(
-            Contribution.normal("AC energy", percent * out.u95() / 1.96 / out.value()),
-            Contribution.normal("DC energy", percent * in.u95() / 1.96 / in.value()));
-    Estimate efficiency = new Estimate(percent, budget.u95());
+            Contribution.of95("AC energy", percent * out.u95() / out.value()),
+            Contribution.of95("DC energy", percent * in.u95() / in.value()));
     List<String> watch = new ArrayList<>();
     watch.add(
         "Implied by two drains, not measured at one moment. What the pack gives at one load and not"
@@ -66,28 +65,33 @@ public record ImpliedInverter(Estimate efficiency, Because because) {
       watch.add("More than 100 %: the drains did not begin or end alike.");
     }
     Because because =
-        new Because(
-            "Implied inverter efficiency",
-            Figures.withUncertainty(percent, efficiency.u95(), Unit.PERCENT),
-            "from an AC and a DC drain",
-            List.of(
+        Because.of(
+                budget,
                 Figures.rounded(out.value(), out.u95())
                     + " Wh AC ÷ "
                     + Figures.rounded(in.value(), in.u95())
                     + " Wh DC = "
-                    + Figures.rounded(percent, efficiency.u95())
-                    + " %"),
-            Unit.PERCENT,
-            budget,
-            watch,
-            "Volts and amps at the inverter's terminals, read together with the AC watts, give the"
-                + " conversion efficiency itself. Where the terminals cannot be reached, this is all"
-                + " there is.");
-    return Optional.of(new ImpliedInverter(efficiency, because));
+                    + Figures.rounded(percent, budget.u95())
+                    + " %")
+            .summed("from an AC and a DC drain")
+            .from(out, in)
+            .watching(watch)
+            .otherwise(
+                "Volts and amps at the inverter's terminals, read together with the AC watts, give"
+                    + " the conversion efficiency itself. Where the terminals cannot be reached, this"
+                    + " is all there is.");
+    return Optional.of(
+        new ImpliedInverter(
+            Figure.of(
+                "implied_inverter",
+                "Implied inverter efficiency",
+                percent,
+                Unit.PERCENT,
+                because)));
   }
 
   private static double watts(CapacityFinding drain) {
-    return drain.meanPower().map(Estimate::value).orElse(1.0);
+    return drain.meanPower().map(Figure::value).orElse(1.0);
   }
 
   /** Drains that ended at different charge do not compare. */

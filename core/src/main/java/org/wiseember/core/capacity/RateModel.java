@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.because.Because;
 import org.wiseember.core.efficiency.LossFit;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Estimate;
 
 /**
@@ -55,7 +57,7 @@ public final class RateModel {
    *
    * @param extrapolated whether no drain was near enough
    */
-  public record ReadOff(double watts, Estimate energy, boolean extrapolated) {}
+  public record ReadOff(double watts, Figure energy, boolean extrapolated) {}
 
   private RateModel(List<Drained> drains, LossFit fit, boolean idleKnown) {
     this.drains = drains;
@@ -119,16 +121,13 @@ public final class RateModel {
   public ReadOff at(double watts) {
     double least = drains.get(0).watts() / REACH;
     double most = drains.get(drains.size() - 1).watts() * REACH;
-    return new ReadOff(
-        watts,
-        fit.estimate(c -> watts / (c.dcWatts(watts) - watts)),
-        watts < least || watts > most);
+    boolean beyond = watts < least || watts > most;
+    return new ReadOff(watts, energy(watts, beyond), beyond);
   }
 
-  /** How the energy at a load comes about. */
-  public Because because(double watts, double ratedWattHours) {
-    ReadOff read = at(watts);
-    Estimate e = read.energy();
+  private Figure energy(double watts, boolean beyond) {
+    Budget budget = fit.budget(c -> watts / (c.dcWatts(watts) - watts));
+    double wattHours = watts / (fit.curve().dcWatts(watts) - watts);
     List<String> sum = new ArrayList<>();
     for (Drained d : drains) {
       sum.add(
@@ -146,18 +145,15 @@ public final class RateModel {
             + " ÷ 1000, c = "
             + Figures.plain(fit.curve().p2() * 1e6)
             + " ÷ 10⁶");
-    sum.add("At " + Figures.fixed(watts, 0) + " W: " + Figures.rounded(e.value(), e.u95()) + " Wh");
-    if (!Double.isNaN(ratedWattHours)) {
-      sum.add(
-          "÷ "
-              + Figures.plain(ratedWattHours)
-              + " = "
-              + Figures.fixed(100 * e.value() / ratedWattHours, 1)
-              + " %");
-    }
+    sum.add(
+        "At "
+            + Figures.fixed(watts, 0)
+            + " W: "
+            + Figures.rounded(wattHours, budget.u95())
+            + " Wh");
     List<String> watch = new ArrayList<>();
     watch.add("Read off between drains, not drained at this load.");
-    if (read.extrapolated()) {
+    if (beyond) {
       watch.add("No drain is near this load: it is read off beyond the measured ones.");
     }
     if (!idleKnown) {
@@ -165,15 +161,16 @@ public final class RateModel {
           "The idle draw was not measured; 1 % of the heaviest load is taken, which matters at very"
               + " light loads only.");
     }
-    return new Because(
+    return Figure.of(
+        "energy@" + Math.round(watts),
         "Energy at " + Figures.fixed(watts, 0) + " W",
-        Figures.withUncertainty(e.value(), e.u95(), Unit.WATT_HOUR),
-        "read off over " + drains.size() + " drains",
-        sum,
+        wattHours,
         Unit.WATT_HOUR,
-        fit.budget(c -> watts / (c.dcWatts(watts) - watts)),
-        watch,
-        "Some judge a label at 0.2 C on the DC side, some at half and some at full AC rating. The"
-            + " curve shows what each of them would find.");
+        Because.of(budget, sum)
+            .summed("read off over " + drains.size() + " drains")
+            .watching(watch)
+            .otherwise(
+                "Some judge a label at 0.2 C on the DC side, some at half and some at full AC"
+                    + " rating. The curve shows what each of them would find."));
   }
 }

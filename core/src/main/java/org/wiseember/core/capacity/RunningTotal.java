@@ -3,16 +3,15 @@ package org.wiseember.core.capacity;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 
 /**
  * Usable capacity from nothing but a meter's running total: what the total gained between its first
@@ -91,52 +90,32 @@ final class RunningTotal {
         new Budget(List.of())
             .with("Meter", method.power(), watts, gained / watts)
             .with(Contribution.rectangular("Steps of the total", step(total)));
-    Estimate energy = new Estimate(gained, budget.u95());
-    double pace = total.usualInterval();
-    Estimate duration =
-        new Estimate(seconds, Budget.of(Contribution.rectangular("Time", pace)).u95());
-    Optional<Estimate> yield = Optional.empty();
-    List<String> sum = new ArrayList<>();
-    sum.add("E = what the total gained = " + Figures.rounded(gained, energy.u95()) + " Wh");
+    Budget time = Budget.of(Contribution.rectangular("Between two totals", total.usualInterval()));
     if (Double.isNaN(method.ratedWattHours())) {
       warnings.add(new Warning("no_rating", "No rated capacity was given, so there is no yield."));
-    } else {
-      yield = Optional.of(energy.scaled(100 / method.ratedWattHours()));
-      sum.add(
-          Figures.rounded(gained, energy.u95())
-              + " ÷ "
-              + Figures.plain(method.ratedWattHours())
-              + " = "
-              + Figures.fixed(yield.get().value(), 1)
-              + " %");
     }
-    Because because =
-        new Because(
-            "AC energy delivered",
-            Figures.withUncertainty(gained, energy.u95(), Unit.WATT_HOUR),
-            "from the meter's own total",
-            sum,
-            Unit.WATT_HOUR,
-            budget,
-            warnings.stream().map(Warning::message).toList(),
-            "");
+    DrainFigures figures = new DrainFigures(CapacityFinding.cutShort(warnings));
+    Figure energy =
+        figures.energy(
+            true,
+            gained,
+            Because.of(
+                    budget,
+                    "E = what the total gained = " + Figures.rounded(gained, budget.u95()) + " Wh")
+                .summed("from the meter's own total")
+                .watching(warnings.stream().map(Warning::message).toList()));
+    Figure duration = figures.duration(seconds, time);
     return new CapacityFinding(
         Optional.of(energy),
         Optional.empty(),
         Optional.of(duration),
-        seconds > 0
-            ? Optional.of(
-                new Estimate(
-                    meanPower,
-                    meanPower * Math.hypot(energy.u95() / gained, duration.u95() / seconds)))
-            : Optional.empty(),
-        yield,
-        Optional.of(new Estimate(end - trace.seconds(0), duration.u95())),
+        seconds > 0 ? Optional.of(figures.meanPower(energy, gained, duration)) : Optional.empty(),
+        figures.yieldOf(energy, method.ratedWattHours()),
+        Optional.of(figures.cutoffTime(end - trace.seconds(0), time)),
         start,
         end,
         true,
         Optional.empty(),
-        Optional.of(because),
         warnings);
   }
 

@@ -3,7 +3,7 @@ package org.wiseember.core.capacity;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 
 /**
  * What a unit said of itself when it shut off, as noted by the tester or shown beside its figures.

@@ -4,15 +4,17 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /**
@@ -228,51 +230,53 @@ public final class UsableCapacity {
     if (beside.halfWidth() > 0) {
       budget = budget.with(Contribution.rectangular("Added beside the meter", beside.halfWidth()));
     }
-    Estimate delivered = new Estimate(energy, budget.u95());
-
     // If the clock was set, the gap was no time at all.
     double clockDoubt = method.clockMayStep() ? bridge.seconds() : 0;
-    Estimate duration =
-        new Estimate(
-            ends.cutoff() - ends.start(),
-            timeU95(ends.startHalfWidth() + ends.cutoffHalfWidth(), clockDoubt));
-    Optional<Estimate> meanPower = Optional.empty();
-    if (hours > 0) {
-      double mean = taken / hours;
-      double relative =
-          Math.hypot(energy > 0 ? delivered.u95() / energy : 0, duration.u95() / duration.value());
-      meanPower = Optional.of(new Estimate(mean, mean * relative));
-    } else {
+    if (!(hours > 0)) {
       warnings.add(
           new Warning("too_short", "Only one loaded reading: there is no time to average over."));
     }
     Optional<Double> display = displayAt(ends.cutoff());
     noteReserve(display);
-    Optional<Estimate> yield = yieldOf(delivered);
-    Estimate cutoffTime =
-        new Estimate(ends.cutoff() - origin(), timeU95(ends.cutoffHalfWidth(), clockDoubt));
-    Optional<Estimate> charge = charge(ends.start(), ends.cutoff());
+    if (Double.isNaN(method.ratedWattHours())) {
+      warnings.add(new Warning("no_rating", "No rated capacity was given, so there is no yield."));
+    }
+    Optional<Figure> charge = charge(ends.start(), ends.cutoff());
     CapacityBecause because =
         new CapacityBecause(
-            power, method.ratedWattHours(), delivered, hours, measured, taken, bridge, beside);
+            power, method.ratedWattHours(), energy, budget, hours, measured, taken, bridge, beside);
+    DrainFigures figures = new DrainFigures(CapacityFinding.cutShort(warnings));
+    Figure delivered =
+        figures.energy(
+            power.alternatingCurrent(),
+            energy,
+            because.of(ends.end() - ends.first() + 1, display, warnings));
+    Figure duration =
+        figures.duration(
+            ends.cutoff() - ends.start(),
+            time("Start and cut-off", ends.startHalfWidth() + ends.cutoffHalfWidth(), clockDoubt));
     return new CapacityFinding(
         Optional.of(delivered),
-        charge,
+        charge.map(c -> figures.charge(c)),
         Optional.of(duration),
-        meanPower,
-        yield,
-        Optional.of(cutoffTime),
+        hours > 0 ? Optional.of(figures.meanPower(delivered, taken, duration)) : Optional.empty(),
+        figures.yieldOf(delivered, method.ratedWattHours()),
+        Optional.of(
+            figures.cutoffTime(
+                ends.cutoff() - origin(), time("Cut-off", ends.cutoffHalfWidth(), clockDoubt))),
         ends.start(),
         ends.cutoff(),
         power.alternatingCurrent(),
         display,
-        Optional.of(because.of(budget, ends.end() - ends.first() + 1, display, warnings)),
         warnings);
   }
 
-  private static double timeU95(double halfWidth, double clockDoubt) {
-    // All of the hole between two readings, not 95 % of it: ends often fall on a reading.
-    return Math.hypot(halfWidth, Contribution.normal("Clock", clockDoubt / Math.sqrt(3)).alone95());
+  /** How sure a time between two moments of the log is. */
+  private static Budget time(String what, double halfWidth, double clockDoubt) {
+    Budget budget = Budget.of(Contribution.wholeWidth(what + " between readings", halfWidth));
+    return clockDoubt > 0
+        ? budget.with(Contribution.normal("Clock that was set", clockDoubt / Math.sqrt(3)))
+        : budget;
   }
 
   /** What the meters' own limits do to the energy. */
@@ -305,14 +309,6 @@ public final class UsableCapacity {
       seconds += series.seconds(phase.last()) - series.seconds(phase.first());
     }
     return seconds / SECONDS_PER_HOUR;
-  }
-
-  private Optional<Estimate> yieldOf(Estimate delivered) {
-    if (Double.isNaN(method.ratedWattHours())) {
-      warnings.add(new Warning("no_rating", "No rated capacity was given, so there is no yield."));
-      return Optional.empty();
-    }
-    return Optional.of(delivered.scaled(100 / method.ratedWattHours()));
   }
 
   /** What the charge display showed last before the cut-off. */
@@ -350,7 +346,7 @@ public final class UsableCapacity {
     }
   }
 
-  private Optional<Estimate> charge(double start, double cutoff) {
+  private Optional<Figure> charge(double start, double cutoff) {
     Series amps = trace.series(Channel.DC_CURRENT);
     int from = amps.from(start);
     int to = amps.from(Math.nextUp(cutoff)) - 1;
@@ -374,6 +370,24 @@ public final class UsableCapacity {
                 Contribution.rectangular(
                     "Start and end", Math.abs(mean) * amps.usualInterval() / SECONDS_PER_HOUR))
             .with(Contribution.rectangular("Gaps", missing));
-    return Optional.of(new Estimate(ampHours + missing, budget.u95()));
+    return Optional.of(
+        Figure.of(
+            "delivered_charge",
+            "Charge delivered",
+            ampHours + missing,
+            Unit.AMPERE_HOUR,
+            Because.of(
+                    budget,
+                    "Q = ∫I dt = "
+                        + Figures.fixed(mean, 2)
+                        + " A × "
+                        + Figures.fixed(hours, 4)
+                        + " h = "
+                        + Figures.rounded(ampHours + missing, budget.u95())
+                        + " Ah")
+                .summed("out of the pack, from the first loaded reading to the cut-off")
+                .watching(
+                    "Amp-hours compare only at like volts: those of a 12 V port are not those of the"
+                        + " pack.")));
   }
 }

@@ -2,9 +2,10 @@ package org.wiseember.core.charge;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
-import org.wiseember.core.uncertainty.Estimate;
+import java.util.stream.Stream;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Finding;
+import org.wiseember.core.figure.Warning;
 
 /**
  * What the log of a charge says. Times count from the first charging reading.
@@ -18,20 +19,19 @@ import org.wiseember.core.uncertainty.Estimate;
  * @param taperShare share of the energy that was in by then, %; empty likewise
  * @param startTime of the first charging reading, s in the log
  * @param endTime of the last, s in the log
- * @param because of the energy
  */
 public record ChargeFinding(
-    Optional<Estimate> energyIn,
-    Optional<Estimate> peakPower,
-    Optional<Estimate> meanPower,
-    Optional<Estimate> timeTo80,
-    Optional<Estimate> timeToFull,
-    Optional<Estimate> taperStart,
-    Optional<Estimate> taperShare,
+    Optional<Figure> energyIn,
+    Optional<Figure> peakPower,
+    Optional<Figure> meanPower,
+    Optional<Figure> timeTo80,
+    Optional<Figure> timeToFull,
+    Optional<Figure> taperStart,
+    Optional<Figure> taperShare,
     double startTime,
     double endTime,
-    Optional<Because> because,
-    List<Warning> warnings) {
+    List<Warning> warnings)
+    implements Finding {
   public ChargeFinding {
     warnings = List.copyOf(warnings);
   }
@@ -47,7 +47,13 @@ public record ChargeFinding(
         Optional.empty(),
         Double.NaN,
         Double.NaN,
-        Optional.empty(),
         warnings);
+  }
+
+  @Override
+  public List<Figure> figures() {
+    return Stream.of(energyIn, peakPower, meanPower, timeTo80, timeToFull, taperStart, taperShare)
+        .flatMap(Optional::stream)
+        .toList();
   }
 }

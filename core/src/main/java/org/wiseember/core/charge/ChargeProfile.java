@@ -6,16 +6,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /**
@@ -36,7 +34,6 @@ public final class ChargeProfile {
   private static final int LEAST_READINGS = 20;
 
   private static final double SEEN_SECONDS = 60;
-  private static final double TIME_SHARE = 0.01;
 
   /** A second fall counts where so much of the energy came in since the first. */
   private static final double LATE = 0.03;
@@ -51,6 +48,7 @@ public final class ChargeProfile {
   private static final double STRAIGHT = 0.6;
 
   private final Series power;
+  private final EnergyIn in;
   private final Fullness fullness;
   private final Series warmth;
   private final MeterClass meter;
@@ -59,6 +57,7 @@ public final class ChargeProfile {
 
   private ChargeProfile(Trace trace, Inputs input, MeterClass meter, boolean assumed) {
     this.power = input.whole();
+    this.in = EnergyIn.of(power);
     this.fullness = Fullness.of(trace, input);
     this.warmth = trace.series(Channel.CASE_TEMPERATURE);
     this.meter = meter;
@@ -103,7 +102,7 @@ public final class ChargeProfile {
     }
     double start = power.seconds(first);
     double end = power.seconds(last);
-    double energy = energy(first, last);
+    double energy = in.between(first, last);
     double interval = power.usualInterval();
     Budget budget =
         new Budget(List.of())
@@ -134,31 +133,30 @@ public final class ChargeProfile {
       warnings.add(new Warning("no_taper", "The power does not fall before the charge ends."));
     }
     double u = Math.max(interval, 1);
-    Estimate total = new Estimate(energy, budget.u95());
-    Optional<Estimate> taper =
+    ChargeFigures figures = new ChargeFigures(start, end, full, meter);
+    Figure total = figures.energyIn(energy, budget);
+    Optional<Figure> taper =
         knee.isPresent()
-            ? Optional.of(
-                new Estimate(knee.getAsDouble() - start, Math.max(u, 0.01 * (end - start))))
+            ? Optional.of(figures.taperStart(knee.getAsDouble() - start, u))
             : Optional.empty();
-    Optional<Estimate> share =
-        knee.isPresent()
-            ? Optional.of(
-                new Estimate(
-                    100 * energy(first, Math.max(first, power.from(knee.getAsDouble()))) / energy,
-                    2))
-            : Optional.empty();
+    Optional<Figure> share =
+        taper.map(
+            t -> {
+              int from = power.from(start);
+              int by = Math.max(from, power.from(knee.getAsDouble()));
+              return figures.taperShare(100 * in.between(from, by) / energy, total, t);
+            });
+    double to80 = in.reached(first, last, 0.8 * energy) - start;
     return new ChargeFinding(
         Optional.of(total),
-        Optional.of(
-            new Estimate(most, new Budget(List.of()).with("Input meter", meter, most, 1).u95())),
-        Optional.of(total.scaled(3600 / (end - start))),
-        full ? Optional.of(time(reached(first, last, 0.8 * energy) - start, u)) : Optional.empty(),
-        full ? Optional.of(time(end - start, u)) : Optional.empty(),
+        Optional.of(figures.peak(most)),
+        Optional.of(figures.mean(total)),
+        full ? Optional.of(figures.timeTo80(to80, u, total)) : Optional.empty(),
+        full ? Optional.of(figures.timeToFull(end - start, u)) : Optional.empty(),
         taper,
         share,
         start,
         end,
-        Optional.of(because(total, budget, start, end, most)),
         warnings);
   }
 
@@ -197,7 +195,7 @@ public final class ChargeProfile {
   }
 
   private double energyBetween(double from, double to) {
-    return energy(power.from(from), Math.min(power.size() - 1, power.from(to)));
+    return in.between(power.from(from), Math.min(power.size() - 1, power.from(to)));
   }
 
   private double meanWarmth(double from, double to) {
@@ -208,11 +206,6 @@ public final class ChargeProfile {
       n++;
     }
     return sum / n;
-  }
-
-  /** Where a slow fall ends is a matter of taste: such times are not surer than a hundredth. */
-  private static Estimate time(double seconds, double interval) {
-    return new Estimate(seconds, Math.max(interval, TIME_SHARE * seconds));
   }
 
   /**
@@ -235,21 +228,11 @@ public final class ChargeProfile {
     return most;
   }
 
-  private double energy(int first, int last) {
-    double wattSeconds = 0;
-    for (int i = first + 1; i <= last; i++) {
-      wattSeconds +=
-          (power.value(i) + power.value(i - 1)) / 2 * (power.seconds(i) - power.seconds(i - 1));
-    }
-    return wattSeconds / 3600;
-  }
-
   /** By how much the holes may be off, Wh; each is said. */
   private double holes(int first, int last) {
     double unsure = 0;
-    for (Series.Gap gap : power.gaps(first, last)) {
-      double bridged =
-          (power.value(gap.index()) + power.value(gap.index() + 1)) / 2 * gap.seconds() / 3600;
+    for (Series.Gap gap : in.holes(first, last)) {
+      double bridged = in.bridged(gap);
       unsure += bridged;
       warnings.add(
           new Warning(
@@ -261,41 +244,5 @@ public final class ChargeProfile {
                   + " Wh are put in for it and may be off by as much."));
     }
     return unsure;
-  }
-
-  /** When so much energy was in, s in the log. */
-  private double reached(int first, int last, double wattHours) {
-    double sum = 0;
-    for (int i = first + 1; i <= last; i++) {
-      double dt = power.seconds(i) - power.seconds(i - 1);
-      double more = (power.value(i) + power.value(i - 1)) / 2 * dt / 3600;
-      if (sum + more >= wattHours) {
-        return power.seconds(i - 1) + (more > 0 ? (wattHours - sum) / more * dt : 0);
-      }
-      sum += more;
-    }
-    return power.seconds(last);
-  }
-
-  private static Because because(
-      Estimate total, Budget budget, double start, double end, double most) {
-    return new Because(
-        "Energy in",
-        Figures.withUncertainty(total.value(), total.u95(), Unit.WATT_HOUR),
-        "from the first charging reading to the last",
-        List.of(
-            "From " + Figures.clock(start) + " to " + Figures.clock(end) + " in the log",
-            "E = ∫P dt = " + Figures.fixed(total.value(), 1) + " Wh",
-            "Mean "
-                + Figures.fixed(total.value() / (end - start) * 3600, 0)
-                + " W, at most "
-                + Figures.fixed(most, 0)
-                + " W over half a minute"),
-        Unit.WATT_HOUR,
-        budget,
-        List.of(
-            "What a charger loses as heat is in it where the meter sits before the charger.",
-            "A hot pack charges slower: note its temperature and how long it rested."),
-        "Some stop at 100 % on the display, which may come before or after the charge ends.");
   }
 }

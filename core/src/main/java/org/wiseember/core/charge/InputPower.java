@@ -3,7 +3,7 @@ package org.wiseember.core.charge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;

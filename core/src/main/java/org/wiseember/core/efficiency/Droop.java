@@ -3,7 +3,9 @@ package org.wiseember.core.efficiency;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.stat.regression.SimpleRegression;
-import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
 
 /**
  * How the output volts fall with load: a straight line through the volts of the steps.
@@ -13,7 +15,7 @@ import org.wiseember.core.uncertainty.Estimate;
  * @param percent lost from no load to {@code atWatts}, % of the volts without load
  * @param atWatts the load it is given for
  */
-public record Droop(double noLoadVolts, double voltsPerKilowatt, Estimate percent, double atWatts) {
+public record Droop(double noLoadVolts, double voltsPerKilowatt, Figure percent, double atWatts) {
 
   /**
    * Fits the line.
@@ -37,7 +39,14 @@ public record Droop(double noLoadVolts, double voltsPerKilowatt, Estimate percen
         new Droop(
             volts,
             -slope,
-            new Estimate(slope * factor, Double.isFinite(scatter) ? Math.abs(scatter * factor) : 0),
+            EfficiencyFigures.droop(
+                slope * factor,
+                atWatts,
+                Double.isFinite(scatter) && scatter > 0
+                    ? Budget.of(
+                        Contribution.of95("Volts about the line", Math.abs(scatter * factor)))
+                    : Budget.of(),
+                volts),
             atWatts));
   }
 }

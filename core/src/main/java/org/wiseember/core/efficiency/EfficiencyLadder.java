@@ -7,7 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -15,7 +16,6 @@ import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 
 /**
  * Conversion efficiency from the trace of a ladder: settled loads, η = P_ac ÷ P_dc at the same
@@ -124,7 +124,6 @@ public final class EfficiencyLadder {
         Double.NaN,
         Double.NaN,
         Optional.empty(),
-        Optional.empty(),
         warnings);
   }
 
@@ -214,9 +213,9 @@ public final class EfficiencyLadder {
 
   private EfficiencyFinding withFigures(
       List<LoadPoint> points, List<LoadStep> empty, Optional<LossFit> fit) {
-    Optional<Estimate> peak = Optional.empty();
-    Optional<Estimate> at = Optional.empty();
-    Map<Weighting, Estimate> weighted = new EnumMap<>(Weighting.class);
+    Optional<Figure> peak = Optional.empty();
+    Optional<Figure> at = Optional.empty();
+    Map<Weighting, Figure> weighted = new EnumMap<>(Weighting.class);
     double from = Double.NaN;
     double to = Double.NaN;
     double heaviest = points.get(points.size() - 1).acWatts();
@@ -225,15 +224,15 @@ public final class EfficiencyLadder {
       LossCurve curve = fit.get().curve();
       double load = curve.peakLoad();
       if (load > 0 && Double.isFinite(load)) {
-        peak = Optional.of(fit.get().estimate(c -> 100 * c.peakEfficiency()));
-        at = Optional.of(fit.get().estimate(LossCurve::peakLoad));
         from = crossing(curve, lightest / 10, load);
         to = Math.min(crossing(curve, heaviest * 2, load), heaviest);
         notePeak(load, lightest, heaviest);
+        peak = Optional.of(EfficiencyFigures.peak(fit.get(), points, from, to, warnings));
+        at = Optional.of(EfficiencyFigures.peakLoad(fit.get(), points));
       } else {
         noteNoPeak(load);
       }
-      weigh(fit.get(), lightest, heaviest, weighted);
+      weigh(fit.get(), points, weighted);
     } else {
       warnings.add(
           new Warning("no_peak", "Without a curve there is no peak and no weighted efficiency."));
@@ -250,7 +249,6 @@ public final class EfficiencyLadder {
         from,
         to,
         Droop.of(all, Double.isNaN(ratedWatts) ? heaviest : ratedWatts),
-        Optional.of(EfficiencyBecause.of(points, fit, peak, at, from, to, warnings)),
         warnings);
   }
 
@@ -278,8 +276,9 @@ public final class EfficiencyLadder {
                     + " efficiency only rises and has no peak. Measure heavier loads."));
   }
 
-  private void weigh(
-      LossFit fit, double lightest, double heaviest, Map<Weighting, Estimate> weighted) {
+  private void weigh(LossFit fit, List<LoadPoint> points, Map<Weighting, Figure> weighted) {
+    double lightest = points.get(0).acWatts();
+    double heaviest = points.get(points.size() - 1).acWatts();
     if (Double.isNaN(ratedWatts)) {
       warnings.add(
           new Warning(
@@ -288,7 +287,7 @@ public final class EfficiencyLadder {
       return;
     }
     for (Weighting weighting : Weighting.values()) {
-      weighted.put(weighting, fit.estimate(c -> 100 * weighting.of(c::efficiency, ratedWatts)));
+      weighted.put(weighting, EfficiencyFigures.weighted(weighting, ratedWatts, fit, points));
       List<String> beyond =
           weighting.shares().stream()
               .filter(
@@ -329,7 +328,7 @@ public final class EfficiencyLadder {
     return good;
   }
 
-  private Optional<Estimate> noLoad(List<LoadStep> empty) {
+  private Optional<Figure> noLoad(List<LoadStep> empty) {
     if (empty.isEmpty()) {
       return Optional.empty();
     }
@@ -340,6 +339,6 @@ public final class EfficiencyLadder {
     List<Contribution> lines = new ArrayList<>();
     lines.add(Contribution.normal("Scatter and rounding", scatter));
     lines.addAll(meters.dcLimits(empty.get(0).dcVolts(), watts, 1));
-    return Optional.of(new Estimate(watts, new Budget(lines).u95()));
+    return Optional.of(EfficiencyFigures.noLoad(watts, new Budget(lines), empty.size()));
   }
 }

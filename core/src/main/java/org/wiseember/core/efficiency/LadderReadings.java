@@ -2,7 +2,7 @@ package org.wiseember.core.efficiency;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeanScatter;
 
 /**
@@ -40,9 +40,14 @@ public record LoadPoint(List<LoadStep> steps, Budget budget) {
     return weighted(LoadStep::dcWatts);
   }
 
-  /** Efficiency in %, with its uncertainty. */
-  public Estimate efficiency() {
-    return new Estimate(100 * ratio(), budget.u95());
+  /** Efficiency, %. */
+  public Figure efficiency() {
+    return EfficiencyFigures.at(this);
+  }
+
+  /** The efficiency alone, %. */
+  double percent() {
+    return 100 * ratio();
   }
 
   public OptionalDouble dcVolts() {

@@ -1,6 +1,7 @@
 package org.wiseember.core.efficiency;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 
 /** How efficiencies at several shares of the rating make one weighted figure. */
@@ -27,6 +28,11 @@ public enum Weighting {
 
   public String words() {
     return words;
+  }
+
+  /** Of the figure, {@code european}. */
+  public String key() {
+    return words.toLowerCase(Locale.ROOT);
   }
 
   /** The loads and their weights, which add up to 1. */

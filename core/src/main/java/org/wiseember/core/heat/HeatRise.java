@@ -4,19 +4,22 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.Stream;
 import org.hipparchus.optim.MaxEval;
 import org.hipparchus.optim.nonlinear.scalar.GoalType;
 import org.hipparchus.optim.univariate.BrentOptimizer;
 import org.hipparchus.optim.univariate.SearchInterval;
 import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Bound;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Finding;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /**
@@ -30,16 +33,15 @@ import org.wiseember.core.uncertainty.MeterClass;
  * @param timeConstant τ, s; empty where the readings are too short to tell
  * @param from when the load came on, s on the trace's clock
  * @param last how long after that {@code reached} was reached, s
- * @param because behind it
  */
 public record HeatRise(
-    Estimate reached,
-    Optional<Estimate> heading,
-    Optional<Estimate> timeConstant,
+    Figure reached,
+    Optional<Figure> heading,
+    Optional<Figure> timeConstant,
     double from,
     double last,
-    Because because,
-    List<Warning> warnings) {
+    List<Warning> warnings)
+    implements Finding {
   /** Fewer readings make no curve. */
   private static final int LEAST_READINGS = 12;
 
@@ -49,11 +51,22 @@ public record HeatRise(
   /** From here on the rise is as good as finished. */
   private static final double FINISHED = 3;
 
+  private static final String SCHOOLS =
+      "Connectors run hotter than the case, and shiny spots fool a thermal camera; matt black tape"
+          + " reads true.";
+
   private static final double SHORTEST = 20;
   private static final int BLOCKS = 40;
 
   public HeatRise {
     warnings = List.copyOf(warnings);
+  }
+
+  @Override
+  public List<Figure> figures() {
+    return Stream.of(heading, Optional.of(reached), timeConstant)
+        .flatMap(Optional::stream)
+        .toList();
   }
 
   /** Rise above the room at a moment. */
@@ -167,20 +180,17 @@ public record HeatRise(
     Budget reached =
         new Budget(probes)
             .with(Contribution.normal("Scatter", each / Math.sqrt(points.size() / 8.0)));
-    Estimate now = new Estimate(rise, reached.u95());
     boolean tells = last >= LEAST_SPAN * constant && line.swing() < 0;
-    Optional<Estimate> heading = Optional.empty();
-    Optional<Estimate> tau = Optional.empty();
-    Budget budget = reached;
+    Optional<Figure> heading = Optional.empty();
+    Optional<Figure> tau = Optional.empty();
+    Figure now = reached(rise, last, reached, last >= FINISHED * constant && tells);
     if (tells) {
       double[] u = doubts(points, constant, line, Math.max(each, probe.resolution() / 4));
-      budget =
+      Budget budget =
           new Budget(probes)
               .with(
                   new Contribution(
                       "Curve through the readings", u[0], Math.max(1, points.size() - 3), ""));
-      heading = Optional.of(new Estimate(line.end(), budget.u95()));
-      tau = Optional.of(new Estimate(constant, 2 * u[1]));
       if (last < FINISHED * constant) {
         warnings.add(
             new Warning(
@@ -193,37 +203,67 @@ public record HeatRise(
                     + Figures.withUncertainty(line.end(), budget.u95())
                     + " K."));
       }
+      tau = Optional.of(timeConstant(constant, 2 * u[1]));
+      heading = Optional.of(heading(line, budget, now, tau.get(), warnings));
     } else {
       warnings.add(
           new Warning(
               "too_short_rise",
               "It had not bent enough to tell where it is heading; keep the load on longer."));
     }
-    List<String> sum = new ArrayList<>();
-    sum.add("Case less room: " + Figures.fixed(rise, 1) + " K after " + Figures.duration(last));
-    heading.ifPresent(
-        h ->
-            sum.add(
+    return new HeatRise(now, heading, tau, from, last, warnings);
+  }
+
+  private static Figure reached(double rise, double last, Budget budget, boolean finished) {
+    Figure now =
+        Figure.of(
+            "rise_reached",
+            "Warmed by",
+            rise,
+            Unit.KELVIN,
+            Because.of(
+                    budget,
+                    "Case less room = "
+                        + Figures.rounded(rise, budget.u95())
+                        + " K after "
+                        + Figures.duration(last))
+                .summed("as far as it went")
+                .otherwise(SCHOOLS));
+    return finished ? now : now.bounded(Bound.AT_LEAST);
+  }
+
+  private static Figure heading(
+      Line line, Budget budget, Figure now, Figure constant, List<Warning> warnings) {
+    return Figure.of(
+        "rise_heading",
+        "Rise above the room",
+        line.end(),
+        Unit.KELVIN,
+        Because.of(
+                budget,
                 "ΔT = "
-                    + Figures.rounded(h.value(), h.u95())
+                    + Figures.rounded(line.end(), budget.u95())
                     + " K − "
                     + Figures.fixed(-line.swing(), 1)
                     + " K · exp(−t ÷ "
-                    + Figures.fixed(constant / 60, 1)
-                    + " min)"));
-    Because because =
-        new Because(
-            "Rise above the room",
-            Figures.withUncertainty(
-                heading.orElse(now).value(), heading.orElse(now).u95(), Unit.KELVIN),
-            heading.isPresent() ? "where it is heading" : "as far as it went",
-            sum,
-            Unit.KELVIN,
-            budget,
-            warnings.stream().map(Warning::message).toList(),
-            "Connectors run hotter than the case, and shiny spots fool a thermal camera; matt black"
-                + " tape reads true.");
-    return new HeatRise(now, heading, tau, from, last, because, warnings);
+                    + Figures.fixed(constant.value() / 60, 1)
+                    + " min)")
+            .summed("where it is heading")
+            .from(now, constant)
+            .watching(warnings.stream().map(Warning::message).toList())
+            .otherwise(SCHOOLS));
+  }
+
+  private static Figure timeConstant(double seconds, double u95) {
+    return Figure.of(
+        "time_constant",
+        "Time constant",
+        seconds,
+        Unit.SECOND,
+        Because.of(
+                Budget.of(Contribution.of95("Curve through the readings", u95)),
+                "τ of the curve = " + Figures.duration(seconds))
+            .summed("in which it comes 63 % of the way"));
   }
 
   /** Standard uncertainty of the end, K, and of τ, s, by the curvature of the squares. */

@@ -2,11 +2,11 @@ package org.wiseember.core.heat;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.wiseember.core.because.Because;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /**
@@ -23,24 +23,15 @@ public record HotSpot(
   /** A plug or a case hotter than this ends a test, °C; common practice, no published source. */
   public static final double TOO_HOT = 60;
 
-  private Budget budget() {
-    return new Budget(List.of())
-        .with("Camera", camera, celsius, 1)
-        .with("Room", probe, roomCelsius, -1);
-  }
-
-  /** Above the room, K. */
-  public Estimate rise() {
-    return new Estimate(celsius - roomCelsius, budget().u95());
-  }
-
   /** {@code 61.5 °C at the outlet}. */
   public String words() {
     return Figures.fixed(celsius, 1) + " °C" + (place.isEmpty() ? "" : " at " + place);
   }
 
-  /** Behind the rise. */
-  public Because because() {
+  /** How far it lies above the room, K. */
+  public Figure rise() {
+    Budget budget =
+        Budget.of().with("Camera", camera, celsius, 1).with("Room", probe, roomCelsius, -1);
     List<String> watch = new ArrayList<>();
     watch.add("A camera reads shiny metal far too low; matt black tape reads true.");
     if (place.isEmpty()) {
@@ -51,21 +42,23 @@ public record HotSpot(
           Figures.plain(TOO_HOT)
               + " °C and more is where to stop: load off, and look at plug and outlet.");
     }
-    Estimate rise = rise();
-    return new Because(
+    return Figure.of(
+        "hot_spot",
         "Hottest spot above the room",
-        Figures.withUncertainty(rise.value(), rise.u95(), Unit.KELVIN),
-        place.isEmpty() ? "the highest that was read" : "at " + place,
-        List.of(
-            Figures.fixed(celsius, 1)
-                + " °C − room "
-                + Figures.fixed(roomCelsius, 1)
-                + " °C = "
-                + Figures.fixed(rise.value(), 1)
-                + " K"),
+        celsius - roomCelsius,
         Unit.KELVIN,
-        budget(),
-        watch,
-        "Some give the temperature itself; only its rise can be compared with another day's.");
+        Because.of(
+                budget,
+                Figures.fixed(celsius, 1)
+                    + " °C − room "
+                    + Figures.fixed(roomCelsius, 1)
+                    + " °C = "
+                    + Figures.fixed(celsius - roomCelsius, 1)
+                    + " K")
+            .summed(place.isEmpty() ? "the highest that was read" : "at " + place)
+            .watching(watch)
+            .otherwise(
+                "Some give the temperature itself; only its rise can be compared with another"
+                    + " day's."));
   }
 }

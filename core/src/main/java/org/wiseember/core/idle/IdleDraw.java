@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
 import org.wiseember.core.efficiency.LadderMeters;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Bound;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -103,7 +105,6 @@ public final class IdleDraw {
         Optional.empty(),
         Double.NaN,
         Double.NaN,
-        Optional.empty(),
         warnings);
   }
 
@@ -177,14 +178,10 @@ public final class IdleDraw {
       sum.add("Mean of DC watts = " + Figures.fixed(watts, 2) + " W");
     }
     sum.add("over " + Figures.plain(draw.size()) + " readings in " + Figures.duration(seconds));
-    Optional<Estimate> current =
-        product && watts != 0
-            ? Optional.of(new Estimate(ampsMean, budget.u95() * ampsMean / watts))
-            : Optional.empty();
     return finding(
         watts,
         budget,
-        current,
+        product && watts != 0 ? volts : Double.NaN,
         IdleWay.DIRECT,
         draw.seconds(0),
         draw.seconds(draw.size() - 1),
@@ -280,7 +277,7 @@ public final class IdleDraw {
         finding(
             watts,
             budget,
-            Optional.empty(),
+            Double.NaN,
             IdleWay.REFILL,
             trace.seconds(0),
             in.seconds(first),
@@ -316,7 +313,7 @@ public final class IdleDraw {
     Budget budget =
         Budget.of(
             Contribution.rectangular("Steps of the display", step * usable.value() / 100 / hours),
-            Contribution.normal("Capacity", watts * usable.u95() / 1.96 / usable.value()));
+            Contribution.of95("Capacity", watts * usable.u95() / usable.value()));
     warnings.add(
         new Warning(
             "by_charge_lost",
@@ -324,7 +321,7 @@ public final class IdleDraw {
     return finding(
         watts,
         budget,
-        Optional.empty(),
+        Double.NaN,
         IdleWay.CHARGE_LOST,
         shown.seconds(0),
         shown.seconds(last),
@@ -344,32 +341,20 @@ public final class IdleDraw {
     }
   }
 
+  /**
+   * @param volts the mean volts of the pack; NaN where amps were not read
+   */
   private IdleFinding finding(
       double watts,
       Budget budget,
-      Optional<Estimate> current,
+      double volts,
       IdleWay way,
       double from,
       double to,
       List<String> sum) {
-    Estimate power = new Estimate(watts, budget.u95());
-    Optional<Estimate> hours = Optional.empty();
-    List<String> worked = new ArrayList<>(sum);
     noUsable();
-    if (method.usableWattHours().isPresent() && watts > 0) {
-      Estimate usable = method.usableWattHours().get();
-      double h = usable.value() / watts;
-      hours =
-          Optional.of(
-              new Estimate(h, h * Math.hypot(power.u95() / watts, usable.u95() / usable.value())));
-      worked.add(
-          Figures.plain(usable.value(), Unit.WATT_HOUR)
-              + " ÷ "
-              + Figures.fixed(watts, 1)
-              + " W = "
-              + Figures.rounded(h, hours.get().u95())
-              + " h to empty");
-    } else if (method.usableWattHours().isPresent()) {
+    Optional<Estimate> usable = method.usableWattHours();
+    if (usable.isPresent() && !(watts > 0)) {
       warnings.add(new Warning("no_draw", "There is no draw to speak of, so no hours to empty."));
     }
     List<String> watch = new ArrayList<>();
@@ -377,25 +362,77 @@ public final class IdleDraw {
     warnings.stream()
         .filter(w -> !w.code().equals("no_usable"))
         .forEach(w -> watch.add(w.message()));
-    Because because =
-        new Because(
+    Figure power =
+        Figure.of(
+            "idle_power",
             "Idle draw",
-            Figures.withUncertainty(watts, power.u95(), Unit.WATT),
-            way.words(),
-            worked,
+            watts,
             Unit.WATT,
-            budget,
-            watch,
-            "Some give the idle draw in amps of the battery, some as charge lost a day. Watts on the"
-                + " DC side compare between units of different volts.");
+            Because.of(budget, sum)
+                .summed(way.words())
+                .watching(watch)
+                .otherwise(
+                    "Some give the idle draw in amps of the battery, some as charge lost a day. Watts"
+                        + " on the DC side compare between units of different volts."));
+    Figure bounded = warned("not_refilled") ? power.bounded(Bound.AT_LEAST) : power;
     return new IdleFinding(
-        Optional.of(power),
-        current,
-        hours,
+        Optional.of(bounded),
+        Double.isNaN(volts) ? Optional.empty() : Optional.of(current(bounded, volts)),
+        usable.filter(e -> watts > 0).map(e -> hours(bounded, e)),
         Optional.of(way),
         from,
         to,
-        Optional.of(because),
         warnings);
+  }
+
+  private boolean warned(String code) {
+    return warnings.stream().anyMatch(w -> w.code().equals(code));
+  }
+
+  private static Figure current(Figure power, double volts) {
+    Budget budget = power.budget().scaled(1 / volts);
+    double amps = power.value() / volts;
+    return Figure.of(
+        "idle_current",
+        "Idle amps",
+        amps,
+        Unit.AMPERE,
+        Because.of(
+                budget,
+                Figures.rounded(power.value(), power.u95())
+                    + " W ÷ "
+                    + Figures.fixed(volts, 2)
+                    + " V = "
+                    + Figures.rounded(amps, budget.u95())
+                    + " A")
+            .summed("at the pack's own volts")
+            .from(power)
+            .watching("Amps compare only between packs of the same volts."));
+  }
+
+  private static Figure hours(Figure power, Estimate usable) {
+    double hours = usable.value() / power.value();
+    Budget budget =
+        power
+            .budget()
+            .scaled(hours / power.value())
+            .with(Contribution.of95("Usable energy", hours * usable.u95() / usable.value()));
+    Figure figure =
+        Figure.of(
+            "idle_hours",
+            "Until empty",
+            hours,
+            Unit.HOUR,
+            Because.of(
+                    budget,
+                    Figures.plain(usable.value(), Unit.WATT_HOUR)
+                        + " ÷ "
+                        + Figures.fixed(power.value(), 1)
+                        + " W = "
+                        + Figures.rounded(hours, budget.u95())
+                        + " h")
+                .summed("from full, with nothing plugged in")
+                .from(power));
+    return power.bound() == Bound.AT_LEAST ? figure.bounded(Bound.AT_MOST) : figure;
   }
 }

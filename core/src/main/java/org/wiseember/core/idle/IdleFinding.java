@@ -2,9 +2,10 @@ package org.wiseember.core.idle;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
-import org.wiseember.core.uncertainty.Estimate;
+import java.util.stream.Stream;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Finding;
+import org.wiseember.core.figure.Warning;
 
 /**
  * What a run says of the idle draw. A figure that could not be had is empty, and a warning says
@@ -18,20 +19,20 @@ import org.wiseember.core.uncertainty.Estimate;
  * @param to last counted moment, s; NaN for none
  */
 public record IdleFinding(
-    Optional<Estimate> power,
-    Optional<Estimate> current,
-    Optional<Estimate> hours,
+    Optional<Figure> power,
+    Optional<Figure> current,
+    Optional<Figure> hours,
     Optional<IdleWay> way,
     double from,
     double to,
-    Optional<Because> because,
-    List<Warning> warnings) {
+    List<Warning> warnings)
+    implements Finding {
   public IdleFinding {
     warnings = List.copyOf(warnings);
   }
 
-  /** Whether a warning was given. */
-  public boolean warns(String code) {
-    return warnings.stream().anyMatch(w -> w.code().equals(code));
+  @Override
+  public List<Figure> figures() {
+    return Stream.of(power, current, hours).flatMap(Optional::stream).toList();
   }
 }

@@ -3,9 +3,15 @@ package org.wiseember.core.overload;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Bound;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
 
 /**
  * How long a unit bore the load a label promises for a time, as far as the tries show it.
@@ -14,7 +20,7 @@ import org.wiseember.core.uncertainty.Estimate;
  * @param seconds how long it was borne at that load; empty where nothing shows it
  * @param reason one sentence, where it comes from or why it cannot be said
  */
-public record Endurance(Shown shown, Optional<Estimate> seconds, String reason) {
+public record Endurance(Shown shown, Optional<Figure> seconds, String reason) {
   /** What the tries show of a promised load. */
   public enum Shown {
     /** Held or tripped at that load, or read off the curve: the time can be judged. */
@@ -36,6 +42,17 @@ public record Endurance(Shown shown, Optional<Estimate> seconds, String reason) 
   /** A load within this share above the promise is a try at the promise. */
   static final double NEAR = 0.03;
 
+  /** What is told about a load, before it has its because. */
+  private record Told(Shown shown, Optional<Time> time, String reason) {}
+
+  /**
+   * A time.
+   *
+   * @param what one is unsure of
+   * @param bound whether the time itself was found, or only how far one went
+   */
+  private record Time(double seconds, double halfWidth, String what, Bound bound) {}
+
   /**
    * Looks at every try.
    *
@@ -44,12 +61,56 @@ public record Endurance(Shown shown, Optional<Estimate> seconds, String reason) 
    * @param promised seconds
    */
   public static Endurance of(List<OverloadFinding> tries, double watts, double promised) {
+    Told told = told(tries, watts, promised);
+    return new Endurance(
+        told.shown(), told.time().map(t -> figure(t, told, tries, watts)), told.reason());
+  }
+
+  private static Figure figure(Time time, Told told, List<OverloadFinding> tries, double watts) {
+    Stream<String> holds =
+        tries.stream()
+            .flatMap(f -> f.holds().stream())
+            .map(
+                h ->
+                    watts(h)
+                        + " from "
+                        + Figures.fixed(h.before(), 0)
+                        + " W: "
+                        + h.end().words()
+                        + ", "
+                        + Figures.duration(h.seconds()));
+    Stream<String> curve =
+        tries.stream().flatMap(f -> f.fit().stream()).reduce((a, b) -> b).stream()
+            .map(TripFit::words);
+    Figure[] parts = tries.stream().flatMap(f -> f.tripTime().stream()).toArray(Figure[]::new);
+    return Figure.of(
+            "overload_time",
+            "Overload " + Figures.plain(watts, Unit.WATT),
+            time.seconds(),
+            Unit.SECOND,
+            Because.of(
+                    Budget.of(Contribution.wholeWidth(time.what(), time.halfWidth())),
+                    Stream.concat(holds, curve).toList())
+                .summed(told.reason())
+                .from(parts)
+                .watching(
+                    tries.stream()
+                        .flatMap(f -> f.warnings().stream())
+                        .filter(w -> !w.code().equals("accuracy_assumed"))
+                        .map(Warning::message)
+                        .distinct()
+                        .toList())
+                .otherwise(OverloadLadder.SCHOOLS))
+        .bounded(time.bound());
+  }
+
+  private static Told told(List<OverloadFinding> tries, double watts, double promised) {
     List<Try> all =
         tries.stream()
             .flatMap(f -> f.holds().stream().map(h -> new Try(h, f.meter().halfWidth(h.watts()))))
             .toList();
     if (all.isEmpty()) {
-      return new Endurance(Shown.NO_TRY, Optional.empty(), "No load was held yet.");
+      return new Told(Shown.NO_TRY, Optional.empty(), "No load was held yet.");
     }
     List<Try> reaching = all.stream().filter(t -> t.high() >= watts).toList();
     List<Try> near = reaching.stream().filter(t -> t.hold.watts() <= watts * (1 + NEAR)).toList();
@@ -60,9 +121,9 @@ public record Endurance(Shown shown, Optional<Estimate> seconds, String reason) 
     Optional<Try> held = longest(reaching);
     if (held.isPresent() && held.get().hold.seconds() - held.get().hold.halfWidth() >= promised) {
       Hold h = held.get().hold;
-      return new Endurance(
+      return new Told(
           Shown.HELD,
-          Optional.of(estimate(h)),
+          Optional.of(time(h, Bound.AT_LEAST)),
           "Held " + Figures.duration(h.seconds()) + " at " + watts(h) + ".");
     }
     Optional<Try> lighter =
@@ -72,9 +133,9 @@ public record Endurance(Shown shown, Optional<Estimate> seconds, String reason) 
             .max(Comparator.comparingDouble(t -> t.hold.watts()));
     if (lighter.isPresent()) {
       Hold h = lighter.get().hold;
-      return new Endurance(
+      return new Told(
           Shown.TRIPPED_SOONER,
-          Optional.of(estimate(h)),
+          Optional.of(time(h, Bound.AT_MOST)),
           "It tripped after "
               + Figures.duration(h.seconds())
               + " at "
@@ -84,9 +145,11 @@ public record Endurance(Shown shown, Optional<Estimate> seconds, String reason) 
     Optional<TripFit.Band> band = byCurve(tries, watts, all);
     if (band.isPresent() && reaching.stream().anyMatch(t -> t.hold.tripped())) {
       TripFit.Band b = band.get();
-      return new Endurance(
+      return new Told(
           Shown.TIMED,
-          Optional.of(new Estimate(b.value(), Math.min(b.halfWidth(), 1e6))),
+          Optional.of(
+              new Time(
+                  b.value(), Math.min(b.halfWidth(), 1e6), "Curve through the trips", Bound.EXACT)),
           "Read off the curve through the trips; no load was within 3 % of "
               + Figures.plain(watts, Unit.WATT)
               + ".");
@@ -94,14 +157,19 @@ public record Endurance(Shown shown, Optional<Estimate> seconds, String reason) 
     return notShown(all, reaching, watts);
   }
 
-  private static Endurance atTheLoad(List<Try> tripped, double watts) {
+  private static Told atTheLoad(List<Try> tripped, double watts) {
     double least = tripped.stream().mapToDouble(t -> t.hold.seconds()).min().orElseThrow();
     double most = tripped.stream().mapToDouble(t -> t.hold.seconds()).max().orElseThrow();
     double mean = tripped.stream().mapToDouble(t -> t.hold.seconds()).average().orElseThrow();
     double half = tripped.stream().mapToDouble(t -> t.hold.halfWidth()).max().orElseThrow();
-    return new Endurance(
+    return new Told(
         Shown.TIMED,
-        Optional.of(new Estimate(mean, Math.max(half, (most - least) / 2))),
+        Optional.of(
+            new Time(
+                mean,
+                Math.max(half, (most - least) / 2),
+                "Readings, and scatter of the tries",
+                Bound.EXACT)),
         tripped.size() == 1
             ? "One try at " + watts(tripped.get(0).hold) + "; a second would show how it scatters."
             : tripped.size()
@@ -128,14 +196,14 @@ public record Endurance(Shown shown, Optional<Estimate> seconds, String reason) 
         .flatMap(fit -> fit.seconds(watts, before));
   }
 
-  private static Endurance notShown(List<Try> all, List<Try> reaching, double watts) {
+  private static Told notShown(List<Try> all, List<Try> reaching, double watts) {
     Optional<Try> tooHeavy =
         reaching.stream()
             .filter(t -> t.hold.tripped())
             .min(Comparator.comparingDouble(t -> t.hold.watts()));
     if (tooHeavy.isPresent()) {
       Hold h = tooHeavy.get().hold;
-      return new Endurance(
+      return new Told(
           Shown.HEAVIER_ONLY,
           Optional.empty(),
           "It tripped after "
@@ -148,16 +216,16 @@ public record Endurance(Shown shown, Optional<Estimate> seconds, String reason) 
     }
     if (!reaching.isEmpty()) {
       Hold h = longest(reaching).orElseThrow().hold;
-      return new Endurance(
+      return new Told(
           Shown.NOT_REACHED,
-          Optional.of(estimate(h)),
+          Optional.of(time(h, Bound.AT_LEAST)),
           watts(h)
               + " was taken off after "
               + Figures.duration(h.seconds())
               + ", before the time on the label was over.");
     }
     double heaviest = all.stream().mapToDouble(t -> t.hold.watts()).max().orElseThrow();
-    return new Endurance(
+    return new Told(
         Shown.NOT_REACHED,
         Optional.empty(),
         "The heaviest load of the rig drew "
@@ -171,8 +239,8 @@ public record Endurance(Shown shown, Optional<Estimate> seconds, String reason) 
     return tries.stream().max(Comparator.comparingDouble(t -> t.hold.seconds()));
   }
 
-  private static Estimate estimate(Hold h) {
-    return new Estimate(h.seconds(), h.halfWidth());
+  private static Time time(Hold h, Bound bound) {
+    return new Time(h.seconds(), h.halfWidth(), "Load step and end between readings", bound);
   }
 
   private static String watts(Hold h) {

@@ -2,9 +2,10 @@ package org.wiseember.core.overload;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
-import org.wiseember.core.uncertainty.Estimate;
+import java.util.stream.Stream;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Finding;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /**
@@ -15,16 +16,15 @@ import org.wiseember.core.uncertainty.MeterClass;
  * @param heldPower W, mean over that step; of the heaviest load held where nothing tripped
  * @param fit the curve through the trips; empty where fewer than two different loads tripped
  * @param meter behind the watts
- * @param because the sum behind the trip time; empty when no load was held
  */
 public record OverloadFinding(
     List<Hold> holds,
-    Optional<Estimate> tripTime,
-    Optional<Estimate> heldPower,
+    Optional<Figure> tripTime,
+    Optional<Figure> heldPower,
     Optional<TripFit> fit,
     MeterClass meter,
-    Optional<Because> because,
-    List<Warning> warnings) {
+    List<Warning> warnings)
+    implements Finding {
   public OverloadFinding {
     holds = List.copyOf(holds);
     warnings = List.copyOf(warnings);
@@ -35,8 +35,8 @@ public record OverloadFinding(
     return holds.stream().filter(Hold::tripped).toList();
   }
 
-  /** Whether a warning was given. */
-  public boolean warns(String code) {
-    return warnings.stream().anyMatch(w -> w.code().equals(code));
+  @Override
+  public List<Figure> figures() {
+    return Stream.of(tripTime, heldPower).flatMap(Optional::stream).toList();
   }
 }

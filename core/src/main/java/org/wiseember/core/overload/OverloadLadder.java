@@ -6,8 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -15,7 +16,6 @@ import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 
 /**
  * How long each load was borne, from the trace of a ladder of loads above the rating.
@@ -31,6 +31,10 @@ public final class OverloadLadder {
 
   /** A capture begun this near to a load step is of that step, s. */
   private static final double SAME_MOMENT = 2.5;
+
+  static final String SCHOOLS =
+      "Some step the load up until it trips, some put the whole load on at once. From a base load"
+          + " the trip comes sooner than from cold; the load before each step is noted.";
 
   private final Map<Double, CapturedTrip> caught;
   private final Trace trace;
@@ -115,20 +119,22 @@ public final class OverloadLadder {
         trips.isEmpty()
             ? holds.stream().max(Comparator.comparingDouble(Hold::watts)).orElseThrow()
             : trips.get(0);
-    Optional<Estimate> tripTime =
-        told.tripped()
-            ? Optional.of(new Estimate(told.seconds(), told.halfWidth()))
-            : Optional.empty();
     Budget watts = wattsBudget(told);
-    Estimate held = new Estimate(told.watts(), watts.u95());
-    noteRating(told, held);
+    noteRating(told, told.watts() + watts.u95());
+    List<String> watch =
+        warnings.stream()
+            .filter(w -> !w.code().equals("accuracy_assumed"))
+            .map(Warning::message)
+            .toList();
+    Figure held = heldPower(told, watts);
     return new OverloadFinding(
         holds,
-        tripTime,
-        Optional.of(held),
+        told.tripped()
+            ? Optional.of(tripTime(told, held, trips, fit, origin, watch))
+            : Optional.empty(),
+        Optional.of(told.tripped() ? held : held.because(held.because().watching(watch))),
         fit,
         method.power(),
-        Optional.of(because(told, held, trips, fit, origin)),
         warnings);
   }
 
@@ -191,13 +197,13 @@ public final class OverloadLadder {
     }
   }
 
-  private void noteRating(Hold told, Estimate held) {
-    if (told.tripped() && held.high() < method.ratedWatts()) {
+  private void noteRating(Hold told, double high) {
+    if (told.tripped() && high < method.ratedWatts()) {
       warnings.add(
           new Warning(
               "below_rating",
               "It tripped at "
-                  + Figures.fixed(held.value(), 0)
+                  + Figures.fixed(told.watts(), 0)
                   + " W, below its rating of "
                   + Figures.plain(method.ratedWatts(), Unit.WATT)
                   + ": an empty pack, or a load that draws more for moments than this meter shows."));
@@ -209,33 +215,46 @@ public final class OverloadLadder {
         .with("Meter", method.power(), hold.watts(), 1);
   }
 
-  private Because because(
-      Hold told, Estimate held, List<Hold> trips, Optional<TripFit> fit, double origin) {
+  private static Figure heldPower(Hold told, Budget budget) {
+    return Figure.of(
+        "held_power",
+        told.tripped() ? "Load at the trip" : "Load held",
+        told.watts(),
+        Unit.WATT,
+        Because.of(
+                budget,
+                "Mean of the readings while it was on = "
+                    + Figures.rounded(told.watts(), budget.u95())
+                    + " W, "
+                    + told.end().words()
+                    + ", "
+                    + Figures.duration(told.seconds()))
+            .summed(
+                told.tripped()
+                    ? "until it tripped"
+                    : "held for " + Figures.duration(told.seconds())));
+  }
+
+  private static Figure tripTime(
+      Hold told,
+      Figure held,
+      List<Hold> trips,
+      Optional<TripFit> fit,
+      double origin,
+      List<String> watch) {
+    Budget budget =
+        Budget.of(Contribution.wholeWidth("Load step and trip between readings", told.halfWidth()));
     List<String> sum = new ArrayList<>();
     sum.add(
         "Load on at "
             + Figures.clock(told.from() - origin)
             + " from "
             + Figures.fixed(told.before(), 0)
-            + " W");
-    if (told.tripped()) {
-      sum.add(
-          "Power below "
-              + Figures.fixed(told.watts() / 10, 0)
-              + " W at "
-              + Figures.clock(told.to() - origin));
-      sum.add(
-          Figures.withUncertainty(told.seconds(), told.halfWidth(), Unit.SECOND)
-              + " at "
-              + Figures.withUncertainty(held.value(), held.u95(), Unit.WATT));
-    } else {
-      sum.add(
-          Figures.withUncertainty(held.value(), held.u95(), Unit.WATT)
-              + " "
-              + told.end().words()
-              + ", "
-              + Figures.duration(told.seconds()));
-    }
+            + " W, gone at "
+            + Figures.clock(told.to() - origin)
+            + ": "
+            + Figures.rounded(told.seconds(), told.halfWidth())
+            + " s");
     for (int i = 1; i < trips.size(); i++) {
       Hold h = trips.get(i);
       sum.add(
@@ -245,48 +264,26 @@ public final class OverloadLadder {
               + Figures.rounded(h.seconds(), h.halfWidth())
               + " s");
     }
-    fit.ifPresent(
-        f ->
-            sum.add(
-                "t = τ·ln((P² − P₀²) ÷ (P² − Pₖ²)) with τ = "
-                    + Figures.plain(Math.rint(f.curve().seconds() * 10) / 10, Unit.SECOND)
-                    + " and Pₖ = "
-                    + Figures.plain(Math.rint(f.curve().pickUp()), Unit.WATT)));
-    List<String> watch = new ArrayList<>();
-    warnings.stream()
-        .filter(w -> !w.code().equals("accuracy_assumed"))
-        .forEach(w -> watch.add(w.message()));
-    return new Because(
-        told.tripped() ? "Time to the trip" : "Load held",
-        told.tripped()
-            ? Figures.withUncertainty(told.seconds(), told.halfWidth(), Unit.SECOND)
-            : Figures.withUncertainty(held.value(), held.u95(), Unit.WATT),
-        told.tripped()
-            ? "at "
-                + Figures.fixed(held.value(), 0)
-                + " W, from "
-                + Figures.fixed(told.before(), 0)
-                + " W"
-            : "held for " + Figures.duration(told.seconds()),
-        sum,
-        told.tripped() ? Unit.SECOND : Unit.WATT,
-        told.tripped()
-            ? Budget.of(
-                Contribution.rectangular("Load step and trip between readings", told.halfWidth()))
-            : wattsBudget(told),
-        watch,
-        "Some step the load up until it trips, some put the whole load on at once. From a base load"
-            + " the trip comes sooner than from cold; the load before each step is noted.");
+    fit.ifPresent(f -> sum.add(f.words()));
+    return Figure.of(
+        "trip_time",
+        "Time to the trip",
+        told.seconds(),
+        Unit.SECOND,
+        Because.of(budget, sum)
+            .summed(
+                "at "
+                    + Figures.fixed(held.value(), 0)
+                    + " W, from "
+                    + Figures.fixed(told.before(), 0)
+                    + " W")
+            .from(held)
+            .watching(watch)
+            .otherwise(SCHOOLS));
   }
 
   private OverloadFinding nothing(List<Hold> holds) {
     return new OverloadFinding(
-        holds,
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        method.power(),
-        Optional.empty(),
-        warnings);
+        holds, Optional.empty(), Optional.empty(), Optional.empty(), method.power(), warnings);
   }
 }

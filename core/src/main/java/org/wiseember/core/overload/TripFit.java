@@ -10,6 +10,8 @@ import org.hipparchus.optim.univariate.BrentOptimizer;
 import org.hipparchus.optim.univariate.SearchInterval;
 import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
 import org.hipparchus.optim.univariate.UnivariatePointValuePair;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.MeterClass;
@@ -104,6 +106,14 @@ public final class TripFit {
 
   public TripCurve curve() {
     return curve;
+  }
+
+  /** The curve with its numbers, as a line of a sum. */
+  String words() {
+    return "t = τ·ln((P² − P₀²) ÷ (P² − Pₖ²)) with τ = "
+        + Figures.plain(Math.rint(curve.seconds() * 10) / 10, Unit.SECOND)
+        + " and Pₖ = "
+        + Figures.plain(Math.rint(curve.pickUp()), Unit.WATT);
   }
 
   /** How many tries tripped. */

@@ -3,9 +3,10 @@ package org.wiseember.core.port;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
-import org.wiseember.core.uncertainty.Estimate;
+import java.util.stream.Stream;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Finding;
+import org.wiseember.core.figure.Warning;
 
 /**
  * What a ladder of currents says of a port.
@@ -18,22 +19,30 @@ import org.wiseember.core.uncertainty.Estimate;
  * @param tripAmps between the last current that was carried and the one that was not, A
  * @param regulated whether it holds its volts
  * @param leadOhms of the leads, taken out of the volts, Ω
- * @param because behind the current; empty without readings
+ * @param loadedVolts at the most it carried, V
  */
 public record PortFinding(
     List<PortPoint> points,
-    Optional<Estimate> openVolts,
-    Optional<Estimate> ohms,
-    Optional<Estimate> mostAmps,
-    Optional<Estimate> mostWatts,
-    Optional<Estimate> tripAmps,
+    Optional<Figure> openVolts,
+    Optional<Figure> ohms,
+    Optional<Figure> mostAmps,
+    Optional<Figure> mostWatts,
+    Optional<Figure> tripAmps,
     boolean regulated,
     OptionalDouble leadOhms,
-    Optional<Because> because,
-    List<Warning> warnings) {
+    Optional<Figure> loadedVolts,
+    List<Warning> warnings)
+    implements Finding {
   public PortFinding {
     points = List.copyOf(points);
     warnings = List.copyOf(warnings);
+  }
+
+  @Override
+  public List<Figure> figures() {
+    return Stream.of(mostAmps, mostWatts, tripAmps, openVolts, loadedVolts, ohms)
+        .flatMap(Optional::stream)
+        .toList();
   }
 
   static PortFinding none(List<Warning> warnings) {

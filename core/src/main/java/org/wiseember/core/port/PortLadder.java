@@ -6,8 +6,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.wiseember.core.because.Because;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Bound;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -17,7 +19,6 @@ import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeanScatter;
 import org.wiseember.core.uncertainty.MeterClass;
 
@@ -40,6 +41,9 @@ public final class PortLadder {
 
   /** A port that loses less than this share up to its most is called regulated. */
   private static final double REGULATED = 0.02;
+
+  private static final String LEADS_BLAMED =
+      "Some read the watts at the far end of the leads, which blames the unit for the leads.";
 
   private final Trace trace;
   private final MeterClass volts;
@@ -162,32 +166,17 @@ public final class PortLadder {
     PortPoint most = points.get(points.size() - 1);
     double[] line = line(points);
     boolean several = points.size() >= 2 && most.amps() > points.get(0).amps() + STEP_AMPS;
-    Optional<Estimate> ohms = several ? Optional.of(ohms(points, -line[1])) : Optional.empty();
+    Optional<Figure> ohms = several ? Optional.of(ohms(points, -line[1])) : Optional.empty();
     PortPoint least = points.get(0);
-    Estimate open =
-        new Estimate(
-            line[0],
-            Budget.of(Contribution.normal("Scatter", least.scatter()))
-                .with("Voltmeter", volts, line[0], 1)
-                .u95());
-    Budget ampsBudget = new Budget(List.of()).with("Ammeter", amps, most.amps(), 1);
-    Estimate mostAmps = new Estimate(most.amps(), ampsBudget.u95());
-    Estimate watts =
-        new Estimate(
-            most.watts(),
-            new Budget(List.of())
-                .with("Voltmeter", volts, most.volts(), most.amps())
-                .with("Ammeter", amps, most.amps(), most.volts())
-                .u95());
     boolean regulated = several && line[0] - most.volts() < REGULATED * line[0];
-    Optional<Estimate> trip = Optional.empty();
+    Budget ampsBudget = Budget.of().with("Ammeter", amps, most.amps(), 1);
+    Optional<Figure> trip = Optional.empty();
     if (trippedAt.isPresent()) {
       double wanted = trippedAt.getAsDouble();
       trip =
           Optional.of(
-              new Estimate(
-                  (wanted + most.amps()) / 2,
-                  Math.max(mostAmps.u95(), (wanted - most.amps()) / 2)));
+              tripAmps(
+                  most.amps(), wanted, Math.max(ampsBudget.u95(), (wanted - most.amps()) / 2)));
     } else {
       warnings.add(
           new Warning(
@@ -202,17 +191,108 @@ public final class PortLadder {
               "No leads are taken out of the volts. Measure at the unit's terminals with two leads of"
                   + " their own, or type the leads' ohms; 0.15 Ω lose 1.5 V at 10 A."));
     }
+    List<String> sum = sum(points, line, regulated);
+    List<String> watch = warnings.stream().map(Warning::message).toList();
+    boolean limit = trip.isPresent();
     return new PortFinding(
         points,
-        Optional.of(open),
+        Optional.of(openVolts(line[0], least, sum)),
         ohms,
-        Optional.of(mostAmps),
-        Optional.of(watts),
+        Optional.of(
+            carried(
+                Figure.of(
+                    "most_amps",
+                    "12 V port, most amps",
+                    most.amps(),
+                    Unit.AMPERE,
+                    Because.of(ampsBudget, sum)
+                        .summed("the most it carried" + (regulated ? ", volts regulated" : ""))
+                        .watching(watch)
+                        .otherwise(LEADS_BLAMED)),
+                limit)),
+        Optional.of(carried(watts(most, watch), limit)),
         trip,
         regulated,
         leadOhms > 0 ? OptionalDouble.of(leadOhms) : OptionalDouble.empty(),
-        Optional.of(because(points, line, mostAmps, ampsBudget, trip, regulated)),
+        Optional.of(loadedVolts(most, sum, watch)),
         warnings);
+  }
+
+  /** What a port carried that never switched off is the least it can. */
+  private static Figure carried(Figure most, boolean limit) {
+    return limit ? most : most.bounded(Bound.AT_LEAST);
+  }
+
+  private Figure watts(PortPoint most, List<String> watch) {
+    Budget budget =
+        Budget.of()
+            .with("Voltmeter", volts, most.volts(), most.amps())
+            .with("Ammeter", amps, most.amps(), most.volts());
+    return Figure.of(
+        "most_watts",
+        "12 V port, most watts",
+        most.watts(),
+        Unit.WATT,
+        Because.of(
+                budget,
+                Figures.fixed(most.volts(), 2)
+                    + " V × "
+                    + Figures.fixed(most.amps(), 2)
+                    + " A = "
+                    + Figures.rounded(most.watts(), budget.u95())
+                    + " W")
+            .summed("at the most it carried")
+            .watching(watch)
+            .otherwise(LEADS_BLAMED));
+  }
+
+  private Figure openVolts(double open, PortPoint least, List<String> sum) {
+    return Figure.of(
+        "open_volts",
+        "12 V port without load",
+        open,
+        Unit.VOLT,
+        Because.of(
+                Budget.of(Contribution.normal("Scatter", least.scatter()))
+                    .with("Voltmeter", volts, open, 1),
+                sum)
+            .summed("the line through the points at no current"));
+  }
+
+  private Figure loadedVolts(PortPoint most, List<String> sum, List<String> watch) {
+    return Figure.of(
+        "loaded_volts",
+        "12 V port under load",
+        most.volts(),
+        Unit.VOLT,
+        Because.of(
+                Budget.of(Contribution.normal("Scatter", most.scatter()))
+                    .with("Voltmeter", volts, most.volts(), 1),
+                sum)
+            .summed("at " + Figures.fixed(most.amps(), 1) + " A")
+            .watching(watch)
+            .otherwise(LEADS_BLAMED));
+  }
+
+  private static Figure tripAmps(double carried, double asked, double halfWidth) {
+    double middle = (asked + carried) / 2;
+    return Figure.of(
+        "trip_amps",
+        "12 V port switches off at",
+        middle,
+        Unit.AMPERE,
+        Because.of(
+                Budget.of(
+                    Contribution.wholeWidth(
+                        "Between what was carried and what was not", halfWidth)),
+                "Carried "
+                    + Figures.fixed(carried, 2)
+                    + " A, not "
+                    + Figures.fixed(asked, 2)
+                    + " A: in the middle "
+                    + Figures.rounded(middle, halfWidth)
+                    + " A")
+            .summed("between two steps of the load"));
   }
 
   /** Volts at no current and their slope, by least squares. */
@@ -230,7 +310,7 @@ public final class PortLadder {
     return new double[] {y - slope * x, slope};
   }
 
-  private Estimate ohms(List<PortPoint> points, double ohms) {
+  private Figure ohms(List<PortPoint> points, double ohms) {
     double[] line = line(points);
     double left = 0;
     double spread = 0;
@@ -244,23 +324,29 @@ public final class PortLadder {
     double scatter = points.stream().mapToDouble(PortPoint::scatter).max().orElse(0);
     double rounding = volts.resolution() / Math.sqrt(12);
     double each = Math.max(Math.hypot(scatter, rounding), free > 0 ? Math.sqrt(left / free) : 0);
-    return new Estimate(
-        ohms,
+    Budget budget =
         Budget.of(
-                free > 0
-                    ? new Contribution("Line", each / Math.sqrt(spread), free, "")
-                    : Contribution.normal("Line", each / Math.sqrt(spread)),
-                Contribution.rectangular("Ammeter", Math.abs(ohms) * amps.halfWidth(most) / most))
-            .u95());
+            free > 0
+                ? new Contribution("Line", each / Math.sqrt(spread), free, "")
+                : Contribution.normal("Line", each / Math.sqrt(spread)),
+            Contribution.rectangular("Ammeter", Math.abs(ohms) * amps.halfWidth(most) / most));
+    return Figure.of(
+        "port_ohms",
+        "12 V port, loss an ampere",
+        ohms,
+        Unit.OHM,
+        Because.of(
+                budget,
+                "Slope of the line through "
+                    + points.size()
+                    + " currents = "
+                    + Figures.rounded(1000 * ohms, 1000 * budget.u95())
+                    + " mΩ")
+            .summed("by how much it sags"));
   }
 
-  private Because because(
-      List<PortPoint> points,
-      double[] line,
-      Estimate most,
-      Budget budget,
-      Optional<Estimate> trip,
-      boolean regulated) {
+  /** The points, the line through them, and what the leads took. */
+  private List<String> sum(List<PortPoint> points, double[] line, boolean regulated) {
     List<String> sum = new ArrayList<>();
     for (PortPoint p : points) {
       sum.add(
@@ -278,8 +364,6 @@ public final class PortLadder {
             + Figures.fixed(1000 * -line[1], 0)
             + " mΩ × I: "
             + (regulated ? "regulated" : "it sags"));
-    trip.ifPresent(
-        t -> sum.add("Switched off at " + Figures.withUncertainty(t.value(), t.u95()) + " A"));
     if (leadOhms > 0) {
       PortPoint p = points.get(points.size() - 1);
       sum.add(
@@ -293,14 +377,6 @@ public final class PortLadder {
               + Figures.fixed(p.amps() * p.amps() * leadOhms, 0)
               + " W lost in them");
     }
-    return new Because(
-        "12 V port",
-        Figures.withUncertainty(most.value(), most.u95(), Unit.AMPERE),
-        "the most it carried" + (regulated ? ", volts regulated" : ""),
-        sum,
-        Unit.AMPERE,
-        budget,
-        warnings.stream().map(Warning::message).toList(),
-        "Some read the watts at the far end of the leads, which blames the unit for the leads.");
+    return sum;
   }
 }

@@ -21,6 +21,7 @@ public enum Unit {
   DECIBEL("dB"),
   YEAR("years"),
   LUX("lx"),
+  OHM("Ω"),
   PER_WATT("1/W"),
   /** A plain count, such as cells or cycles. */
   ONE("");
@@ -34,5 +35,33 @@ public enum Unit {
   /** The symbol as printed after a figure; empty for a plain count. */
   public String symbol() {
     return symbol;
+  }
+
+  /**
+   * How many of another unit one of this is: {@code SECOND.in(HOUR)} is 1 ÷ 3 600.
+   *
+   * @throws IllegalArgumentException for a unit of another quantity
+   */
+  public double in(Unit other) {
+    if (this == other) {
+      return 1;
+    }
+    double here = seconds();
+    double there = other.seconds();
+    if (Double.isNaN(here) || Double.isNaN(there)) {
+      throw new IllegalArgumentException(this + " is no " + other);
+    }
+    return here / there;
+  }
+
+  /** Of a unit of time; NaN for another. */
+  private double seconds() {
+    return switch (this) {
+      case MILLISECOND -> 0.001;
+      case SECOND -> 1;
+      case MINUTE -> 60;
+      case HOUR -> 3600;
+      default -> Double.NaN;
+    };
   }
 }

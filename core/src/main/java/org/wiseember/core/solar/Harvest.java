@@ -3,7 +3,8 @@ package org.wiseember.core.solar;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.DoublePredicate;
-import org.wiseember.core.because.Because;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -11,7 +12,6 @@ import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /**
@@ -23,8 +23,7 @@ import org.wiseember.core.uncertainty.MeterClass;
  * @param scaled W at 1 000 W/m² and 25 °C
  * @param ofPlate scaled over the plates' watts, %
  */
-public record Harvest(
-    double watts, double lux, Estimate scaled, Estimate ofPlate, Because because) {
+public record Harvest(double watts, double lux, Figure scaled, Figure ofPlate) {
   private static final int LEAST_READINGS = 5;
 
   /**
@@ -79,51 +78,59 @@ public record Harvest(
             .with(Contribution.rectangular("Lux meter", scaled * luxMeter.halfWidth(lux) / lux))
             .with(Contribution.rectangular("Lux for each W/m²", scaled * Light.UNSURE))
             .with(Contribution.rectangular("Warmth of the cells", scaled * byWarmth));
-    Estimate atFull = new Estimate(scaled, budget.u95());
-    Estimate share = atFull.scaled(100 / panels.plateWatts());
-    return new Harvest(
-        watts, lux, atFull, share, because(watts, lux, panels, cells, atFull, share, budget));
+    Figure atFull = atFull(watts, lux, cells, scaled, budget);
+    return new Harvest(watts, lux, atFull, ofPlate(atFull, panels));
   }
 
-  private static Because because(
-      double watts,
-      double lux,
-      Arrangement panels,
-      double cells,
-      Estimate scaled,
-      Estimate share,
-      Budget budget) {
-    return new Because(
+  private static Figure atFull(
+      double watts, double lux, double cells, double scaled, Budget budget) {
+    return Figure.of(
+        "harvest",
         "Harvest at full light",
-        Figures.withUncertainty(scaled.value(), scaled.u95(), Unit.WATT),
-        "where nothing but the light held the panels back",
-        List.of(
-            Figures.fixed(watts, 0)
-                + " W at "
-                + Figures.fixed(lux, 0)
-                + " lx, which is "
-                + Figures.fixed(Light.ofLux(lux), 0)
-                + " W/m² at "
-                + Figures.plain(Light.LUX)
-                + " lx for each W/m²",
-            "Cells taken to be at "
-                + Figures.fixed(cells, 0)
-                + " °C, 30 K over the air in full sun",
-            "Brought to 1 000 W/m² and 25 °C by the panel's single-diode model: "
-                + Figures.fixed(scaled.value(), 0)
-                + " W",
-            Figures.fixed(scaled.value(), 0)
-                + " W ÷ "
-                + Figures.fixed(panels.plateWatts(), 0)
-                + " W of the plates = "
-                + Figures.fixed(share.value(), 0)
-                + " %"),
+        scaled,
         Unit.WATT,
-        budget,
-        List.of(
-            "About 70 % of the plate is usual and 80 % is good (common practice, no published"
-                + " source).",
-            "The light has to be measured in the plane of the panels."),
-        "Some compare watts as read; at unlike light that says nothing of the panels.");
+        Because.of(
+                budget,
+                Figures.fixed(watts, 0)
+                    + " W at "
+                    + Figures.fixed(lux, 0)
+                    + " lx, which is "
+                    + Figures.fixed(Light.ofLux(lux), 0)
+                    + " W/m² at "
+                    + Figures.plain(Light.LUX)
+                    + " lx for each W/m²",
+                "Cells taken to be at "
+                    + Figures.fixed(cells, 0)
+                    + " °C, 30 K over the air in full sun",
+                "Brought to 1 000 W/m² and 25 °C by the panel's single-diode model: "
+                    + Figures.rounded(scaled, budget.u95())
+                    + " W")
+            .summed("where nothing but the light held the panels back")
+            .watching("The light has to be measured in the plane of the panels.")
+            .otherwise(
+                "Some compare watts as read; at unlike light that says nothing of the panels."));
+  }
+
+  private static Figure ofPlate(Figure atFull, Arrangement panels) {
+    Budget budget = atFull.budget().scaled(100 / panels.plateWatts());
+    double percent = 100 * atFull.value() / panels.plateWatts();
+    return Figure.of(
+        "harvest_of_plate",
+        "Harvest over the plates",
+        percent,
+        Unit.PERCENT,
+        Because.of(
+                budget,
+                Figures.fixed(atFull.value(), 0)
+                    + " W ÷ "
+                    + Figures.fixed(panels.plateWatts(), 0)
+                    + " W of the plates = "
+                    + Figures.rounded(percent, budget.u95())
+                    + " %")
+            .summed("of what the plates say")
+            .from(atFull)
+            .watching(
+                "About 70 % of the plate is usual and 80 % is good (common practice, no published"
+                    + " source)."));
   }
 }

@@ -2,7 +2,8 @@ package org.wiseember.core.solar;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.wiseember.core.because.Because;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
@@ -32,11 +33,11 @@ public final class WayBecause {
   }
 
   /** The reasons of one way. */
-  public static Because of(Designer.Way way, Port port, Site site) {
-    return new WayBecause(way, port, site).because();
+  public static Explanation of(Designer.Way way, Port port, Site site) {
+    return new WayBecause(way, port, site).explained();
   }
 
-  private Because because() {
+  private Explanation explained() {
     boolean never = way.standing() == Designer.Standing.NEVER;
     List<String> sum = new ArrayList<>();
     cold(sum);
@@ -44,26 +45,29 @@ public final class WayBecause {
       sun(sum);
       sum.add(boost());
     }
-    return new Because(
+    Because because =
+        Because.of(Budget.of(), sum)
+            .summed(
+                never
+                    ? Figures.fixed(way.coldVolts() - port.mostVolts(), 1)
+                        + " V over what the port may ever see"
+                    : "drawn in full sun, "
+                        + Figures.fixed(way.dayWattHours() / 1000, 2)
+                        + " kWh on the day")
+            .watching(
+                "Light does not matter for the volts: the first sun on a cold panel gives nearly all"
+                    + " of them.",
+                "The open volts of a sheet may be off by 3 %: leave room.",
+                "Amps and watts are drawn, not pushed: more than the port takes is left on the"
+                    + " roof.")
+            .otherwise(never ? "" : Designer.schools(arrangement.plateWatts(), port));
+    return new Explanation(
         arrangement.words(),
         never
             ? Figures.fixed(way.coldVolts(), 1) + " V"
             : Figures.fixed(way.fullSunWatts(), 0) + " W",
-        never
-            ? Figures.fixed(way.coldVolts() - port.mostVolts(), 1)
-                + " V over what the port may ever see"
-            : "drawn in full sun, "
-                + Figures.fixed(way.dayWattHours() / 1000, 2)
-                + " kWh on the day",
-        sum,
         never ? Unit.VOLT : Unit.WATT,
-        Budget.of(),
-        List.of(
-            "Light does not matter for the volts: the first sun on a cold panel gives nearly all"
-                + " of them.",
-            "The open volts of a sheet may be off by 3 %: leave room.",
-            "Amps and watts are drawn, not pushed: more than the port takes is left on the roof."),
-        never ? "" : Designer.schools(arrangement.plateWatts(), port));
+        because);
   }
 
   private void cold(List<String> sum) {

@@ -42,6 +42,18 @@ public record Budget(List<Contribution> contributions) {
     return new Budget(more);
   }
 
+  /** This budget with the lines of another, in the same unit. */
+  public Budget with(Budget other) {
+    List<Contribution> more = new ArrayList<>(contributions);
+    more.addAll(other.contributions);
+    return new Budget(more);
+  }
+
+  /** Every line {@code sensitivity} times as large, for a result that is made of this one. */
+  public Budget scaled(double sensitivity) {
+    return new Budget(contributions.stream().map(c -> c.scaled(sensitivity)).toList());
+  }
+
   /** Combined standard uncertainty u_c, in the unit of the result. */
   public double combined() {
     return Math.sqrt(groups().stream().mapToDouble(g -> g.standard() * g.standard()).sum());

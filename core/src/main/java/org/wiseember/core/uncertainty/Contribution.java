@@ -1,6 +1,7 @@
 package org.wiseember.core.uncertainty;
 
 import java.util.Objects;
+import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
  * One line of an uncertainty budget, already multiplied by its sensitivity, so that it is in the
@@ -17,6 +18,9 @@ import java.util.Objects;
  */
 public record Contribution(
     String name, double standard, double degreesOfFreedom, String sharedCause, Shape shape) {
+  private static final double BELL_95 =
+      new NormalDistribution().inverseCumulativeProbability(0.975);
+
   /** How the possible values of a contribution are spread. */
   public enum Shape {
     /** Bell-shaped, as the scatter of readings; Student's t where few degrees of freedom say so. */
@@ -56,6 +60,28 @@ public record Contribution(
   public static Contribution rectangular(String name, double halfWidth) {
     return new Contribution(
         name, halfWidth / Math.sqrt(3), Double.POSITIVE_INFINITY, "", Shape.RECTANGULAR);
+  }
+
+  /**
+   * Known only as limits, all of which count and not just 95 % of them: moments between two
+   * readings, which often fall on one of the two.
+   */
+  public static Contribution wholeWidth(String name, double halfWidth) {
+    return rectangular(name, halfWidth / 0.95);
+  }
+
+  /**
+   * A figure with its own 95 % half width, taken as bell-shaped.
+   *
+   * @param u95 in the unit of the result
+   */
+  public static Contribution of95(String name, double u95) {
+    return normal(name, u95 / BELL_95);
+  }
+
+  /** {@code sensitivity} times as large. */
+  Contribution scaled(double sensitivity) {
+    return new Contribution(name, standard * sensitivity, degreesOfFreedom, sharedCause, shape);
   }
 
   /** This contribution tied to others by a cause they share. */

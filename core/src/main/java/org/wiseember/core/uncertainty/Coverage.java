@@ -55,6 +55,10 @@ final class Coverage {
     if (edges == 0) {
       return normal * bell;
     }
+    if (edges == 1 && bell == 0) {
+      // Limits alone: every value between them is as likely.
+      return confidence * limits[0];
+    }
     double reach = 6 * bell;
     for (int i = 0; i < edges; i++) {
       reach += limits[i];

@@ -2,10 +2,11 @@ package org.wiseember.core.verdict;
 
 import java.util.Objects;
 import java.util.Optional;
+import org.wiseember.core.figure.Bound;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Direction;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.uncertainty.Estimate;
 
 /**
  * A claim held against what was measured.
@@ -15,7 +16,8 @@ import org.wiseember.core.uncertainty.Estimate;
  * guard band off it is a plain comparison.
  *
  * @param claim the promise
- * @param measured what was found; empty when nothing was
+ * @param measured the very figure that was judged, in the unit of the claim; empty when nothing was
+ *     found
  * @param standing the outcome
  * @param seam where the figure lies against its own label; empty when nothing was found
  * @param reason one sentence: why this outcome
@@ -23,7 +25,7 @@ import org.wiseember.core.uncertainty.Estimate;
  */
 public record Verdict(
     Claim claim,
-    Optional<Estimate> measured,
+    Optional<Figure> measured,
     Standing standing,
     Optional<SeamPosition> seam,
     String reason,
@@ -50,27 +52,82 @@ public record Verdict(
   }
 
   /**
-   * Judges a measured figure.
+   * A claim the rig could not reach, though something was read.
+   *
+   * @param read how far it went, in a unit of the claim's quantity
+   * @param why what stopped the rig, one sentence
+   */
+  public static Verdict rigCannotShow(Claim claim, Figure read, String why) {
+    Figure figure = read.in(claim.unit());
+    return new Verdict(
+        claim,
+        Optional.of(figure),
+        Standing.RIG_CANNOT_SHOW,
+        Optional.of(SeamPosition.of(claim, figure.estimate())),
+        why,
+        true);
+  }
+
+  /**
+   * Judges a measured figure. One that is only a bound keeps or breaks a claim where every value it
+   * allows does; else it is the rig that cannot show it.
    *
    * @param claim a claim with a limit; one that only states a fact cannot be judged
-   * @param measured in the unit of the claim
+   * @param found in a unit of the claim's quantity
    * @param guardBand whether to keep the uncertainty clear of the limit
    * @throws IllegalArgumentException for a claim without a limit
    */
-  public static Verdict judge(Claim claim, Estimate measured, boolean guardBand) {
+  public static Verdict judge(Claim claim, Figure found, boolean guardBand) {
     if (claim.direction() == Direction.STATED) {
       throw new IllegalArgumentException(claim.subject() + " states a fact, it has no limit");
     }
+    Figure measured = found.in(claim.unit());
     double w = guardBand ? measured.u95() : 0;
     double margin = margin(claim, measured.value());
+    if (measured.bound() != Bound.EXACT) {
+      return bounded(claim, measured, w, guardBand);
+    }
     Standing standing =
         margin >= w ? Standing.KEPT : margin <= -w || w == 0 ? Standing.SHORT : Standing.TOO_CLOSE;
     return new Verdict(
         claim,
         Optional.of(measured),
         standing,
-        Optional.of(SeamPosition.of(claim, measured)),
+        Optional.of(SeamPosition.of(claim, measured.estimate())),
         reason(claim, measured, standing, margin, guardBand),
+        guardBand);
+  }
+
+  private static Verdict bounded(Claim claim, Figure bound, double w, boolean guardBand) {
+    boolean least = bound.bound() == Bound.AT_LEAST;
+    // The end of the interval nearer to what the bound leaves open.
+    double sure = least ? bound.value() - w : bound.value() + w;
+    boolean aboveLow = Double.isNaN(claim.low()) || sure >= claim.low();
+    boolean belowHigh = Double.isNaN(claim.high()) || sure <= claim.high();
+    boolean kept =
+        switch (claim.direction()) {
+          case AT_LEAST -> least && aboveLow;
+          case AT_MOST -> !least && belowHigh;
+          default -> false;
+        };
+    boolean broken =
+        least
+            ? !Double.isNaN(claim.high()) && sure > claim.high()
+            : !Double.isNaN(claim.low()) && sure < claim.low();
+    String said = bound.words();
+    if (!kept && !broken) {
+      return rigCannotShow(
+          claim, bound, "It is " + said + ", as far as this test went; going further would tell.");
+    }
+    return decided(
+        claim,
+        bound,
+        kept ? Standing.KEPT : Standing.SHORT,
+        "It is "
+            + said
+            + ": the least favourable of that "
+            + (kept ? "keeps" : "breaks")
+            + " the label too.",
         guardBand);
   }
 
@@ -78,16 +135,17 @@ public record Verdict(
    * A claim whose standing several tries have decided, where one figure against the limit would say
    * too little: held longer than promised, or tripped under less than promised.
    *
-   * @param measured the figure to show, in the unit of the claim
+   * @param found the figure to show, in a unit of the claim's quantity
    * @param reason one sentence
    */
   public static Verdict decided(
-      Claim claim, Estimate measured, Standing standing, String reason, boolean guardBand) {
+      Claim claim, Figure found, Standing standing, String reason, boolean guardBand) {
+    Figure measured = found.in(claim.unit());
     return new Verdict(
         claim,
         Optional.of(measured),
         standing,
-        Optional.of(SeamPosition.of(claim, measured)),
+        Optional.of(SeamPosition.of(claim, measured.estimate())),
         reason,
         guardBand);
   }
@@ -112,7 +170,7 @@ public record Verdict(
   }
 
   private static String reason(
-      Claim claim, Estimate measured, Standing standing, double margin, boolean guarded) {
+      Claim claim, Figure measured, Standing standing, double margin, boolean guarded) {
     String unit = claim.unit().symbol();
     String away = Figures.plain(Math.abs(margin)) + (unit.isEmpty() ? "" : " " + unit);
     boolean band = claim.direction() == Direction.BAND;
@@ -143,7 +201,7 @@ public record Verdict(
   /**
    * What would settle a call that is too close: repeats shrink U by √n, a better meter directly.
    */
-  private static String settle(Estimate measured, double margin) {
+  private static String settle(Figure measured, double margin) {
     double needed = Math.abs(margin) / measured.u95();
     if (needed < 0.1) {
       return "Nothing within reach will settle it: the unit sits on its label.";

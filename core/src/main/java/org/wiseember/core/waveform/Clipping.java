@@ -2,7 +2,7 @@ package org.wiseember.core.waveform;
 
 import java.util.Arrays;
 import java.util.Optional;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 
 /** Flat tops at the very ends of a scope's range, on a wave that should have none. */

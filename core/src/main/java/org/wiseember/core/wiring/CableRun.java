@@ -3,7 +3,8 @@ package org.wiseember.core.wiring;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.because.Because;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
@@ -94,7 +95,7 @@ public record CableRun(double amps, double metres, double volts, Gauge gauge) {
   }
 
   /** How it came about, with what to look out for. */
-  public Because because() {
+  public Explanation explained() {
     List<String> sum = new ArrayList<>();
     sum.add(
         gauge.words()
@@ -135,19 +136,21 @@ public record CableRun(double amps, double metres, double volts, Gauge gauge) {
                     + " A is more than the "
                     + Figures.plain(gauge.carriesAmps(), Unit.AMPERE)
                     + " it carries"));
-    return new Because(
+    Because because =
+        Because.of(Budget.of(), sum)
+            .summed("drop, heat and fuse at " + Figures.fixed(amps, 1) + " A")
+            .watching(
+                "Check your local code; what is fixed to a building is a licensed electrician's"
+                    + " work.",
+                "Plugs and lugs carry less than the cable: feel them under load, and crimp, do not"
+                    + " solder, what moves.",
+                "The fuse sits next to the battery, before anything that can be shorted.")
+            .otherwise("Some count the drop of one conductor only; current flows through both.");
+    return new Explanation(
         "Cable of " + Figures.plain(metres) + " m",
         gauge.words()
             + (Double.isNaN(gauge.metric()) ? "" : " or " + Figures.plain(gauge.metric()) + " mm²"),
-        "drop, heat and fuse at " + Figures.fixed(amps, 1) + " A",
-        sum,
         Unit.VOLT,
-        Budget.of(),
-        List.of(
-            "Check your local code; what is fixed to a building is a licensed electrician's work.",
-            "Plugs and lugs carry less than the cable: feel them under load, and crimp, do not"
-                + " solder, what moves.",
-            "The fuse sits next to the battery, before anything that can be shorted."),
-        "Some count the drop of one conductor only; current flows through both.");
+        because);
   }
 }

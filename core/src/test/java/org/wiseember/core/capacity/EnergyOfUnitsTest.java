@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Estimate;
@@ -52,8 +53,9 @@ public class EnergyOfUnitsTest {
     assertEquals(ac.yield().orElseThrow().value(), 85.7, 0.1);
     ImpliedInverter implied = ImpliedInverter.of(ac, dc).orElseThrow();
     assertEquals(implied.efficiency().value(), 96.4, 0.15);
-    assertTrue(implied.because().watchOut().toString().contains("the rates differ"));
-    assertTrue(implied.because().watchOut().get(0).contains("not measured at one moment"));
+    assertTrue(implied.efficiency().because().watchOut().toString().contains("the rates differ"));
+    assertTrue(
+        implied.efficiency().because().watchOut().get(0).contains("not measured at one moment"));
   }
 
   /** Common practice, no published source: 1 382 Wh gave 76 % near 1 800 W and 89 % at 900 W. */
@@ -73,7 +75,8 @@ public class EnergyOfUnitsTest {
     assertFalse(model.at(1300).extrapolated());
     assertTrue(model.at(300).extrapolated());
     assertTrue(model.at(400).energy().u95() > model.at(1300).energy().u95());
-    assertTrue(model.because(1300, 1382).watchOut().get(0).contains("Read off between drains"));
+    assertTrue(
+        model.at(1300).energy().because().watchOut().get(0).contains("Read off between drains"));
   }
 
   /** Common practice, no published source: 975 Wh at 950 W and 1 200 Wh at 440 W of 1 500 Wh. */
@@ -122,7 +125,7 @@ public class EnergyOfUnitsTest {
       RateModel model = RateModel.of(drains, Optional.empty()).orElseThrow();
       for (double watts : new double[] {320, 800, 1000}) {
         double truth = watts / (a + b * watts + c * watts * watts);
-        Estimate read = model.at(watts).energy();
+        Figure read = model.at(watts).energy();
         inside += Math.abs(read.value() - truth) <= read.u95() ? 1 : 0;
         asked++;
       }
@@ -137,8 +140,8 @@ public class EnergyOfUnitsTest {
             new RateModel.Drained(300, new Estimate(900, 5)),
             new RateModel.Drained(900, new Estimate(850, 5)));
     Estimate hours = new Estimate(60, 2);
-    Estimate known = RateModel.of(drains, Optional.of(hours)).orElseThrow().at(60).energy();
-    Estimate guessed = RateModel.of(drains, Optional.empty()).orElseThrow().at(60).energy();
+    Figure known = RateModel.of(drains, Optional.of(hours)).orElseThrow().at(60).energy();
+    Figure guessed = RateModel.of(drains, Optional.empty()).orElseThrow().at(60).energy();
     assertTrue(known.u95() < guessed.u95());
   }
 

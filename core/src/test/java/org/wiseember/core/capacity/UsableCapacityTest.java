@@ -12,11 +12,11 @@ import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
 
 public class UsableCapacityTest {
@@ -56,7 +56,7 @@ public class UsableCapacityTest {
     return finding.warnings().stream().map(Warning::code).toList();
   }
 
-  private static void covers(Estimate estimate, double truth) {
+  private static void covers(Figure estimate, double truth) {
     assertTrue(
         Math.abs(estimate.value() - truth) <= estimate.u95(), estimate + " should cover " + truth);
   }
@@ -164,7 +164,7 @@ public class UsableCapacityTest {
   public void aGapIsBridgedInTheOpen() {
     Log log = new Log().hold(600, 1800, 1).skip(600).hold(600, 1800, 1).hold(0, 60, 1);
     CapacityFinding finding = ac(log, 1000);
-    Estimate energy = finding.deliveredEnergy().orElseThrow();
+    Figure energy = finding.deliveredEnergy().orElseThrow();
     covers(energy, 700);
     covers(energy, 600);
     assertTrue(codes(finding).contains("gap"));
@@ -197,7 +197,7 @@ public class UsableCapacityTest {
     }
     Map<Channel, double[]> columns =
         new EnumMap<>(Map.of(Channel.AC_POWER, w, Channel.AC_ENERGY, total));
-    Estimate energy =
+    Figure energy =
         UsableCapacity.of(new Trace(t, columns), CapacityMethod.assumed(1000))
             .deliveredEnergy()
             .orElseThrow();
@@ -278,7 +278,7 @@ public class UsableCapacityTest {
       }
       CapacityMethod method =
           CapacityMethod.measuredWith(Double.NaN, MeterClass.ofReading(1, 0, 0));
-      Estimate energy =
+      Figure energy =
           UsableCapacity.of(new Trace(t, Map.of(Channel.AC_POWER, w)), method)
               .deliveredEnergy()
               .orElseThrow();
@@ -292,9 +292,13 @@ public class UsableCapacityTest {
   @Test
   public void theBecauseHoldsTheSum() {
     CapacityFinding finding = ac(new Log().hold(0, 10, 1).hold(600, 5400, 1).hold(0, 30, 1), 1075);
-    var because = finding.because().orElseThrow();
+    var because = finding.deliveredEnergy().orElseThrow().because();
     String sum = String.join("\n", because.workedOut());
-    assertTrue(sum.contains("900") && sum.contains("83.7 %"), sum);
+    assertTrue(sum.contains("900 Wh"), sum);
+    Figure yield = finding.yield().orElseThrow();
+    String share = String.join("\n", yield.because().workedOut());
+    assertTrue(share.contains("900 Wh ÷ 1\u2009075 Wh = 84 %"), share);
+    assertEquals(yield.because().madeFrom().get(0).figure(), finding.deliveredEnergy().get());
     assertEquals(because.budget().u95(), finding.deliveredEnergy().orElseThrow().u95(), 1e-12);
     assertTrue(because.watchOut().get(0).contains("not conversion efficiency"));
   }
@@ -311,7 +315,7 @@ public class UsableCapacityTest {
     CapacityFinding finding =
         UsableCapacity.of(
             typed, CapacityMethod.measuredWith(1075, MeterClass.ofReading(1, 0, 0.1)));
-    Estimate energy = finding.deliveredEnergy().orElseThrow();
+    Figure energy = finding.deliveredEnergy().orElseThrow();
     assertEquals(energy.value(), 921.0);
     assertTrue(energy.u95() > 8.7 && energy.u95() < 13, "0.95 of 1 % of 921: " + energy);
     assertEquals(finding.duration().orElseThrow().value(), 5544.0);
@@ -441,12 +445,13 @@ public class UsableCapacityTest {
   public void whatARadioTookIsAdded() {
     Trace trace = steady(100, 36_000, 36_100, Map.of());
     CapacityFinding finding = treated(trace, Treatment.NONE.withStandingWatts(2));
-    Estimate energy = finding.deliveredEnergy().orElseThrow();
+    Figure energy = finding.deliveredEnergy().orElseThrow();
     // 2 W over 10 h are 20 Wh, of which the usual inverter makes 17.4.
     assertEquals(energy.value(), 1000 + 17.4, 0.05);
     assertTrue(codes(finding).contains("standing_draw"));
     assertEquals(finding.meanPower().orElseThrow().value(), 100, 0.01);
-    assertTrue(finding.because().orElseThrow().workedOut().toString().contains("radio"));
+    assertTrue(
+        finding.deliveredEnergy().orElseThrow().because().workedOut().toString().contains("radio"));
   }
 
   /** Common practice, no published source: 1.5 V are lost at 10 A, 130 W arrive as 115. */
@@ -539,6 +544,12 @@ public class UsableCapacityTest {
     assertEquals(finding.displayAtEnd().orElseThrow(), 5.0);
     assertTrue(codes(finding).contains("reserve_shown"));
     assertTrue(
-        finding.because().orElseThrow().workedOut().toString().contains("Display at the cut-off"));
+        finding
+            .deliveredEnergy()
+            .orElseThrow()
+            .because()
+            .workedOut()
+            .toString()
+            .contains("Display at the cut-off"));
   }
 }

@@ -9,7 +9,8 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
@@ -37,7 +38,7 @@ public class EfficiencyLadderTest {
     return finding.warnings().stream().map(Warning::code).toList();
   }
 
-  private static void covers(Estimate estimate, double truth, String what) {
+  private static void covers(Figure estimate, double truth, String what) {
     assertTrue(
         Math.abs(estimate.value() - truth) <= estimate.u95(),
         what + ": " + estimate + " should cover " + truth);
@@ -79,7 +80,7 @@ public class EfficiencyLadderTest {
             .row(1430, 228, 12, 135.5);
     EfficiencyFinding finding = exact(log);
     assertTrue(codes(finding).contains("rounded_volts"));
-    Estimate heavy = finding.points().get(2).efficiency();
+    Figure heavy = finding.points().get(2).efficiency();
     assertTrue(heavy.u95() > 0.2 && heavy.u95() < 0.7, heavy.toString());
     double unrounded = 100 * 1430 / (12.05 * 135.5);
     covers(heavy, unrounded, "half a digit away");
@@ -340,12 +341,13 @@ public class EfficiencyLadderTest {
       inside[0] += in(fit.estimate(LossCurve::p0), truth.p0());
       inside[1] += in(fit.estimate(LossCurve::p1), truth.p1());
       inside[2] += in(fit.estimate(LossCurve::p2), truth.p2());
-      inside[3] += in(found.peakEfficiency().orElseThrow(), 100 * truth.peakEfficiency());
+      inside[3] +=
+          in(found.peakEfficiency().orElseThrow().estimate(), 100 * truth.peakEfficiency());
       inside[4] +=
           in(
-              found.weighted().get(Weighting.EUROPEAN),
+              found.weighted().get(Weighting.EUROPEAN).estimate(),
               100 * Weighting.EUROPEAN.of(truth::efficiency, 1200));
-      inside[5] += in(found.points().get(3).efficiency(), 100 * truth.efficiency(600));
+      inside[5] += in(found.points().get(3).efficiency().estimate(), 100 * truth.efficiency(600));
     }
     for (int i = 0; i < inside.length; i++) {
       double share = inside[i] / (double) seeds;

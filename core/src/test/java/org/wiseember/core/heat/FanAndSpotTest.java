@@ -55,7 +55,7 @@ public class FanAndSpotTest {
     // P(|2a + b| > h) = (3 − h)² ÷ 8 = 0.05 for a, b even in ± 1 gives h = 3 − √0.4.
     assertEquals(spot.rise().u95(), 3 - Math.sqrt(0.4), 0.06);
     assertEquals(spot.words(), "62.0 °C at the plug");
-    assertTrue(spot.because().watchOut().stream().anyMatch(w -> w.contains("load off")));
+    assertTrue(spot.rise().because().watchOut().stream().anyMatch(w -> w.contains("load off")));
   }
 
   @DataProvider

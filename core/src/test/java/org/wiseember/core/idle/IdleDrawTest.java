@@ -12,6 +12,7 @@ import java.util.function.IntToDoubleFunction;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.core.efficiency.LadderMeters;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
@@ -78,7 +79,7 @@ public class IdleDrawTest {
   public void hoursToEmpty() {
     IdleFinding finding = idle(new Log(600, 1).with(Channel.DC_POWER, i -> 60), 900);
     assertEquals(finding.hours().orElseThrow().value(), 15, 1e-9);
-    assertTrue(finding.because().orElseThrow().workedOut().toString().contains("15"));
+    assertTrue(finding.hours().orElseThrow().because().workedOut().toString().contains("15"));
   }
 
   @Test
@@ -112,7 +113,7 @@ public class IdleDrawTest {
     // 10 h idle, then 150 W for 50 min: 125 Wh, 90 % of it stored.
     Log log = new Log(700, 60).with(Channel.IN_POWER, i -> i >= 600 && i < 650 ? 150 : 0);
     IdleFinding finding = idle(log, 1000);
-    Estimate power = finding.power().orElseThrow();
+    Figure power = finding.power().orElseThrow();
     assertEquals(power.value(), 0.9 * 125 / 10, 0.05);
     assertTrue(Math.abs(125 / 10.0 * 0.86 - power.value()) < power.u95(), "charger of 86 %");
     assertEquals(finding.way(), Optional.of(IdleWay.REFILL));
@@ -124,7 +125,7 @@ public class IdleDrawTest {
   public void byChargeLostOverDays() {
     Log log = new Log(73, 3600).with(Channel.DISPLAY_CHARGE, i -> 100 - Math.floor(i * 12.0 / 72));
     IdleFinding finding = idle(log, 900);
-    Estimate power = finding.power().orElseThrow();
+    Figure power = finding.power().orElseThrow();
     assertEquals(power.value(), 0.12 * 900 / 72, 1e-9);
     assertTrue(power.u95() > 0.08 && power.u95() < 0.2, power.toString());
     assertEquals(finding.way(), Optional.of(IdleWay.CHARGE_LOST));
@@ -180,7 +181,7 @@ public class IdleDrawTest {
                           / 100);
       IdleFinding finding =
           IdleDraw.of(log.trace(), new IdleMethod(meters, Optional.empty(), Treatment.NONE));
-      Estimate power = finding.power().orElseThrow();
+      Figure power = finding.power().orElseThrow();
       inside += Math.abs(power.value() - amps * 51.2355) <= power.u95() ? 1 : 0;
     }
     assertTrue(inside >= 180 && inside <= 198, inside + " of 200");

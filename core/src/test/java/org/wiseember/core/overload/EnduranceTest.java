@@ -32,7 +32,6 @@ public class EnduranceTest {
             Optional.empty(),
             Optional.empty(),
             MeterClass.ofReading(0.5, 0, 0),
-            Optional.empty(),
             List.of());
     return Endurance.of(List.of(finding), 1500, 120);
   }
@@ -69,7 +68,7 @@ public class EnduranceTest {
   public void triesAtOneLoadAreTakenTogether() {
     Endurance e = of(tripped(1503, 138), tripped(1498, 121));
     assertEquals(e.seconds().orElseThrow().value(), 129.5);
-    assertEquals(e.seconds().orElseThrow().u95(), 8.5);
+    assertEquals(e.seconds().orElseThrow().u95(), 8.5, 1e-9);
     assertTrue(e.reason().startsWith("2 tries"), e.reason());
   }
 

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.testng.annotations.Test;
-import org.wiseember.core.because.Because;
+import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 
@@ -19,7 +19,7 @@ public class PortMattersTest {
   private static final Port SMALL = new Port(12, 30, 3.65, 200);
   private static final Site SITE = new Site(new SunDay(50, 172, 35, 0, 0), -8, 20);
 
-  private static Because of(int count, Port port, String words) {
+  private static Explanation of(int count, Port port, String words) {
     PanelsOnHand panels = new PanelsOnHand(List.of(new PanelsOnHand.Lot(PANEL, count)), SITE);
     Designer.Way way =
         panels.ways(port).stream()
@@ -35,12 +35,12 @@ public class PortMattersTest {
    */
   @Test
   public void aConverterHelpsAPortShortOfAmps() {
-    Because one = of(1, SMALL, "one test");
-    double watts = Double.parseDouble(one.figure().replace(" W", ""));
-    assertTrue(watts >= 60 && watts <= 82, one.figure());
-    String boost = one.workedOut().get(one.workedOut().size() - 1);
+    Explanation one = of(1, SMALL, "one test");
+    double watts = Double.parseDouble(one.answer().replace(" W", ""));
+    assertTrue(watts >= 60 && watts <= 82, one.answer());
+    String boost = one.because().workedOut().get(one.because().workedOut().size() - 1);
     assertTrue(boost.contains("set to 28 V: 87 W") && boost.contains("W more"), boost);
-    assertTrue(one.workedOut().stream().anyMatch(s -> s.contains("its most amps")));
+    assertTrue(one.because().workedOut().stream().anyMatch(s -> s.contains("its most amps")));
   }
 
   /**
@@ -60,13 +60,13 @@ public class PortMattersTest {
 
   @Test
   public void theSumOfAForbiddenWay() {
-    Because two = of(2, SMALL, "2 test in series");
-    assertEquals(two.figure(), "48.9 V");
-    assertTrue(two.summary().startsWith("18.9 V over"), two.summary());
-    assertFalse(two.workedOut().get(2).contains("the cold alone"), "67 V even when warm");
-    Because cold = of(2, new Port(12, 46, 10, 200), "2 test in series");
-    assertTrue(cold.workedOut().get(2).contains("the cold alone forbids it"), "" + cold);
-    Because table =
+    Explanation two = of(2, SMALL, "2 test in series");
+    assertEquals(two.answer(), "48.9 V");
+    assertTrue(two.because().summary().startsWith("18.9 V over"), two.because().summary());
+    assertFalse(two.because().workedOut().get(2).contains("the cold alone"), "67 V even when warm");
+    Explanation cold = of(2, new Port(12, 46, 10, 200), "2 test in series");
+    assertTrue(cold.because().workedOut().get(2).contains("the cold alone forbids it"), "" + cold);
+    Explanation table =
         WayBecause.of(
             new PanelsOnHand(
                     List.of(
@@ -80,7 +80,7 @@ public class PortMattersTest {
             new Port(11, 60, 12, 400),
             SITE);
     // 21.2 V × 1.14 × 3, by the table of NEC 690.7(A), recalled from memory.
-    assertEquals(table.figure(), "72.5 V");
+    assertEquals(table.answer(), "72.5 V");
   }
 
   /**

@@ -8,9 +8,15 @@ import java.util.List;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Bound;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Subject;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.Estimate;
 
 public class VerdictTest {
@@ -18,6 +24,16 @@ public class VerdictTest {
   private static final Claim AT_MOST = Claim.atMost(Subject.IDLE, 12, "");
   private static final Claim BAND =
       new Claim(Subject.OUTPUT_VOLTAGE, Direction.BAND, 218.5, 241.5, "", List.of(), "");
+
+  private static Figure figure(Claim claim, double value, double u95) {
+    return new Figure(
+        "found",
+        "Found",
+        new Estimate(value, u95),
+        claim.unit(),
+        Bound.EXACT,
+        Because.of(Budget.of()));
+  }
 
   @DataProvider
   Object[][] guarded() {
@@ -42,12 +58,57 @@ public class VerdictTest {
 
   @Test(dataProvider = "guarded")
   public void guardBandDecides(Claim claim, double value, double u95, Standing expected) {
-    assertEquals(Verdict.judge(claim, new Estimate(value, u95), true).standing(), expected);
+    assertEquals(Verdict.judge(claim, figure(claim, value, u95), true).standing(), expected);
+  }
+
+  @DataProvider
+  Object[][] bounds() {
+    // A bound keeps or breaks a claim only where every value it allows does.
+    return new Object[][] {
+      {AT_LEAST, Bound.AT_LEAST, 1010.0, Standing.KEPT},
+      {AT_LEAST, Bound.AT_LEAST, 1005.0, Standing.RIG_CANNOT_SHOW},
+      {AT_LEAST, Bound.AT_LEAST, 500.0, Standing.RIG_CANNOT_SHOW},
+      {AT_LEAST, Bound.AT_MOST, 985.0, Standing.SHORT},
+      {AT_LEAST, Bound.AT_MOST, 1500.0, Standing.RIG_CANNOT_SHOW},
+      {AT_MOST, Bound.AT_MOST, 1.0, Standing.KEPT},
+      {AT_MOST, Bound.AT_MOST, 20.0, Standing.RIG_CANNOT_SHOW},
+      {AT_MOST, Bound.AT_LEAST, 30.0, Standing.SHORT},
+      {AT_MOST, Bound.AT_LEAST, 5.0, Standing.RIG_CANNOT_SHOW},
+      {BAND, Bound.AT_LEAST, 260.0, Standing.SHORT},
+      {BAND, Bound.AT_LEAST, 230.0, Standing.RIG_CANNOT_SHOW},
+      {BAND, Bound.AT_MOST, 200.0, Standing.SHORT},
+    };
+  }
+
+  @Test(dataProvider = "bounds")
+  public void aBoundIsNoFigure(Claim claim, Bound bound, double value, Standing expected) {
+    Verdict verdict = Verdict.judge(claim, figure(claim, value, 10).bounded(bound), true);
+    assertEquals(verdict.standing(), expected, verdict.reason());
+    assertEquals(verdict.measured().orElseThrow().bound(), bound);
+  }
+
+  /** A time found in seconds is held against a label in hours, and shown as the label has it. */
+  @Test
+  public void aFigureIsJudgedInTheUnitOfItsClaim() {
+    Claim full = Claim.atMost(Subject.CHARGE_TIME, 1.5, "");
+    Figure found =
+        Figure.of(
+            "time_to_full",
+            "Full",
+            5220,
+            Unit.SECOND,
+            Because.of(Budget.of(Contribution.of95("End", 36))));
+    Figure judged = Verdict.judge(full, found, true).measured().orElseThrow();
+    assertEquals(judged.unit(), Unit.HOUR);
+    assertEquals(judged.value(), 1.45, 1e-12);
+    assertEquals(judged.u95(), 0.01, 1e-9);
+    assertEquals(judged.budget().u95(), judged.u95(), 1e-9);
+    assertThrows(IllegalArgumentException.class, () -> found.in(Unit.WATT));
   }
 
   @Test
   public void withoutGuardBandItIsAPlainComparison() {
-    Verdict verdict = Verdict.judge(AT_LEAST, new Estimate(999, 50), false);
+    Verdict verdict = Verdict.judge(AT_LEAST, figure(AT_LEAST, 999, 50), false);
     assertEquals(verdict.standing(), Standing.SHORT);
     assertTrue(verdict.reason().contains("guard band is off"), verdict.reason());
   }
@@ -63,7 +124,7 @@ public class VerdictTest {
   }
 
   private static SeamPosition seam(Claim claim, double value) {
-    return Verdict.judge(claim, new Estimate(value, 0), true).seam().orElseThrow();
+    return Verdict.judge(claim, figure(claim, value, 0), true).seam().orElseThrow();
   }
 
   /** Whatever is measured: the side of the seam is the side of the verdict. */
@@ -74,7 +135,7 @@ public class VerdictTest {
       Claim claim = List.of(AT_LEAST, AT_MOST, BAND).get(random.nextInt(3));
       double value = claim.figure() * (0.5 + random.nextDouble());
       double u95 = claim.figure() * 0.05 * random.nextDouble();
-      Verdict verdict = Verdict.judge(claim, new Estimate(value, u95), true);
+      Verdict verdict = Verdict.judge(claim, figure(claim, value, u95), true);
       SeamPosition seam = verdict.seam().orElseThrow();
       assertTrue(seam.worse() <= seam.percent() + 1e-9 && seam.percent() <= seam.better() + 1e-9);
       if (verdict.standing() == Standing.KEPT) {
@@ -89,6 +150,6 @@ public class VerdictTest {
   public void aPlainFactIsNotJudged() {
     Claim cells = new Claim(Subject.CELLS, Direction.STATED, 16, Double.NaN, "", List.of(), "16S");
     assertThrows(
-        IllegalArgumentException.class, () -> Verdict.judge(cells, new Estimate(16, 0), true));
+        IllegalArgumentException.class, () -> Verdict.judge(cells, figure(cells, 16, 0), true));
   }
 }

@@ -85,8 +85,9 @@ public class CableRunTest {
   public void namesAndTheSum() {
     assertEquals(new Gauge(-1, 145).words(), "2/0 AWG");
     assertEquals(new Gauge(0, 125).words(), "1/0 AWG");
-    var because = new CableRun(52, 1.2, 11.3, Gauge.of(4).orElseThrow()).because();
-    assertEquals(because.figure(), "4 AWG or 25 mm²");
+    var explained = new CableRun(52, 1.2, 11.3, Gauge.of(4).orElseThrow()).explained();
+    assertEquals(explained.answer(), "4 AWG or 25 mm²");
+    var because = explained.because();
     assertTrue(because.watchOut().get(0).contains("local code"));
     assertTrue(because.workedOut().toString().contains("70 A"), because.workedOut().toString());
   }

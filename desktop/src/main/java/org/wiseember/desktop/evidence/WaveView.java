@@ -13,7 +13,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import org.wiseember.core.because.Because;
+import org.wiseember.core.figure.Because;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.waveform.LimitCheck;
 import org.wiseember.core.waveform.LimitSet;

@@ -131,7 +131,7 @@ public final class PageHtml {
     };
   }
 
-  private static List<Map<String, String>> budget(org.wiseember.core.because.Because because) {
+  private static List<Map<String, String>> budget(org.wiseember.core.figure.Because because) {
     List<Map<String, String>> lines = new ArrayList<>();
     double u95 = because.budget().u95();
     int decimals = Figures.decimalsFor(u95) + 1;

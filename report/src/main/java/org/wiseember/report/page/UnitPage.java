@@ -2,7 +2,7 @@ package org.wiseember.report.page;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.because.Because;
+import org.wiseember.core.figure.Because;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.chart.TraceFigure;
 

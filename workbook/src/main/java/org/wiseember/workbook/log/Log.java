@@ -3,7 +3,7 @@ package org.wiseember.workbook.log;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Trace;
 
 /**

@@ -1,7 +1,7 @@
 package org.wiseember.workbook.log;
 
 import java.util.List;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.waveform.Capture;
 
 /**

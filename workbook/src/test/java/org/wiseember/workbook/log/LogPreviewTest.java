@@ -15,7 +15,7 @@ import java.util.SplittableRandom;
 import java.util.concurrent.CancellationException;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.wiseember.core.because.Warning;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 

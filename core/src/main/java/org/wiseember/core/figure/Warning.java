@@ -1,4 +1,4 @@
-package org.wiseember.core.because;
+package org.wiseember.core.figure;
 
 import java.util.Objects;
 
