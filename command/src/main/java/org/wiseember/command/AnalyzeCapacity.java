@@ -1,12 +1,14 @@
 package org.wiseember.command;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
-import org.wiseember.core.figure.Warning;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.UsableCapacity;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.workbook.log.Log;
@@ -20,6 +22,20 @@ import picocli.CommandLine.Option;
     description = "What one drain delivered, from its log.",
     mixinStandardHelpOptions = true)
 final class AnalyzeCapacity implements Callable<Integer> {
+  /** Scripts rest on these, whether or not the log tells them. */
+  private static final Map<String, Unit> KEYS = promised();
+
+  private static Map<String, Unit> promised() {
+    Map<String, Unit> keys = new LinkedHashMap<>();
+    keys.put("delivered_energy", Unit.WATT_HOUR);
+    keys.put("delivered_charge", Unit.AMPERE_HOUR);
+    keys.put("duration", Unit.SECOND);
+    keys.put("mean_power", Unit.WATT);
+    keys.put("yield", Unit.PERCENT);
+    keys.put("cutoff_time", Unit.SECOND);
+    return keys;
+  }
+
   @Mixin private LogInput input;
 
   @Option(
@@ -42,13 +58,6 @@ final class AnalyzeCapacity implements Callable<Integer> {
     CapacityFinding finding = UsableCapacity.of(read.trace(), method);
     List<Warning> warnings = new ArrayList<>(read.warnings());
     warnings.addAll(finding.warnings());
-    return input.print(
-        new Results("capacity", warnings)
-            .add("delivered_energy", finding.deliveredEnergy(), Unit.WATT_HOUR)
-            .add("delivered_charge", finding.deliveredCharge(), Unit.AMPERE_HOUR)
-            .add("duration", finding.duration(), Unit.SECOND)
-            .add("mean_power", finding.meanPower(), Unit.WATT)
-            .add("yield", finding.yield(), Unit.PERCENT)
-            .add("cutoff_time", finding.cutoffTime(), Unit.SECOND));
+    return input.print(new Results("capacity", warnings).add(finding, KEYS));
   }
 }

@@ -1,24 +1,24 @@
 package org.wiseember.command;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.wiseember.core.figure.Warning;
 import org.wiseember.core.charge.Binding;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeLimits;
 import org.wiseember.core.charge.ChargeProfile;
-import org.wiseember.core.charge.Derating;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.charge.KnownInputs;
 import org.wiseember.core.charge.LimitBand;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.solar.Port;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.workbook.log.Log;
 import picocli.CommandLine.Command;
@@ -36,8 +36,20 @@ import picocli.CommandLine.Spec;
 final class AnalyzeCharge implements Callable<Integer> {
   private static final Pattern WINDOW = Pattern.compile("(\\d+(?:\\.\\d+)?)-(\\d+(?:\\.\\d+)?)");
 
-  /** A cap is no surer than this share. */
-  private static final double CAP_SHARE = 0.02;
+  /** Scripts rest on these, whether or not the log tells them. */
+  private static final Map<String, Unit> KEYS = promised();
+
+  private static Map<String, Unit> promised() {
+    Map<String, Unit> keys = new LinkedHashMap<>();
+    keys.put("energy_in", Unit.WATT_HOUR);
+    keys.put("peak_power", Unit.WATT);
+    keys.put("mean_power", Unit.WATT);
+    keys.put("time_to_80", Unit.SECOND);
+    keys.put("time_to_full", Unit.SECOND);
+    keys.put("taper_start", Unit.SECOND);
+    keys.put("taper_share", Unit.PERCENT);
+    return keys;
+  }
 
   @Mixin private LogInput input;
 
@@ -68,15 +80,7 @@ final class AnalyzeCharge implements Callable<Integer> {
             Optional.ofNullable(input.accuracy()).map(a -> MeterClass.ofReading(a, 0, 0)));
     List<Warning> warnings = new ArrayList<>(read.warnings());
     warnings.addAll(f.warnings());
-    Results results =
-        new Results("charge", warnings)
-            .add("energy_in", f.energyIn(), Unit.WATT_HOUR)
-            .add("peak_power", f.peakPower(), Unit.WATT)
-            .add("mean_power", f.meanPower(), Unit.WATT)
-            .add("time_to_80", f.timeTo80(), Unit.SECOND)
-            .add("time_to_full", f.timeToFull(), Unit.SECOND)
-            .add("taper_start", f.taperStart(), Unit.SECOND)
-            .add("taper_share", f.taperShare(), Unit.PERCENT);
+    Results results = new Results("charge", warnings).add(f, KEYS);
     ChargeLimits.of(read.trace(), f, known).ifPresent(l -> limits(results, l, f.startTime()));
     return input.print(results);
   }
@@ -106,26 +110,7 @@ final class AnalyzeCharge implements Callable<Integer> {
 
   /** What bound each inlet, stretch by stretch, in seconds from the first charging reading. */
   private static void limits(Results results, ChargeLimits limits, double start) {
-    limits
-        .derating()
-        .ifPresent(
-            d -> {
-              Optional<Estimate> from =
-                  d.fromCelsius().isPresent()
-                      ? Optional.of(new Estimate(d.fromCelsius().getAsDouble(), Derating.UNSURE))
-                      : Optional.empty();
-              if (from.isPresent()) {
-                results.add("derates_from", from, Unit.CELSIUS);
-              }
-            });
-    limits
-        .sharing()
-        .filter(s -> s.cap().isPresent())
-        .ifPresent(
-            s -> {
-              double cap = s.cap().getAsDouble();
-              results.add("shared_cap", Optional.of(new Estimate(cap, CAP_SHARE * cap)), Unit.WATT);
-            });
+    limits.figures().forEach(results::add);
     for (LimitBand band : limits.bands()) {
       String key =
           band.inlet() == Inlet.ANY

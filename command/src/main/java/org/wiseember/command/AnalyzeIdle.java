@@ -1,11 +1,13 @@
 package org.wiseember.command;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import org.wiseember.core.figure.Warning;
 import org.wiseember.core.efficiency.LadderMeters;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.idle.IdleDraw;
 import org.wiseember.core.idle.IdleFinding;
 import org.wiseember.core.idle.IdleMethod;
@@ -23,6 +25,16 @@ import picocli.CommandLine.Option;
     description = "What a unit draws with nothing plugged in, and how long it lasts so.",
     mixinStandardHelpOptions = true)
 final class AnalyzeIdle implements Callable<Integer> {
+  /** Scripts rest on these, whether or not the log tells them. */
+  private static final Map<String, Unit> KEYS = promised();
+
+  private static Map<String, Unit> promised() {
+    Map<String, Unit> keys = new LinkedHashMap<>();
+    keys.put("idle_power", Unit.WATT);
+    keys.put("idle_hours", Unit.HOUR);
+    return keys;
+  }
+
   @Mixin private LogInput input;
 
   @Option(
@@ -44,9 +56,6 @@ final class AnalyzeIdle implements Callable<Integer> {
     IdleFinding finding = IdleDraw.of(read.trace(), new IdleMethod(meters, energy, Treatment.NONE));
     List<Warning> warnings = new ArrayList<>(read.warnings());
     warnings.addAll(finding.warnings());
-    return input.print(
-        new Results("idle", warnings)
-            .add("idle_power", finding.power(), Unit.WATT)
-            .add("idle_hours", finding.hours(), Unit.HOUR));
+    return input.print(new Results("idle", warnings).add(finding, KEYS));
   }
 }

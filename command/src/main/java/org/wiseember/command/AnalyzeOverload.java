@@ -1,7 +1,9 @@
 package org.wiseember.command;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.overload.OverloadFinding;
@@ -20,6 +22,16 @@ import picocli.CommandLine.Option;
     description = "How long a load above the rating was borne, from its log.",
     mixinStandardHelpOptions = true)
 final class AnalyzeOverload implements Callable<Integer> {
+  /** Scripts rest on these, whether or not the log tells them. */
+  private static final Map<String, Unit> KEYS = promised();
+
+  private static Map<String, Unit> promised() {
+    Map<String, Unit> keys = new LinkedHashMap<>();
+    keys.put("trip_time", Unit.SECOND);
+    keys.put("held_power", Unit.WATT);
+    return keys;
+  }
+
   @Mixin private LogInput input;
 
   @Option(
@@ -39,9 +51,6 @@ final class AnalyzeOverload implements Callable<Integer> {
     OverloadFinding finding = OverloadLadder.of(read.trace(), method);
     List<Warning> warnings = new ArrayList<>(read.warnings());
     warnings.addAll(finding.warnings());
-    return input.print(
-        new Results("overload", warnings)
-            .add("trip_time", finding.tripTime(), Unit.SECOND)
-            .add("held_power", finding.heldPower(), Unit.WATT));
+    return input.print(new Results("overload", warnings).add(finding, KEYS));
   }
 }

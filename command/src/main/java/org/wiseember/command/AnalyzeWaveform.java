@@ -2,13 +2,9 @@ package org.wiseember.command;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.wiseember.core.figure.Warning;
-import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.transfer.Sag;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.core.waveform.LimitCheck;
 import org.wiseember.core.waveform.LimitSet;
@@ -16,6 +12,7 @@ import org.wiseember.core.waveform.RatioCheck;
 import org.wiseember.core.waveform.Suitability;
 import org.wiseember.core.waveform.WaveMethod;
 import org.wiseember.core.waveform.WaveformAnalysis;
+import org.wiseember.core.waveform.WaveformFigures;
 import org.wiseember.core.waveform.WaveformFinding;
 import org.wiseember.core.waveform.WaveformUnreadable;
 import org.wiseember.workbook.log.LogUnreadable;
@@ -109,35 +106,8 @@ final class AnalyzeWaveform implements Callable<Integer> {
       RatioCheck check = RatioCheck.of(f, meterVolts, METER, input.scale());
       warnings.add(new Warning(check.agrees() ? "meter_agrees" : "meter_differs", check.words()));
     }
-    Results results =
-        new Results("waveform", warnings)
-            .add("rms", Optional.of(f.rms()), Unit.VOLT)
-            .add("frequency", Optional.of(f.frequency()), Unit.HERTZ)
-            .add("thd_f", Optional.of(f.thdF()), Unit.PERCENT)
-            .add("thd_r", Optional.of(f.thdR()), Unit.PERCENT)
-            .add("crest_factor", Optional.of(f.crestFactor()), Unit.ONE)
-            .add("form_factor", Optional.of(f.formFactor()), Unit.ONE)
-            .add("dc_offset", Optional.of(f.dcOffset()), Unit.VOLT)
-            .add("peak_to_peak", Optional.of(f.peakToPeak()), Unit.VOLT)
-            .add("averaging_meter", Optional.of(f.averagingMeter()), Unit.VOLT)
-            .add("residual", Optional.of(f.residual()), Unit.PERCENT)
-            .add(
-                "interharmonics",
-                Optional.of(
-                    new Estimate(f.interharmonics(), Math.max(0.05, 0.01 * f.interharmonics()))),
-                Unit.PERCENT);
-    f.power()
-        .ifPresent(
-            p ->
-                results
-                    .add("power", Optional.of(p.watts()), Unit.WATT)
-                    .add("apparent_power", Optional.of(p.voltAmperes()), Unit.VOLT_AMPERE)
-                    .add("power_factor", Optional.of(p.powerFactor()), Unit.ONE)
-                    .add("current", Optional.of(p.amps()), Unit.AMPERE)
-                    .add("current_thd_f", Optional.of(p.ampsThd()), Unit.PERCENT));
-    for (Map.Entry<Integer, Estimate> h : f.harmonics().entrySet()) {
-      results.add("harmonic_" + h.getKey(), Optional.of(h.getValue()), Unit.PERCENT);
-    }
+    Results results = new Results("waveform", warnings);
+    WaveformFigures.of(f, "").all().forEach(results::add);
     results.say("class", f.shape().words(), f.reason());
     if (!json) {
       for (Suitability s : Suitability.of(f, nominalVolts)) {

@@ -10,12 +10,16 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
 import org.wiseember.report.page.UnitPage;
-import org.wiseember.trial.Judged;
-import org.wiseember.trial.Judgement;
-import org.wiseember.trial.TrialPage;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.page.TrialPage;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.verdict.Judged;
+import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -48,12 +52,32 @@ final class Report implements Callable<Integer> {
       description = "Ends in .html or .pdf.")
   private Path out;
 
+  @Option(
+      names = "--tests",
+      split = ",",
+      paramLabel = "KEY",
+      description =
+          "Tests whose newest run gets a sheet, by their keys, such as overload,charge; or all."
+              + " Waveform without it.")
+  private List<String> tests;
+
   @Override
   public Integer call() throws Exception {
     String name = String.valueOf(out.getFileName()).toLowerCase(Locale.ROOT);
     boolean pdf = name.endsWith(".pdf");
     if (!pdf && !name.endsWith(".html")) {
       throw new ParameterException(spec.commandLine(), "--out ends in .html or .pdf.");
+    }
+    if (tests != null) {
+      for (String test : tests) {
+        if (!test.equals("all") && AllTests.byKey(test).isEmpty()) {
+          throw new ParameterException(
+              spec.commandLine(),
+              "--tests takes all, or some of "
+                  + String.join(", ", AllTests.list().stream().map(TestType::key).toList())
+                  + ".");
+        }
+      }
     }
     if (!Files.exists(workbookFile)) {
       throw new WorkbookException("There is no workbook " + workbookFile + ". Check the name.");
@@ -67,7 +91,12 @@ final class Report implements Callable<Integer> {
               .map(id -> workbook.runs().events(id))
               .orElse(List.of());
       UnitPage page =
-          TrialPage.of(judgement, workbook.title(), LocalDate.now(ZoneId.systemDefault()), events);
+          TrialPage.of(
+              judgement,
+              workbook.title(),
+              LocalDate.now(ZoneId.systemDefault()),
+              events,
+              TrialPage.newest(judgement, this::wanted));
       String html = new PageHtml().write(page);
       if (pdf) {
         try (OutputStream stream = Files.newOutputStream(out)) {
@@ -78,6 +107,13 @@ final class Report implements Callable<Integer> {
       }
     }
     return 0;
+  }
+
+  /** The tests that get a sheet of their own: those named, else the waves where there are any. */
+  private boolean wanted(TestRun run) {
+    return tests == null
+        ? run.type().key().equals(WaveSteps.KIND) && !run.figures().isEmpty()
+        : tests.contains("all") || tests.contains(run.type().key());
   }
 
   private Unit choose(List<Unit> units) {

@@ -6,30 +6,44 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Finding;
 import org.wiseember.core.figure.Warning;
-import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.uncertainty.Estimate;
 
 /** Figures with their keys, as text for people and as one JSON object for scripts. */
 final class Results {
-  private record Result(String key, Optional<Estimate> estimate, Unit unit) {}
+  /** A figure, or the place of one that could not be had. */
+  private record Result(String key, Optional<Figure> figure, Unit unit) {}
+
+  private record Said(String key, String word, String reason) {}
 
   private final String kind;
   private final List<Warning> warnings;
   private final List<Result> results = new ArrayList<>();
   private final List<Said> said = new ArrayList<>();
 
-  private record Said(String key, String word, String reason) {}
-
   Results(String kind, List<Warning> warnings) {
     this.kind = kind;
     this.warnings = List.copyOf(warnings);
   }
 
-  Results add(String key, Optional<Estimate> estimate, Unit unit) {
-    results.add(new Result(key, estimate, unit));
+  /**
+   * Adds every figure of a finding.
+   *
+   * @param promised keys that are there in any case, with the units of their figures
+   */
+  Results add(Finding finding, Map<String, Unit> promised) {
+    promised.forEach((key, unit) -> results.add(new Result(key, finding.figure(key), unit)));
+    finding.figures().stream().filter(f -> !promised.containsKey(f.key())).forEach(this::add);
+    return this;
+  }
+
+  /** Adds one figure. */
+  Results add(Figure figure) {
+    results.add(new Result(figure.key(), Optional.of(figure), figure.unit()));
     return this;
   }
 
@@ -47,10 +61,12 @@ final class Results {
     for (Result result : results) {
       ObjectNode node = array.addObject();
       node.put("key", result.key());
-      if (result.estimate().isPresent()) {
-        node.put("value", result.estimate().get().value());
+      if (result.figure().isPresent()) {
+        Figure figure = result.figure().get();
+        node.put("value", figure.value());
         node.put("unit", symbol(result.unit()));
-        node.put("u95", result.estimate().get().u95());
+        node.put("u95", figure.u95());
+        node.put("bound", figure.bound().key());
       } else {
         node.putNull("value");
         node.put("unit", symbol(result.unit()));
@@ -81,11 +97,7 @@ final class Results {
   String text() {
     StringBuilder out = new StringBuilder();
     for (Result result : results) {
-      String figure =
-          result
-              .estimate()
-              .map(e -> Figures.withUncertainty(e.value(), e.u95(), result.unit()))
-              .orElse("–");
+      String figure = result.figure().map(Figure::words).orElse("–");
       out.append(String.format("%-18s %s%n", result.key().replace('_', ' '), figure));
     }
     for (Said word : said) {

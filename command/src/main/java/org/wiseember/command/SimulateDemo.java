@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
-import org.wiseember.trial.DemoWorkbook;
+import org.wiseember.trial.demo.DemoWorkbook;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
 

@@ -18,8 +18,8 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.desktop.app.StageName;
-import org.wiseember.trial.DemoWorkbook;
-import org.wiseember.trial.DrainRun;
+import org.wiseember.trial.demo.DemoWorkbook;
+import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
 

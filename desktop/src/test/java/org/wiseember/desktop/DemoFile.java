@@ -3,7 +3,7 @@ package org.wiseember.desktop;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.wiseember.trial.DemoWorkbook;
+import org.wiseember.trial.demo.DemoWorkbook;
 
 /** Fresh copies of the demo workbook, which takes some seconds to make and is made once. */
 final class DemoFile {

@@ -12,12 +12,12 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.app.StageName;
-import org.wiseember.trial.LegsRun;
-import org.wiseember.trial.OverloadRun;
-import org.wiseember.trial.StartsRun;
+import org.wiseember.trial.test.legs.LegsRun;
+import org.wiseember.trial.test.overload.OverloadRun;
+import org.wiseember.trial.test.start.StartsRun;
 import org.wiseember.trial.TestKind;
-import org.wiseember.trial.TestRun;
-import org.wiseember.trial.UsbRun;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.usb.UsbRun;
 import org.wiseember.workbook.Run;
 
 /** Tests of power in a real window: cautions first, a stop always at hand, and what they found. */

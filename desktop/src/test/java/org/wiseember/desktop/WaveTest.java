@@ -15,9 +15,9 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.waveform.WaveClass;
-import org.wiseember.trial.DemoWorkbook;
+import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.TestKind;
-import org.wiseember.trial.WaveRun;
+import org.wiseember.trial.test.waveform.WaveRun;
 import org.wiseember.workbook.comtrade.ComtradeReader;
 
 /** Waves in a real window: captured on the bench, read from files, looked at, saved. */

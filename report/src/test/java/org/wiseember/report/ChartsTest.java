@@ -14,15 +14,15 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.report.chart.ChartSvg;
 import org.wiseember.report.chart.CurveChart;
-import org.wiseember.report.chart.CurveFigure;
+import org.wiseember.report.chart.CurveDrawing;
 import org.wiseember.report.chart.CycleChart;
-import org.wiseember.report.chart.CycleFigure;
+import org.wiseember.report.chart.CycleDrawing;
 import org.wiseember.report.chart.EnduranceChart;
-import org.wiseember.report.chart.EnduranceFigure;
+import org.wiseember.report.chart.EnduranceDrawing;
 import org.wiseember.report.chart.HarmonicsChart;
-import org.wiseember.report.chart.HarmonicsFigure;
+import org.wiseember.report.chart.HarmonicsDrawing;
 import org.wiseember.report.chart.WaveChart;
-import org.wiseember.report.chart.WaveFigure;
+import org.wiseember.report.chart.WaveDrawing;
 import org.wiseember.report.look.Palette;
 
 /**
@@ -38,18 +38,18 @@ public class ChartsTest {
     return ChartSvg.of(chart, 700, 320);
   }
 
-  private static EnduranceFigure endurance() {
-    return new EnduranceFigure(
+  private static EnduranceDrawing endurance() {
+    return new EnduranceDrawing(
         List.of(
-            new EnduranceFigure.Try(600, 1200, false), new EnduranceFigure.Try(108, 1548, true)),
+            new EnduranceDrawing.Try(600, 1200, false), new EnduranceDrawing.Try(108, 1548, true)),
         List.of(
-            new EnduranceFigure.Point(2000, 20, 30, 45),
-            new EnduranceFigure.Point(1548, 100, 110, 120),
-            new EnduranceFigure.Point(1320, 600, 900, Double.POSITIVE_INFINITY)),
+            new EnduranceDrawing.Point(2000, 20, 30, 45),
+            new EnduranceDrawing.Point(1548, 100, 110, 120),
+            new EnduranceDrawing.Point(1320, 600, 900, Double.POSITIVE_INFINITY)),
         List.of(
-            new EnduranceFigure.Step(1200, Double.POSITIVE_INFINITY),
-            new EnduranceFigure.Step(1500, 120),
-            new EnduranceFigure.Step(2400, 1)));
+            new EnduranceDrawing.Step(1200, Double.POSITIVE_INFINITY),
+            new EnduranceDrawing.Step(1500, 120),
+            new EnduranceDrawing.Step(2400, 1)));
   }
 
   @Test(dataProvider = "looks")
@@ -82,12 +82,12 @@ public class ChartsTest {
   @Test(dataProvider = "looks")
   public void nothingToShowIsStillAChart(Palette palette) {
     String svg =
-        svg(EnduranceChart.of(new EnduranceFigure(List.of(), List.of(), List.of()), palette, 1.5));
+        svg(EnduranceChart.of(new EnduranceDrawing(List.of(), List.of(), List.of()), palette, 1.5));
     assertTrue(svg.contains("held for"));
     String wave =
         svg(
             WaveChart.of(
-                new WaveFigure(
+                new WaveDrawing(
                     new double[0], new double[0], new double[0], Double.NaN, Double.NaN, ""),
                 palette,
                 1));
@@ -103,11 +103,11 @@ public class ChartsTest {
       v[i] = t[i] > 0 && t[i] < 14 ? 0 : 325 * Math.sin(2 * Math.PI * t[i] / 20);
     }
     String alone =
-        svg(WaveChart.of(new WaveFigure(t, v, new double[0], 0, 14, "14.0 ms"), palette, 1));
+        svg(WaveChart.of(new WaveDrawing(t, v, new double[0], 0, 14, "14.0 ms"), palette, 1));
     assertTrue(alone.contains("14.0 ms"));
     assertTrue(alone.contains("\u2212200"), "a true minus sign");
     // Rotated names are drawn as outlines, so the plot itself is asked.
-    XYPlot both = WaveChart.of(new WaveFigure(t, v, v, Double.NaN, 0, ""), palette, 1).getXYPlot();
+    XYPlot both = WaveChart.of(new WaveDrawing(t, v, v, Double.NaN, 0, ""), palette, 1).getXYPlot();
     assertEquals(both.getRangeAxis(0).getLabel(), "volts, V");
     assertEquals(both.getRangeAxis(1).getLabel(), "amps, A");
   }
@@ -115,15 +115,15 @@ public class ChartsTest {
   /** Figures on axes have their thousands apart, as everywhere. */
   @Test
   public void axesWriteFiguresAsThePageDoes() {
-    CurveFigure figure =
-        new CurveFigure(
+    CurveDrawing figure =
+        new CurveDrawing(
             "load, W",
             "efficiency, %",
-            List.of(new CurveFigure.Point(2400, 91, 1), new CurveFigure.Point(200, 85, 1)),
+            List.of(new CurveDrawing.Point(2400, 91, 1), new CurveDrawing.Point(200, 85, 1)),
             List.of(),
             Double.NaN,
             "",
-            List.of(new CurveFigure.Mark(1000, "one"), new CurveFigure.Mark(1010, "other")),
+            List.of(new CurveDrawing.Mark(1000, "one"), new CurveDrawing.Mark(1010, "other")),
             80,
             100);
     String svg = svg(CurveChart.of(figure, Palette.LIGHT, 1));
@@ -132,20 +132,20 @@ public class ChartsTest {
     assertTrue(svg.contains("one") && svg.contains("other"));
   }
 
-  private static CycleFigure.Line line(double peak, int cycles) {
+  private static CycleDrawing.Line line(double peak, int cycles) {
     double[] t = new double[800];
     double[] v = new double[800];
     for (int i = 0; i < t.length; i++) {
       t[i] = i * 0.05;
       v[i] = peak * Math.sin(2 * Math.PI * cycles * t[i] / 40);
     }
-    return new CycleFigure.Line(t, v);
+    return new CycleDrawing.Line(t, v);
   }
 
   @Test(dataProvider = "looks")
   public void aCycleHasItsSineAndWhatIsLeftOnOneTimeAxis(Palette palette) {
-    CycleFigure figure =
-        new CycleFigure(
+    CycleDrawing figure =
+        new CycleDrawing(
             line(325, 2), line(324, 2), line(4, 6), Optional.of(line(325, 2)), "the mains", 0, 40);
     JFreeChart chart = CycleChart.of(figure, palette, 1);
     String svg = svg(chart);
@@ -161,7 +161,7 @@ public class ChartsTest {
     assertEquals(chart.getXYPlot().getDomainAxis().getUpperBound(), 40.0);
     assertFalse(
         svg(CycleChart.of(
-                new CycleFigure(
+                new CycleDrawing(
                     line(325, 2), line(324, 2), line(4, 6), Optional.empty(), "", 0, 40),
                 palette,
                 1.5))
@@ -170,12 +170,12 @@ public class ChartsTest {
 
   @Test(dataProvider = "looks")
   public void harmonicsOverTheirCapSaySo(Palette palette) {
-    HarmonicsFigure figure =
-        new HarmonicsFigure(
+    HarmonicsDrawing figure =
+        new HarmonicsDrawing(
             List.of(
-                new HarmonicsFigure.Bar(2, 0.1, 0.05, 2, false),
-                new HarmonicsFigure.Bar(3, 6.2, 0.1, 5, true),
-                new HarmonicsFigure.Bar(4, 0.4, 0.05, Double.NaN, false)),
+                new HarmonicsDrawing.Bar(2, 0.1, 0.05, 2, false),
+                new HarmonicsDrawing.Bar(3, 6.2, 0.1, 5, true),
+                new HarmonicsDrawing.Bar(4, 0.4, 0.05, Double.NaN, false)),
             "caps: EN 50160");
     JFreeChart chart = HarmonicsChart.of(figure, palette, 1);
     String svg = svg(chart);

@@ -20,7 +20,7 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.report.chart.TraceFigure;
+import org.wiseember.report.chart.TraceDrawing;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
 import org.wiseember.report.page.UnitPage;
@@ -46,14 +46,14 @@ public class PageTest {
         List.of("idle draw"),
         finding.because(),
         Optional.of(
-            new TraceFigure(
+            new TraceDrawing(
                 t,
                 w,
-                TraceFigure.Line.NONE,
-                List.of(new TraceFigure.Mark(1000, "fan on")),
+                TraceDrawing.Line.NONE,
+                List.of(new TraceDrawing.Mark(1000, "fan on")),
                 3800,
-                TraceFigure.Line.NONE,
-                TraceFigure.Forecast.NONE,
+                TraceDrawing.Line.NONE,
+                TraceDrawing.Forecast.NONE,
                 600,
                 "AC power")),
         "AC drain at 600 W",
@@ -132,7 +132,7 @@ public class PageTest {
       t[i] = i;
       v[i] = i == 61_234 ? 9 : i == 70_001 ? -4 : 1;
     }
-    TraceFigure.Line line = TraceFigure.thin(t, v, 800);
+    TraceDrawing.Line line = TraceDrawing.thin(t, v, 800);
     double high = Double.NEGATIVE_INFINITY;
     double low = Double.POSITIVE_INFINITY;
     for (int i = 0; i < line.values().length; i++) {

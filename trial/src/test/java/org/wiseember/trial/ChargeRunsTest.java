@@ -19,7 +19,15 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.Port;
 import org.wiseember.core.verdict.Standing;
-import org.wiseember.report.chart.ProfileFigure;
+import org.wiseember.report.chart.ProfileDrawing;
+import org.wiseember.trial.test.LabelInputs;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.test.charge.ChargePicture;
+import org.wiseember.trial.test.charge.ChargeRun;
+import org.wiseember.trial.test.charge.ChargeSetting;
+import org.wiseember.trial.verdict.Judged;
+import org.wiseember.trial.verdict.Judgement;
 
 /** The first unit of the demo, charged from the wall, from panels, from a battery, from a mix. */
 public class ChargeRunsTest extends OnDemo {
@@ -96,11 +104,11 @@ public class ChargeRunsTest extends OnDemo {
             .filter(ChargeRun.class::isInstance)
             .map(ChargeRun.class::cast)
             .toList();
-    ProfileFigure figure = ChargePicture.allOf(all);
+    ProfileDrawing figure = ChargePicture.allOf(all);
     assertEquals(figure.lines().size(), 4);
     assertTrue(figure.lines().stream().anyMatch(l -> l.name().equals("from the wall")));
     assertTrue(figure.lines().stream().allMatch(l -> Double.isNaN(l.kneeX()) || l.kneeX() > 500));
-    ProfileFigure mixed = ChargePicture.of(all.get(3));
+    ProfileDrawing mixed = ChargePicture.of(all.get(3));
     assertEquals(mixed.lines().size(), 3);
     assertEquals(mixed.bands().size(), 2);
   }

@@ -15,8 +15,21 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.verdict.Standing;
-import org.wiseember.report.chart.CurveFigure;
-import org.wiseember.report.chart.ProfileFigure;
+import org.wiseember.report.chart.CurveDrawing;
+import org.wiseember.report.chart.ProfileDrawing;
+import org.wiseember.trial.record.RecordedRun;
+import org.wiseember.trial.rig.BenchSetup;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.test.charge.ChargePicture;
+import org.wiseember.trial.test.charge.ChargeRun;
+import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.test.idle.IdleRun;
+import org.wiseember.trial.test.ladder.EfficiencyPicture;
+import org.wiseember.trial.test.ladder.LadderRun;
+import org.wiseember.trial.verdict.Judged;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.verdict.RatePicture;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 
@@ -60,14 +73,14 @@ public class DemoRunsTest extends OnDemo {
     var rate = judgement.together().rate().orElseThrow();
     double heavy = judgement.drains().get(1).finding().deliveredEnergy().orElseThrow().value();
     assertEquals(rate.at(1048).energy().value(), heavy, 3);
-    CurveFigure picture = RatePicture.of(judgement, rate);
+    CurveDrawing picture = RatePicture.of(judgement, rate);
     assertEquals(picture.points().size(), 2);
     assertEquals(picture.claim(), 1075.0);
     assertTrue(picture.marks().get(0).words().contains("600 W"));
     assertTrue(judgement.together().implied().isPresent());
     assertEquals(judgement.together().smallLoads().size(), 3);
     assertTrue(judgement.together().smallLoads().get(0).gain() > 1.5);
-    CurveFigure curve = EfficiencyPicture.of(judgement, judgement.ladder().orElseThrow());
+    CurveDrawing curve = EfficiencyPicture.of(judgement, judgement.ladder().orElseThrow());
     assertEquals(curve.points().size(), 6);
     assertTrue(curve.least() < 79 && curve.most() == 100);
   }
@@ -193,7 +206,7 @@ public class DemoRunsTest extends OnDemo {
             .value(),
         full / 3600,
         1e-9);
-    ProfileFigure picture = ChargePicture.of(charge);
+    ProfileDrawing picture = ChargePicture.of(charge);
     assertEquals(picture.marks().size(), 3);
     assertTrue(picture.lines().get(0).x()[0] >= 0);
     assertTrue(charge.startCharge().orElseThrow() < 5, "it starts empty");

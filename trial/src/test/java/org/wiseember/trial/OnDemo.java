@@ -6,6 +6,9 @@ import java.time.Clock;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.wiseember.core.label.Subject;
+import org.wiseember.trial.demo.DemoWorkbook;
+import org.wiseember.trial.verdict.Judged;
+import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Workbook;
 
 /** A test that looks at the demo workbook, made once for all of its methods. */

@@ -14,6 +14,8 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.start.CodeLetter;
 import org.wiseember.core.start.Nameplate;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.RunSettings;
 
 /** What a test was set up with goes into the workbook as words and comes back the same. */

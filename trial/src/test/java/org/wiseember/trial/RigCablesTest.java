@@ -17,6 +17,11 @@ import org.wiseember.core.solar.Site;
 import org.wiseember.core.solar.SunDay;
 import org.wiseember.core.wiring.CableRun;
 import org.wiseember.core.wiring.Connector;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.test.charge.ChargeRefusal;
+import org.wiseember.trial.test.charge.ChargeSetting;
 
 /** The leads of every rig, and what refuses a charge. */
 public class RigCablesTest {

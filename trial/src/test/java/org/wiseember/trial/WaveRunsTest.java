@@ -16,8 +16,14 @@ import org.testng.annotations.Test;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.waveform.Capture;
-import org.wiseember.report.chart.CycleFigure;
+import org.wiseember.report.chart.CycleDrawing;
 import org.wiseember.report.page.PageHtml;
+import org.wiseember.trial.page.TrialPage;
+import org.wiseember.trial.test.waveform.WaveFiles;
+import org.wiseember.trial.test.waveform.WavePictures;
+import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.trial.verdict.Judged;
+import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -184,7 +190,7 @@ public class WaveRunsTest {
     Judgement judgement = judged(unit("1000 W"), "No load", sine(230, 0.05), "Mains", sine(231, 0));
     WaveRun run = (WaveRun) judgement.runs().get(0);
     WaveRun.Wave wave = run.own().get(0);
-    CycleFigure figure = WavePictures.stretch(wave, Optional.of(run.waves().get(1)), 0, 40);
+    CycleDrawing figure = WavePictures.stretch(wave, Optional.of(run.waves().get(1)), 0, 40);
     double[] ms = figure.wave().milliseconds();
     double rest = 0;
     for (int i = 0; i < ms.length; i++) {
@@ -195,7 +201,7 @@ public class WaveRunsTest {
     assertEquals(rest, 0.05 * 230 * Math.sqrt(2), 0.5);
     assertEquals(figure.besideWords(), "the mains");
     assertEquals(WavePictures.volts(wave, 5), figure.wave().values()[(int) (5 / 0.04)], 3.0);
-    CycleFigure over = WavePictures.overlaid(wave);
+    CycleDrawing over = WavePictures.overlaid(wave);
     assertEquals(over.to(), 20, 0.01);
   }
 

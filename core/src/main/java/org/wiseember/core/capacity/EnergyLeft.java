@@ -32,6 +32,20 @@ public record EnergyLeft(Estimate wattHours, boolean yieldAssumed) {
         new Estimate(Math.max(0, left), ratedWattHours * yield.u95() * charge), false);
   }
 
+  /**
+   * What went into an inverter for what came out of it: E ÷ η, the shares of uncertainty squared
+   * and added.
+   *
+   * @param out delivered, Wh
+   * @param efficiency 0 to 1
+   */
+  public static Estimate before(Estimate out, Estimate efficiency) {
+    double energy = out.value() / efficiency.value();
+    return new Estimate(
+        energy,
+        energy * Math.hypot(out.u95() / out.value(), efficiency.u95() / efficiency.value()));
+  }
+
   /** With the usual yield of 85 %, seen between 75 and 95 %. */
   public static EnergyLeft assumed(double ratedWattHours, double charge, double used) {
     EnergyLeft left =

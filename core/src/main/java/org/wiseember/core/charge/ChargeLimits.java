@@ -1,9 +1,16 @@
 package org.wiseember.core.charge;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
 
 /**
  * What limited a charge, inlet by inlet.
@@ -21,6 +28,9 @@ public record ChargeLimits(
     OptionalDouble coldUntil,
     OptionalDouble mostAmps,
     Optional<Sharing> sharing) {
+  /** A cap is no surer than this share. */
+  private static final double CAP_SHARE = 0.02;
+
   public ChargeLimits {
     bands = List.copyOf(bands);
   }
@@ -50,6 +60,44 @@ public record ChargeLimits(
             finder.coldUntil(),
             finder.mostAmps(),
             Sharing.of(inputs.get(), bands, Fullness.of(trace, inputs.get()).from())));
+  }
+
+  /** Where warmth begins to hold it back, and the cap several sources share, as far as seen. */
+  public List<Figure> figures() {
+    List<Figure> all = new ArrayList<>();
+    derating
+        .filter(d -> d.fromCelsius().isPresent())
+        .ifPresent(d -> all.add(deratesFrom(d.fromCelsius().getAsDouble())));
+    sharing
+        .filter(s -> s.cap().isPresent())
+        .ifPresent(s -> all.add(sharedCap(s.cap().getAsDouble())));
+    return all;
+  }
+
+  private static Figure deratesFrom(double celsius) {
+    return Figure.of(
+        "derates_from",
+        "Warmth holds it back from",
+        celsius,
+        Unit.CELSIUS,
+        Because.of(
+                Budget.of(Contribution.wholeWidth("Where a slow fall begins", Derating.UNSURE)),
+                "Case when the power began to follow its warmth = "
+                    + Figures.fixed(celsius, 0)
+                    + " °C")
+            .summed("of the case"));
+  }
+
+  private static Figure sharedCap(double watts) {
+    return Figure.of(
+        "shared_cap",
+        "All sources together, at most",
+        watts,
+        Unit.WATT,
+        Because.of(
+                Budget.of(Contribution.wholeWidth("Level of the sum", CAP_SHARE * watts)),
+                "Sum of the inputs while one of them gave way = " + Figures.fixed(watts, 0) + " W")
+            .summed("where one source gave way to another"));
   }
 
   /** The band of an inlet; empty where it was not logged. */

@@ -3,13 +3,9 @@ package org.wiseember.core.overload;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.uncertainty.Budget;
-import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /**
@@ -28,7 +24,7 @@ public final class ContinuousPower {
   /** The heaviest load held for ten minutes, W: the least. Empty for none. */
   public static Optional<Figure> held(List<OverloadFinding> tries) {
     return best(tries, h -> h.seconds() >= SECONDS - READINGS, Comparator.naturalOrder())
-        .map(t -> figure(t, "held").bounded(Bound.AT_LEAST));
+        .map(t -> figure(t).bounded(Bound.AT_LEAST));
   }
 
   /** The lightest load that tripped within ten minutes, W: the most. Empty for none. */
@@ -37,7 +33,7 @@ public final class ContinuousPower {
             tries,
             h -> h.tripped() && h.seconds() + h.halfWidth() < SECONDS,
             Comparator.reverseOrder())
-        .map(t -> figure(t, "tripped").bounded(Bound.AT_MOST));
+        .map(t -> figure(t).bounded(Bound.AT_MOST));
   }
 
   private record Try(Hold hold, MeterClass meter) {}
@@ -52,26 +48,10 @@ public final class ContinuousPower {
         .max(Comparator.comparing(t -> t.hold().watts(), order));
   }
 
-  private static Figure figure(Try t, String how) {
-    Hold h = t.hold();
-    Budget budget =
-        Budget.of(Contribution.normal("Scatter of the readings", h.scatter()))
-            .with("Meter", t.meter(), h.watts(), 1);
-    return Figure.of(
-        "continuous_power",
-        "Continuous, " + Figures.duration(Math.floor(h.seconds() / 60) * 60),
-        h.watts(),
-        Unit.WATT,
-        Because.of(
-                budget,
-                "Mean of the readings while it was on = "
-                    + Figures.rounded(h.watts(), budget.u95())
-                    + " W, "
-                    + h.end().words()
-                    + " after "
-                    + Figures.duration(h.seconds()))
-            .summed(how + " for " + Figures.duration(h.seconds()))
-            .watching("Ten minutes count as continuous; a warm room may shorten it.")
-            .otherwise(OverloadLadder.SCHOOLS));
+  private static Figure figure(Try t) {
+    String name = "Continuous, " + Figures.duration(Math.floor(t.hold().seconds() / 60) * 60);
+    Figure figure = HeldLoad.figure("continuous_power", name, t.hold(), t.meter());
+    return figure.because(
+        figure.because().watching("Ten minutes count as continuous; a warm room may shorten it."));
   }
 }

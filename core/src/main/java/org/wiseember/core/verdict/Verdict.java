@@ -16,8 +16,8 @@ import org.wiseember.core.quantity.Figures;
  * guard band off it is a plain comparison.
  *
  * @param claim the promise
- * @param measured the very figure that was judged, in the unit of the claim; empty when nothing was
- *     found
+ * @param measured the very figure that was judged, in the unit of the claim, where the claim has
+ *     one; empty when nothing was found
  * @param standing the outcome
  * @param seam where the figure lies against its own label; empty when nothing was found
  * @param reason one sentence: why this outcome
@@ -153,10 +153,11 @@ public record Verdict(
   /**
    * A claim that is a word, held against what was seen.
    *
+   * @param seen the figure it was told by
    * @param reason one sentence
    */
-  public static Verdict seen(Claim claim, Standing standing, String reason) {
-    return new Verdict(claim, Optional.empty(), standing, Optional.empty(), reason, true);
+  public static Verdict seen(Claim claim, Figure seen, Standing standing, String reason) {
+    return new Verdict(claim, Optional.of(seen), standing, Optional.empty(), reason, true);
   }
 
   /** How far on the good side of the nearer limit a value is; negative on the bad side. */

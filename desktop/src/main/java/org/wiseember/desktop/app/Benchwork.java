@@ -10,9 +10,9 @@ import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
-import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
@@ -30,23 +30,20 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.bench.run.Runner;
 import org.wiseember.bench.simulated.Fault;
-import org.wiseember.core.charge.ChargeSource;
-import org.wiseember.core.charge.Inlet;
-import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.start.MotorStart;
-import org.wiseember.core.start.Nameplate;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReading;
-import org.wiseember.trial.BenchSetup;
-import org.wiseember.trial.ChargeSetting;
-import org.wiseember.trial.Judgement;
-import org.wiseember.trial.OnHand;
-import org.wiseember.trial.RecordedRun;
-import org.wiseember.trial.TestKind;
-import org.wiseember.trial.TestPlan;
+import org.wiseember.trial.rig.BenchSetup;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.record.RecordedRun;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.bench.procedure.Drain;
+import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.Instruments;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.Photo;
@@ -66,18 +63,14 @@ public final class Benchwork {
   private final ObjectProperty<Pace> pace = new SimpleObjectProperty<>(Pace.SIXTY);
   private final ObjectProperty<RunSettings.Source> source =
       new SimpleObjectProperty<>(RunSettings.Source.SIMULATED);
-  private final ObjectProperty<TestKind> test = new SimpleObjectProperty<>(TestKind.AC_DRAIN);
+  private final ObjectProperty<TestType> test = new SimpleObjectProperty<>(AllTests.of(Drain.AC));
   private final StringProperty loadsOnHand = new SimpleStringProperty(LoadsOnHand.USUAL);
   private final ObservableSet<Fault> faults =
       FXCollections.observableSet(EnumSet.noneOf(Fault.class));
   private final ObservableSet<String> ticked = FXCollections.observableSet();
-  private final ObjectProperty<Nameplate> motor = new SimpleObjectProperty<>(OnHand.usualMotor());
-  private final ObjectProperty<UsbTester> usb = new SimpleObjectProperty<>(UsbTester.FIVE_VOLT);
-  private final DoubleProperty soundMetres = new SimpleDoubleProperty(1);
-  private final ObjectProperty<ChargeSetting> charge =
-      new SimpleObjectProperty<>(ChargeSetting.WALL);
-  private final ObservableSet<TestKind> cautionsSeen =
-      FXCollections.observableSet(EnumSet.noneOf(TestKind.class));
+  private final ReadOnlyObjectWrapper<OnHand> onHand =
+      new ReadOnlyObjectWrapper<>(OnHand.of(LoadsOnHand.watts(LoadsOnHand.USUAL)));
+  private final ObservableSet<String> cautionsSeen = FXCollections.observableSet();
   private final ObservableList<OnBench> instruments = FXCollections.observableArrayList();
   private final LeftOn leftOn;
 
@@ -86,6 +79,8 @@ public final class Benchwork {
     this.clock = clock;
     this.edits = edits;
     this.leftOn = new LeftOn(desk, clock);
+    loadsOnHand.addListener(
+        (o, was, is) -> onHand.set(onHand.get().loaded(LoadsOnHand.watts(is))));
   }
 
   /** Loads that may still be on though nothing runs. */
@@ -106,52 +101,24 @@ public final class Benchwork {
     return pace;
   }
 
-  /** The motor that is started next. */
-  public ObjectProperty<Nameplate> motor() {
-    return motor;
+  /** What there is to test with: loads, and what tests ask for beside them. */
+  public ReadOnlyObjectProperty<OnHand> onHand() {
+    return onHand.getReadOnlyProperty();
   }
 
-  /** What a USB port is asked with next. */
-  public ObjectProperty<UsbTester> usb() {
-    return usb;
-  }
-
-  /** How far from the unit the sound meter stands, m. */
-  public DoubleProperty soundMetres() {
-    return soundMetres;
-  }
-
-  /** What the unit is charged from next. */
-  public ObjectProperty<ChargeSetting> charge() {
-    return charge;
-  }
-
-  /** Charges from a source too, or no longer; the DC input takes one at a time. */
-  public void chargeFrom(ChargeSource source, boolean wanted) {
-    Set<ChargeSource> next = EnumSet.copyOf(charge.get().sources());
-    if (wanted) {
-      next = with(next, source, source.inlet());
-    } else if (next.size() > 1) {
-      next.remove(source);
-    }
-    charge.set(charge.get().from(next));
-  }
-
-  /** These sources and one more, which takes the inlet over. */
-  static Set<ChargeSource> with(Set<ChargeSource> sources, ChargeSource more, Inlet inlet) {
-    Set<ChargeSource> next = EnumSet.of(more);
-    sources.stream().filter(s -> s.inlet() != inlet).forEach(next::add);
-    return next;
+  /** Takes a thing up, in place of one of its type, such as the motor that is started next. */
+  public void have(Object thing) {
+    onHand.set(onHand.get().with(thing));
   }
 
   /** The cautions of a test have all been in sight. */
-  public void cautionsSeen(TestKind kind) {
-    cautionsSeen.add(kind);
+  public void cautionsSeen(TestType type) {
+    cautionsSeen.add(type.key());
   }
 
   /** Whether a test may start: one that can hurt does so only once its cautions were in sight. */
-  public boolean mayStart(TestKind kind) {
-    return !kind.hazardous() || cautionsSeen.contains(kind);
+  public boolean mayStart(TestType type) {
+    return !type.hazardous() || cautionsSeen.contains(type.key());
   }
 
   /** Says how the try that is on went, where only a person sees it. */
@@ -160,7 +127,7 @@ public final class Benchwork {
   }
 
   /** Which test comes next. */
-  public ObjectProperty<TestKind> test() {
+  public ObjectProperty<TestType> test() {
     return test;
   }
 
@@ -236,15 +203,7 @@ public final class Benchwork {
   /** The test the chosen unit would get; empty when its label does not say enough for it. */
   public Optional<TestPlan> plan() {
     return Optional.ofNullable(desk.chosen().get())
-        .flatMap(j -> TestPlan.of(test.get(), j.unit().label(), onHand()));
-  }
-
-  private OnHand onHand() {
-    return OnHand.of(LoadsOnHand.watts(loadsOnHand.get()))
-        .with(motor.get())
-        .with(usb.get())
-        .at(soundMetres.get())
-        .with(charge.get());
+        .flatMap(j -> AllTests.plan(test.get(), j.unit().label(), onHand.get()));
   }
 
   private List<InstrumentDescription> descriptions() {
@@ -258,12 +217,12 @@ public final class Benchwork {
     if (judgement == null || plan.isEmpty() || desk.refuseWhenReadOnly() || busy()) {
       return;
     }
-    if (!mayStart(plan.get().kind())) {
+    if (!mayStart(plan.get().type())) {
       desk.say("Read the cautions above the test first; it starts once all of them were in sight.");
       return;
     }
     RunSettings.Source wanted =
-        plan.get().kind().byHandOnly() ? RunSettings.Source.BY_HAND : source.get();
+        plan.get().type().byHandOnly() ? RunSettings.Source.BY_HAND : source.get();
     boolean asked = descriptions().stream().anyMatch(d -> d.way().asked());
     if (wanted == RunSettings.Source.INSTRUMENTS && !asked) {
       desk.say(
@@ -294,7 +253,7 @@ public final class Benchwork {
         run -> {
           begin(next, run, List.of());
           sayWhatWasNotTicked(run);
-          boolean counts = plan.get().kind() == TestKind.AC_DRAIN;
+          boolean counts = plan.get().settings().typed().contains(TypedKind.TOTAL);
           if (wanted == RunSettings.Source.BY_HAND && counts) {
             keep(next, TypedKind.TOTAL, 0, 1, "zeroed before the start", meterOf(next), 0);
           }
@@ -314,11 +273,7 @@ public final class Benchwork {
   }
 
   private LiveRun liveRun(Judgement judgement, TestPlan plan) {
-    List<Double> earlier =
-        judgement.drains().stream()
-            .filter(d -> d.complete() && d.direct() == (plan.kind() == TestKind.DC_DRAIN))
-            .map(d -> d.finding().deliveredEnergy().orElseThrow().value())
-            .toList();
+    List<Double> earlier = plan.type().earlier(judgement);
     long unitId = judgement.unit().id();
     return new LiveRun(
         unitId,
@@ -358,7 +313,7 @@ public final class Benchwork {
     if (judgement == null || desk.refuseWhenReadOnly() || busy()) {
       return;
     }
-    LiveRun next = liveRun(judgement, TestPlan.of(run));
+    LiveRun next = liveRun(judgement, AllTests.plan(run));
     List<InstrumentDescription> mine = descriptions();
     Pace speed = pace.get();
     desk.background(

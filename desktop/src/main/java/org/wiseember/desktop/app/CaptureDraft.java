@@ -1,7 +1,7 @@
 package org.wiseember.desktop.app;
 
 import java.nio.file.Path;
-import org.wiseember.trial.WaveRun;
+import org.wiseember.trial.test.waveform.WaveRun;
 import org.wiseember.workbook.log.ReadCapture;
 
 /**

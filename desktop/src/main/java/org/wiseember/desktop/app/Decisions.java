@@ -1,7 +1,7 @@
 package org.wiseember.desktop.app;
 
 import org.wiseember.core.trace.Treatment;
-import org.wiseember.trial.TestRun;
+import org.wiseember.trial.test.TestRun;
 
 /** What a person decides about runs. Each decision can be undone; readings stay as they are. */
 public final class Decisions {

@@ -26,7 +26,7 @@ import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.report.look.Palette;
-import org.wiseember.trial.Judgement;
+import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -73,7 +73,7 @@ public final class Desk {
     this.captures = new CapturesIn(this, clock, edits);
     this.decisions = new Decisions(this, edits);
     this.solar = new SolarWork(this, edits);
-    guardBand.addListener((o, was, is) -> reload());
+    guardBand.addListener((o, was, is) -> judgeAgain(is));
   }
 
   /** Every unit with its judgement, in the order of the shelf. */
@@ -233,6 +233,15 @@ public final class Desk {
     return workbook.units().all().stream()
         .map(unit -> Judgement.of(workbook, unit, guarded))
         .toList();
+  }
+
+  /** Holds what is known against the labels again; no reading is looked at. */
+  private void judgeAgain(boolean guarded) {
+    shelf.replaceAll(j -> j.judged(guarded));
+    Judgement now = chosen.get();
+    if (now != null && indexOf(now.unit().id()) >= 0) {
+      chosen.set(shelf.get(indexOf(now.unit().id())));
+    }
   }
 
   /** Works everything out anew. */

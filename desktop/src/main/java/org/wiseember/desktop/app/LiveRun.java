@@ -7,13 +7,14 @@ import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.run.RunView;
+import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.Expected;
-import org.wiseember.trial.RecordedRun;
-import org.wiseember.trial.TestKind;
-import org.wiseember.trial.TestPlan;
+import org.wiseember.trial.record.RecordedRun;
+import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.KeptReading;
 
 /** A run while it goes, as the window sees it: the newest view, at most one waiting at a time. */
@@ -146,6 +147,42 @@ public final class LiveRun {
     return ExpectedEnd.of(ratedWattHours, earlier, delivered(), displayCharge(), watts());
   }
 
+  /** The test at the moment of a view. */
+  public LiveMoment at(RunView now) {
+    LiveRun run = this;
+    return new LiveMoment() {
+      @Override
+      public Procedure procedure() {
+        return run.run.procedure();
+      }
+
+      @Override
+      public RunView view() {
+        return now;
+      }
+
+      @Override
+      public double delivered() {
+        return run.delivered();
+      }
+
+      @Override
+      public double displayCharge() {
+        return run.displayCharge();
+      }
+
+      @Override
+      public double ratedWattHours() {
+        return ratedWattHours;
+      }
+
+      @Override
+      public ExpectedEnd expectedEnd() {
+        return run.expectedEnd();
+      }
+    };
+  }
+
   /** What a typed reading is held against. */
   public Expected expected() {
     RunView now = view.get();
@@ -161,7 +198,7 @@ public final class LiveRun {
             lastTyped(Channel.AC_ENERGY),
             Double.NaN,
             // A display that rises is a slip in a drain, and the point of a charge.
-            plan.kind() == TestKind.CHARGE ? Double.NaN : lastTyped(Channel.DISPLAY_CHARGE));
+            plan.type().displayRises() ? Double.NaN : lastTyped(Channel.DISPLAY_CHARGE));
   }
 
   /** Since the load went on; where nobody sees that, since the run began. */

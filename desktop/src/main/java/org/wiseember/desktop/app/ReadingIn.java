@@ -20,7 +20,7 @@ import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
-import org.wiseember.trial.Judgement;
+import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.TestKind;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptReading;

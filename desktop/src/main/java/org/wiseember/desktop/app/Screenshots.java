@@ -22,8 +22,9 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.desktop.frame.Row;
 import org.wiseember.report.look.Palette;
-import org.wiseember.trial.DemoWorkbook;
-import org.wiseember.trial.TestKind;
+import org.wiseember.trial.demo.DemoWorkbook;
+import org.wiseember.bench.procedure.Drain;
+import org.wiseember.trial.AllTests;
 import org.wiseember.workbook.RunSettings;
 
 /** Pictures of the main views, from whatever workbook is open. */
@@ -115,7 +116,7 @@ final class Screenshots {
         "bench",
         () -> {
           desk.stage().set(StageName.BENCH);
-          desk.bench().test().set(TestKind.AC_DRAIN);
+          desk.bench().test().set(AllTests.of(Drain.AC));
           desk.bench().source().set(RunSettings.Source.SIMULATED);
           desk.bench().faults().add(Fault.LOOSE_LEAD);
           desk.chosen().set(desk.shelf().get(1));

@@ -10,7 +10,7 @@ import org.wiseember.core.solar.Arrangement;
 import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.core.solar.Port;
-import org.wiseember.trial.ChargeSetting;
+import org.wiseember.trial.test.charge.ChargeSetting;
 import org.wiseember.trial.TestKind;
 
 /** The panels on hand, and what they are put to. */

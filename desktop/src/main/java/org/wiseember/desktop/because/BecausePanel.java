@@ -14,11 +14,11 @@ import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.look.MiniTrace;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.DrainRun;
-import org.wiseember.trial.Judged;
-import org.wiseember.trial.Judgement;
-import org.wiseember.trial.TestRun;
-import org.wiseember.trial.TrialPage;
+import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.verdict.Judged;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.page.TrialPage;
 
 /** The panel that tells why: the run in little, the sum, how sure, what to watch out for. */
 public final class BecausePanel extends VBox {

@@ -31,12 +31,12 @@ import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.TraceChart;
-import org.wiseember.trial.ChargeRefusal;
-import org.wiseember.trial.Judgement;
+import org.wiseember.trial.test.charge.ChargeRefusal;
+import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.RigCables;
 import org.wiseember.trial.TestKind;
-import org.wiseember.trial.TestPlan;
-import org.wiseember.trial.TestRun;
+import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.test.TestRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 

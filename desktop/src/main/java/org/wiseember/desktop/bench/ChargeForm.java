@@ -14,8 +14,8 @@ import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.ChargeSetting;
-import org.wiseember.trial.LabelInputs;
+import org.wiseember.trial.test.charge.ChargeSetting;
+import org.wiseember.trial.test.LabelInputs;
 
 /** What a unit is charged from: one source or several, and the panels that were chosen for it. */
 final class ChargeForm extends VBox {

@@ -8,9 +8,9 @@ import org.wiseember.bench.run.Thinned;
 import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.app.LiveRun;
-import org.wiseember.report.chart.TraceFigure;
+import org.wiseember.report.chart.TraceDrawing;
 import org.wiseember.trial.TestKind;
-import org.wiseember.trial.TestPlan;
+import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.KeptReading;
 
 /** What the live chart shows of a run. */
@@ -18,34 +18,34 @@ final class LiveFigure {
   private LiveFigure() {}
 
   /** Before the start: the empty chart with the expected end. */
-  static TraceFigure ahead(TestPlan plan, ExpectedEnd end) {
-    return new TraceFigure(
+  static TraceDrawing ahead(TestPlan plan, ExpectedEnd end) {
+    return new TraceDrawing(
         new double[0],
         new double[0],
-        TraceFigure.Line.NONE,
+        TraceDrawing.Line.NONE,
         List.of(),
         Double.NaN,
-        TraceFigure.Line.NONE,
-        new TraceFigure.Forecast(end.secondsLeft(), end.soonest(), end.latest()),
+        TraceDrawing.Line.NONE,
+        new TraceDrawing.Forecast(end.secondsLeft(), end.soonest(), end.latest()),
         Math.max(10, plan.watts()),
         powerName(plan));
   }
 
   /** Before the start of a test whose end is known: an empty chart. */
-  static TraceFigure empty(TestPlan plan) {
-    return new TraceFigure(
+  static TraceDrawing empty(TestPlan plan) {
+    return new TraceDrawing(
         new double[0],
         new double[0],
-        TraceFigure.Line.NONE,
+        TraceDrawing.Line.NONE,
         List.of(),
         Double.NaN,
-        TraceFigure.Line.NONE,
-        TraceFigure.Forecast.NONE,
+        TraceDrawing.Line.NONE,
+        TraceDrawing.Forecast.NONE,
         most(plan),
         powerName(plan));
   }
 
-  static TraceFigure of(LiveRun run, RunView view) {
+  static TraceDrawing of(LiveRun run, RunView view) {
     Thinned line = view.power();
     double[] seconds = new double[line.size() * 2];
     double[] watts = new double[line.size() * 2];
@@ -55,10 +55,10 @@ final class LiveFigure {
       watts[2 * i] = line.low()[i];
       watts[2 * i + 1] = line.high()[i];
     }
-    return new TraceFigure(
+    return new TraceDrawing(
         seconds,
         watts,
-        new TraceFigure.Line(view.celsius().seconds(), view.celsius().high()),
+        new TraceDrawing.Line(view.celsius().seconds(), view.celsius().high()),
         marks(view),
         Double.NaN,
         display(run, view),
@@ -80,34 +80,34 @@ final class LiveFigure {
     };
   }
 
-  private static List<TraceFigure.Mark> marks(RunView view) {
+  private static List<TraceDrawing.Mark> marks(RunView view) {
     return view.notices().stream()
         .filter(n -> List.of("mark", "steady", IdleWatch.STATE).contains(n.code()))
         .map(
-            n -> new TraceFigure.Mark(n.seconds(), n.code().equals("steady") ? "steady" : n.text()))
+            n -> new TraceDrawing.Mark(n.seconds(), n.code().equals("steady") ? "steady" : n.text()))
         .toList();
   }
 
   /** What the bench reads off the display, else what was typed. */
-  private static TraceFigure.Line display(LiveRun run, RunView view) {
+  private static TraceDrawing.Line display(LiveRun run, RunView view) {
     if (view.display().size() > 0) {
-      return new TraceFigure.Line(view.display().seconds(), view.display().low());
+      return new TraceDrawing.Line(view.display().seconds(), view.display().low());
     }
     List<KeptReading> typed =
         run.typed().stream().filter(r -> r.channel() == Channel.DISPLAY_CHARGE).toList();
-    return new TraceFigure.Line(
+    return new TraceDrawing.Line(
         typed.stream().mapToDouble(KeptReading::seconds).toArray(),
         typed.stream().mapToDouble(KeptReading::value).toArray());
   }
 
-  private static TraceFigure.Forecast forecast(LiveRun run, RunView view) {
+  private static TraceDrawing.Forecast forecast(LiveRun run, RunView view) {
     boolean draining = view.phase() == Phase.MEASURING || view.phase() == Phase.SETTLING;
     if (!draining || !run.plan().kind().drains()) {
-      return TraceFigure.Forecast.NONE;
+      return TraceDrawing.Forecast.NONE;
     }
     ExpectedEnd end = run.expectedEnd();
     double now = view.latest().seconds();
-    return new TraceFigure.Forecast(
+    return new TraceDrawing.Forecast(
         now + end.secondsLeft(), now + end.soonest(), now + end.latest());
   }
 }

@@ -19,7 +19,7 @@ import org.wiseember.core.trace.Frame;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.trial.TestKind;
-import org.wiseember.trial.TestPlan;
+import org.wiseember.trial.test.TestPlan;
 
 /** The four large figures of a test, each test its own. */
 final class LiveTiles extends GridPane {

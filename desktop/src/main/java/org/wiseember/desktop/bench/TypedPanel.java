@@ -24,8 +24,8 @@ import org.wiseember.core.typed.TypedReading;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.ChargeSetting;
-import org.wiseember.trial.TestPlan;
+import org.wiseember.trial.test.charge.ChargeSetting;
+import org.wiseember.trial.test.TestPlan;
 
 /**
  * Fields for what a person reads off. What is typed is said back while it is typed, what does not

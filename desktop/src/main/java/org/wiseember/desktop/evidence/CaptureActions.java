@@ -10,7 +10,7 @@ import javafx.scene.layout.VBox;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.WaveRun;
+import org.wiseember.trial.test.waveform.WaveRun;
 import org.wiseember.workbook.comtrade.DataFormat;
 
 /** How captures come into a run and go out of it. */

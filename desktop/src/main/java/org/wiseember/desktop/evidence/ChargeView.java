@@ -24,11 +24,11 @@ import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.InputWindowChart;
 import org.wiseember.report.chart.ProfileChart;
-import org.wiseember.trial.ChargePicture;
-import org.wiseember.trial.ChargeRun;
-import org.wiseember.trial.InputWindowPicture;
-import org.wiseember.trial.Judgement;
-import org.wiseember.trial.LabelInputs;
+import org.wiseember.trial.test.charge.ChargePicture;
+import org.wiseember.trial.test.charge.ChargeRun;
+import org.wiseember.trial.test.charge.InputWindowPicture;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.test.LabelInputs;
 
 /** A charge: watts in over time with what bound them, or all charges against what went in. */
 final class ChargeView extends VBox {

@@ -13,9 +13,9 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.DrainRun;
-import org.wiseember.trial.PortRun;
-import org.wiseember.trial.TestRun;
+import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.test.port.PortRun;
+import org.wiseember.trial.test.TestRun;
 
 /** What was decided about a run, each with a way back, and the corrections a drain may need. */
 final class DecisionList extends VBox {

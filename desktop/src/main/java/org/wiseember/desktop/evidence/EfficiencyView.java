@@ -10,9 +10,9 @@ import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.CurveChart;
-import org.wiseember.trial.EfficiencyPicture;
-import org.wiseember.trial.Judgement;
-import org.wiseember.trial.LadderRun;
+import org.wiseember.trial.test.ladder.EfficiencyPicture;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.test.ladder.LadderRun;
 
 /** The efficiency of a ladder against its load, and the loads in a table. */
 final class EfficiencyView extends VBox {

@@ -8,8 +8,8 @@ import org.wiseember.core.idle.SmallLoad;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.IdleRun;
-import org.wiseember.trial.Judgement;
+import org.wiseember.trial.test.idle.IdleRun;
+import org.wiseember.trial.verdict.Judgement;
 
 /** What a unit draws in every state, how long it lasts so, and when to use its DC side. */
 final class IdleView extends VBox {

@@ -28,17 +28,17 @@ import org.wiseember.desktop.look.Choices;
 import org.wiseember.report.chart.CurveChart;
 import org.wiseember.report.chart.EnduranceChart;
 import org.wiseember.report.chart.WaveChart;
-import org.wiseember.trial.HeatRun;
-import org.wiseember.trial.Judgement;
-import org.wiseember.trial.LegsRun;
-import org.wiseember.trial.OverloadRun;
-import org.wiseember.trial.PortRun;
+import org.wiseember.trial.test.heat.HeatRun;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.test.legs.LegsRun;
+import org.wiseember.trial.test.overload.OverloadRun;
+import org.wiseember.trial.test.port.PortRun;
 import org.wiseember.trial.PowerPictures;
-import org.wiseember.trial.SoakRun;
-import org.wiseember.trial.StartsRun;
-import org.wiseember.trial.TestRun;
-import org.wiseember.trial.TransferRun;
-import org.wiseember.trial.UsbRun;
+import org.wiseember.trial.test.soak.SoakRun;
+import org.wiseember.trial.test.start.StartsRun;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.transfer.TransferRun;
+import org.wiseember.trial.test.usb.UsbRun;
 
 /** What a test of power, ports, heat or noise found, each in its own picture and table. */
 final class PowerView extends VBox {

@@ -12,9 +12,9 @@ import org.wiseember.core.trace.Stretch;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.DrainRun;
-import org.wiseember.trial.TestRun;
-import org.wiseember.trial.TrialPage;
+import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.page.TrialPage;
 
 /** What lies between the cursors, and what can be decided about it. */
 final class StretchBar extends VBox {

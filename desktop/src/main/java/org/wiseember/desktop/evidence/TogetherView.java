@@ -16,9 +16,9 @@ import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.CurveChart;
-import org.wiseember.trial.DrainRun;
-import org.wiseember.trial.Judgement;
-import org.wiseember.trial.RatePicture;
+import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.verdict.RatePicture;
 
 /** All drains of a unit together: energy against load, read off anywhere, and what they imply. */
 final class TogetherView extends VBox {

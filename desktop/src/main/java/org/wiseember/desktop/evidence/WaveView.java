@@ -28,11 +28,11 @@ import org.wiseember.desktop.look.MiniWave;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.CurveChart;
 import org.wiseember.report.chart.HarmonicsChart;
-import org.wiseember.trial.Judgement;
-import org.wiseember.trial.WavePictures;
-import org.wiseember.trial.WavePictures.ByLoad;
-import org.wiseember.trial.WaveRun;
-import org.wiseember.trial.WaveTable;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.test.waveform.WavePictures;
+import org.wiseember.trial.test.waveform.WavePictures.ByLoad;
+import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.trial.test.waveform.WaveTable;
 
 /**
  * A unit's wave at several loads: small pictures to choose from, the chosen one at large with its

@@ -18,9 +18,9 @@ import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.CycleChart;
-import org.wiseember.report.chart.CycleFigure;
-import org.wiseember.trial.WavePictures;
-import org.wiseember.trial.WaveRun;
+import org.wiseember.report.chart.CycleDrawing;
+import org.wiseember.trial.test.waveform.WavePictures;
+import org.wiseember.trial.test.waveform.WaveRun;
 
 /**
  * One wave at large, with two cursors. The wheel with Ctrl looks closer at where the mouse is, with
@@ -177,7 +177,7 @@ final class WaveZoom extends VBox {
     double right = to;
     WaveRun.Wave shown = wave;
     Optional<WaveRun.Wave> compared = beside;
-    CycleFigure figure =
+    CycleDrawing figure =
         over ? WavePictures.overlaid(shown) : WavePictures.stretch(shown, compared, left, right);
     chart.show(() -> CycleChart.of(figure, desk.palette().get(), desk.textScale().get()));
     cursors.over(left / 1000, right / 1000, 0.001);

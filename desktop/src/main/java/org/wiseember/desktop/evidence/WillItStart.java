@@ -10,7 +10,7 @@ import org.wiseember.core.start.Nameplate;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.bench.MotorForm;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.Judgement;
+import org.wiseember.trial.verdict.Judgement;
 
 /** A motor's plate, and whether the unit starts it by what it has shown so far. */
 final class WillItStart extends VBox {

@@ -6,7 +6,7 @@ import javafx.scene.shape.Line;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.look.SeamScale;
-import org.wiseember.trial.Judgement;
+import org.wiseember.trial.verdict.Judgement;
 
 /** The seam in small: one dot a judged claim, against the line that is the label. */
 final class ShelfSeam extends Region {

@@ -14,7 +14,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.Judgement;
+import org.wiseember.trial.verdict.Judgement;
 
 /** The shelf: every unit of the workbook with its small seam. */
 public final class ShelfView extends VBox {

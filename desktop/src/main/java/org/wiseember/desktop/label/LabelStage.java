@@ -30,7 +30,7 @@ import org.wiseember.desktop.frame.Row;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.Judgement;
+import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Unit;
 
 /**

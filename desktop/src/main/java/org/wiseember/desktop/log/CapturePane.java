@@ -29,8 +29,8 @@ import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.CycleChart;
-import org.wiseember.trial.WavePictures;
-import org.wiseember.trial.WaveRun;
+import org.wiseember.trial.test.waveform.WavePictures;
+import org.wiseember.trial.test.waveform.WaveRun;
 
 /** A capture from a file before it is kept: what it shows, and what it was captured at. */
 public final class CapturePane extends StackPane {

@@ -4,7 +4,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Polyline;
 import org.wiseember.core.trace.Series;
-import org.wiseember.report.chart.TraceFigure;
+import org.wiseember.report.chart.TraceDrawing;
 
 /** The little picture of a run: its power as a filled line, without axes. */
 public final class MiniTrace extends Region {
@@ -22,7 +22,7 @@ public final class MiniTrace extends Region {
       t[i] = power.seconds(i);
       w[i] = power.value(i);
     }
-    TraceFigure.Line thin = TraceFigure.thin(t, w, POINTS);
+    TraceDrawing.Line thin = TraceDrawing.thin(t, w, POINTS);
     seconds = thin.seconds();
     watts = thin.values();
     getStyleClass().add("mini-trace");

@@ -23,9 +23,9 @@ import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
-import org.wiseember.trial.Judged;
-import org.wiseember.trial.Judgement;
-import org.wiseember.trial.TrialPage;
+import org.wiseember.trial.verdict.Judged;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.page.TrialPage;
 import org.wiseember.workbook.Event;
 
 /** The page about the chosen unit as it will be printed, and the way to save it. */

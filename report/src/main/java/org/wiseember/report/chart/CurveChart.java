@@ -28,12 +28,12 @@ public final class CurveChart {
   /** Words beside a mark take so much of the axis. */
   private static final double ROOM_FOR_WORDS = 0.15;
 
-  private final CurveFigure figure;
+  private final CurveDrawing figure;
   private final Palette palette;
   private final float text;
   private final PlotLook look;
 
-  private CurveChart(CurveFigure figure, Palette palette, double scale) {
+  private CurveChart(CurveDrawing figure, Palette palette, double scale) {
     this.figure = figure;
     this.palette = palette;
     this.look = PlotLook.of(palette, scale);
@@ -45,20 +45,20 @@ public final class CurveChart {
    *
    * @param scale of the text, 1 for its usual size
    */
-  public static JFreeChart of(CurveFigure figure, Palette palette, double scale) {
+  public static JFreeChart of(CurveDrawing figure, Palette palette, double scale) {
     return new CurveChart(figure, palette, scale).build();
   }
 
   private JFreeChart build() {
     XYPlot plot = look.plot();
     double widest = 10;
-    for (CurveFigure.Point p : figure.points()) {
+    for (CurveDrawing.Point p : figure.points()) {
       widest = Math.max(widest, p.x());
     }
-    for (CurveFigure.Point p : figure.curve()) {
+    for (CurveDrawing.Point p : figure.curve()) {
       widest = Math.max(widest, p.x());
     }
-    for (CurveFigure.Mark mark : figure.marks()) {
+    for (CurveDrawing.Mark mark : figure.marks()) {
       widest = Math.max(widest, mark.x() * 1.08);
     }
     double right = widest;
@@ -78,7 +78,7 @@ public final class CurveChart {
       plot.addRangeMarker(claim);
     }
     boolean above = false;
-    for (CurveFigure.Mark mark : figure.marks()) {
+    for (CurveDrawing.Mark mark : figure.marks()) {
       ValueMarker upright = marker(mark.x(), palette.quiet(), mark.words());
       place(upright, mark.x() < widest * 0.75 && !crowded(mark, widest), above);
       plot.addDomainMarker(upright);
@@ -89,7 +89,7 @@ public final class CurveChart {
   }
 
   /** Whether another mark stands so near on the right that words there would run into it. */
-  private boolean crowded(CurveFigure.Mark mark, double widest) {
+  private boolean crowded(CurveDrawing.Mark mark, double widest) {
     return figure.marks().stream()
         .anyMatch(m -> m.x() > mark.x() && m.x() - mark.x() < ROOM_FOR_WORDS * widest);
   }
@@ -116,7 +116,7 @@ public final class CurveChart {
 
   private YIntervalSeriesCollection curve() {
     YIntervalSeries series = new YIntervalSeries("curve");
-    for (CurveFigure.Point p : figure.curve()) {
+    for (CurveDrawing.Point p : figure.curve()) {
       series.add(p.x(), p.y(), p.y() - p.halfWidth(), p.y() + p.halfWidth());
     }
     YIntervalSeriesCollection data = new YIntervalSeriesCollection();
@@ -135,7 +135,7 @@ public final class CurveChart {
 
   private XYIntervalSeriesCollection points() {
     XYIntervalSeries series = new XYIntervalSeries("measured");
-    for (CurveFigure.Point p : figure.points()) {
+    for (CurveDrawing.Point p : figure.points()) {
       series.add(p.x(), p.x(), p.x(), p.y(), p.y() - p.halfWidth(), p.y() + p.halfWidth());
     }
     XYIntervalSeriesCollection data = new XYIntervalSeriesCollection();

@@ -27,11 +27,11 @@ public final class CycleChart {
 
   private static final int REST_SHARE = 2;
 
-  private final CycleFigure figure;
+  private final CycleDrawing figure;
   private final Palette palette;
   private final PlotLook look;
 
-  private CycleChart(CycleFigure figure, Palette palette, double scale) {
+  private CycleChart(CycleDrawing figure, Palette palette, double scale) {
     this.figure = figure;
     this.palette = palette;
     this.look = PlotLook.of(palette, scale);
@@ -42,7 +42,7 @@ public final class CycleChart {
    *
    * @param scale of the text, 1 for its usual size
    */
-  public static JFreeChart of(CycleFigure figure, Palette palette, double scale) {
+  public static JFreeChart of(CycleDrawing figure, Palette palette, double scale) {
     return new CycleChart(figure, palette, scale).build();
   }
 
@@ -89,7 +89,7 @@ public final class CycleChart {
   }
 
   private static void add(
-      XYPlot plot, int index, String name, CycleFigure.Line line, String colour, Stroke stroke) {
+      XYPlot plot, int index, String name, CycleDrawing.Line line, String colour, Stroke stroke) {
     DefaultXYDataset data = new DefaultXYDataset();
     data.addSeries(name, new double[][] {line.milliseconds(), line.values()});
     XYLineAndShapeRenderer renderer = PlotLook.line(colour);
@@ -98,7 +98,7 @@ public final class CycleChart {
     plot.setRenderer(index, renderer);
   }
 
-  private static double most(CycleFigure.Line line) {
+  private static double most(CycleDrawing.Line line) {
     double most = 0;
     for (double v : line.values()) {
       most = Math.max(most, Double.isNaN(v) ? 0 : Math.abs(v));

@@ -36,12 +36,12 @@ public final class EnduranceChart {
   private static final double[] WATTS = {1, 1.5, 2, 3, 5, 7};
   private static final double DOT = 9;
 
-  private final EnduranceFigure figure;
+  private final EnduranceDrawing figure;
   private final Palette palette;
   private final float text;
   private final PlotLook look;
 
-  private EnduranceChart(EnduranceFigure figure, Palette palette, double scale) {
+  private EnduranceChart(EnduranceDrawing figure, Palette palette, double scale) {
     this.figure = figure;
     this.palette = palette;
     this.look = PlotLook.of(palette, scale);
@@ -53,7 +53,7 @@ public final class EnduranceChart {
    *
    * @param scale of the text, 1 for its usual size
    */
-  public static JFreeChart of(EnduranceFigure figure, Palette palette, double scale) {
+  public static JFreeChart of(EnduranceDrawing figure, Palette palette, double scale) {
     return new EnduranceChart(figure, palette, scale).build();
   }
 
@@ -61,12 +61,12 @@ public final class EnduranceChart {
     double least = Double.POSITIVE_INFINITY;
     double most = 0;
     double longest = RIGHT;
-    for (EnduranceFigure.Try t : figure.tries()) {
+    for (EnduranceDrawing.Try t : figure.tries()) {
       least = Math.min(least, t.watts());
       most = Math.max(most, t.watts());
       longest = Math.max(longest, t.seconds() * 1.5);
     }
-    for (EnduranceFigure.Step s : figure.promised()) {
+    for (EnduranceDrawing.Step s : figure.promised()) {
       least = Math.min(least, s.watts());
       most = Math.max(most, s.watts());
     }
@@ -122,14 +122,14 @@ public final class EnduranceChart {
 
   /** What the label promises: each load as far as its time, the shortest and heaviest first. */
   private void stairs(XYPlot plot, double bottom, double right) {
-    List<EnduranceFigure.Step> steps = new ArrayList<>(figure.promised());
+    List<EnduranceDrawing.Step> steps = new ArrayList<>(figure.promised());
     if (steps.isEmpty()) {
       return;
     }
-    steps.sort(Comparator.comparingDouble(EnduranceFigure.Step::seconds));
+    steps.sort(Comparator.comparingDouble(EnduranceDrawing.Step::seconds));
     List<double[]> line = new ArrayList<>();
     double x = Math.log10(LEFT);
-    for (EnduranceFigure.Step s : steps) {
+    for (EnduranceDrawing.Step s : steps) {
       double y = Math.log10(s.watts());
       double end = Double.isInfinite(s.seconds()) ? right : Math.log10(s.seconds());
       if (end <= x) {
@@ -174,7 +174,7 @@ public final class EnduranceChart {
     List<double[]> line = new ArrayList<>();
     List<double[]> band = new ArrayList<>();
     List<double[]> back = new ArrayList<>();
-    for (EnduranceFigure.Point p : figure.curve()) {
+    for (EnduranceDrawing.Point p : figure.curve()) {
       double y = Math.log10(p.watts());
       if (p.seconds() < LEFT || p.seconds() > 10 * RIGHT || y > top) {
         continue;
@@ -204,7 +204,7 @@ public final class EnduranceChart {
   private void marks(XYPlot plot) {
     List<double[]> held = new ArrayList<>();
     List<double[]> tripped = new ArrayList<>();
-    for (EnduranceFigure.Try t : figure.tries()) {
+    for (EnduranceDrawing.Try t : figure.tries()) {
       (t.tripped() ? tripped : held)
           .add(new double[] {Math.log10(Math.max(LEFT, t.seconds())), Math.log10(t.watts())});
     }

@@ -23,11 +23,11 @@ public final class HarmonicsChart {
   private static final double HALF_CAP = 0.38;
   private static final int EVERY = 26;
 
-  private final HarmonicsFigure figure;
+  private final HarmonicsDrawing figure;
   private final Palette palette;
   private final PlotLook look;
 
-  private HarmonicsChart(HarmonicsFigure figure, Palette palette, double scale) {
+  private HarmonicsChart(HarmonicsDrawing figure, Palette palette, double scale) {
     this.figure = figure;
     this.palette = palette;
     this.look = PlotLook.of(palette, scale);
@@ -38,16 +38,16 @@ public final class HarmonicsChart {
    *
    * @param scale of the text, 1 for its usual size
    */
-  public static JFreeChart of(HarmonicsFigure figure, Palette palette, double scale) {
+  public static JFreeChart of(HarmonicsDrawing figure, Palette palette, double scale) {
     return new HarmonicsChart(figure, palette, scale).build();
   }
 
   private JFreeChart build() {
     XYPlot plot = look.plot();
-    int last = figure.bars().stream().mapToInt(HarmonicsFigure.Bar::order).max().orElse(10);
+    int last = figure.bars().stream().mapToInt(HarmonicsDrawing.Bar::order).max().orElse(10);
     double most = 1;
     double highest = 0;
-    for (HarmonicsFigure.Bar b : figure.bars()) {
+    for (HarmonicsDrawing.Bar b : figure.bars()) {
       highest = Math.max(highest, b.percent() + b.halfWidth());
       most = Math.max(most, Math.max(b.percent(), Double.isNaN(b.cap()) ? 0 : b.cap()));
     }
@@ -62,7 +62,7 @@ public final class HarmonicsChart {
     plot.setRenderer(0, bars(palette.ember()));
     plot.setDataset(1, bars(true));
     plot.setRenderer(1, bars(palette.shortOf()));
-    for (HarmonicsFigure.Bar b : figure.bars()) {
+    for (HarmonicsDrawing.Bar b : figure.bars()) {
       if (!Double.isNaN(b.cap())) {
         plot.addAnnotation(
             new XYLineAnnotation(
@@ -94,7 +94,7 @@ public final class HarmonicsChart {
 
   private XYIntervalSeriesCollection bars(boolean over) {
     XYIntervalSeries series = new XYIntervalSeries("harmonics");
-    for (HarmonicsFigure.Bar b : figure.bars()) {
+    for (HarmonicsDrawing.Bar b : figure.bars()) {
       if (b.over() == over) {
         series.add(
             b.order(), b.order() - HALF_BAR, b.order() + HALF_BAR, b.percent(), 0, b.percent());

@@ -39,14 +39,14 @@ public final class InputWindowChart {
   /** Two dots nearer than this, as a share of the axes, share one label. */
   private static final double NEAR = 0.025;
 
-  private final InputWindowFigure figure;
+  private final InputWindowDrawing figure;
   private final Palette palette;
   private final PlotLook look;
   private final Font font;
   private double right;
   private double top;
 
-  private InputWindowChart(InputWindowFigure figure, Palette palette, double scale) {
+  private InputWindowChart(InputWindowDrawing figure, Palette palette, double scale) {
     this.figure = figure;
     this.palette = palette;
     this.look = PlotLook.of(palette, scale);
@@ -58,18 +58,18 @@ public final class InputWindowChart {
    *
    * @param scale of the text, 1 for its usual size
    */
-  public static JFreeChart of(InputWindowFigure figure, Palette palette, double scale) {
+  public static JFreeChart of(InputWindowDrawing figure, Palette palette, double scale) {
     return new InputWindowChart(figure, palette, scale).build();
   }
 
   private JFreeChart build() {
     right = 1.3 * figure.mostVolts();
     top = Double.isInfinite(figure.amps()) ? 10 : 1.25 * figure.amps();
-    for (InputWindowFigure.Point p : figure.points()) {
+    for (InputWindowDrawing.Point p : figure.points()) {
       right = Math.max(right, 1.06 * p.coldVolts());
       top = Math.max(top, 1.18 * p.amps());
     }
-    for (InputWindowFigure.Reading r : figure.measured()) {
+    for (InputWindowDrawing.Reading r : figure.measured()) {
       right = Math.max(right, 1.06 * r.volts());
       top = Math.max(top, 1.18 * r.amps());
     }
@@ -161,13 +161,13 @@ public final class InputWindowChart {
     DefaultXYDataset data = new DefaultXYDataset();
     for (int series = 0; series < 2; series++) {
       boolean never = series == 1;
-      List<InputWindowFigure.Point> some =
+      List<InputWindowDrawing.Point> some =
           figure.points().stream().filter(p -> never == never(p)).toList();
       data.addSeries(
           never ? "never" : "allowed",
           new double[][] {
-            some.stream().mapToDouble(InputWindowFigure.Point::volts).toArray(),
-            some.stream().mapToDouble(InputWindowFigure.Point::amps).toArray()
+            some.stream().mapToDouble(InputWindowDrawing.Point::volts).toArray(),
+            some.stream().mapToDouble(InputWindowDrawing.Point::amps).toArray()
           });
     }
     return data;
@@ -178,8 +178,8 @@ public final class InputWindowChart {
     data.addSeries(
         "read",
         new double[][] {
-          figure.measured().stream().mapToDouble(InputWindowFigure.Reading::volts).toArray(),
-          figure.measured().stream().mapToDouble(InputWindowFigure.Reading::amps).toArray()
+          figure.measured().stream().mapToDouble(InputWindowDrawing.Reading::volts).toArray(),
+          figure.measured().stream().mapToDouble(InputWindowDrawing.Reading::amps).toArray()
         });
     return data;
   }
@@ -191,7 +191,7 @@ public final class InputWindowChart {
     return renderer;
   }
 
-  private boolean never(InputWindowFigure.Point point) {
+  private boolean never(InputWindowDrawing.Point point) {
     return point.coldVolts() > figure.mostVolts();
   }
 
@@ -207,7 +207,7 @@ public final class InputWindowChart {
 
   private void whiskers(XYPlot plot) {
     double cap = 0.012 * top;
-    for (InputWindowFigure.Point p : figure.points()) {
+    for (InputWindowDrawing.Point p : figure.points()) {
       Color colour = Palette.awt(never(p) ? palette.shortOf() : palette.ember());
       Stroke stroke = p.chosen() ? STRONG : HAIR;
       plot.addAnnotation(
@@ -230,17 +230,17 @@ public final class InputWindowChart {
 
   /** A letter over each dot; dots that lie together share a label. */
   private void names(XYPlot plot) {
-    List<List<InputWindowFigure.Point>> groups = new ArrayList<>();
-    for (InputWindowFigure.Point p : figure.points()) {
+    List<List<InputWindowDrawing.Point>> groups = new ArrayList<>();
+    for (InputWindowDrawing.Point p : figure.points()) {
       groups.stream()
           .filter(g -> near(g.get(0), p))
           .findFirst()
           .ifPresentOrElse(g -> g.add(p), () -> groups.add(new ArrayList<>(List.of(p))));
     }
-    for (List<InputWindowFigure.Point> group : groups) {
-      InputWindowFigure.Point first = group.get(0);
+    for (List<InputWindowDrawing.Point> group : groups) {
+      InputWindowDrawing.Point first = group.get(0);
       String letters =
-          String.join(", ", group.stream().map(InputWindowFigure.Point::letter).toList());
+          String.join(", ", group.stream().map(InputWindowDrawing.Point::letter).toList());
       plot.addAnnotation(
           words(
               letters,
@@ -251,7 +251,7 @@ public final class InputWindowChart {
     }
   }
 
-  private boolean near(InputWindowFigure.Point a, InputWindowFigure.Point b) {
+  private boolean near(InputWindowDrawing.Point a, InputWindowDrawing.Point b) {
     return Math.abs(a.volts() - b.volts()) < NEAR * right
         && Math.abs(a.amps() - b.amps()) < 2 * NEAR * top;
   }

@@ -45,14 +45,14 @@ public final class ProfileChart {
 
   private static final double ROOM_FOR_WORDS = 0.17;
 
-  private final ProfileFigure figure;
+  private final ProfileDrawing figure;
   private final Palette palette;
   private final PlotLook look;
   private final double scale;
   private final Font font;
   private double right;
 
-  private ProfileChart(ProfileFigure figure, Palette palette, double scale) {
+  private ProfileChart(ProfileDrawing figure, Palette palette, double scale) {
     this.figure = figure;
     this.palette = palette;
     this.look = PlotLook.of(palette, scale);
@@ -65,13 +65,13 @@ public final class ProfileChart {
    *
    * @param scale of the text, 1 for its usual size
    */
-  public static JFreeChart of(ProfileFigure figure, Palette palette, double scale) {
+  public static JFreeChart of(ProfileDrawing figure, Palette palette, double scale) {
     return new ProfileChart(figure, palette, scale).build();
   }
 
   private JFreeChart build() {
     double most = 10;
-    for (ProfileFigure.Line line : figure.lines()) {
+    for (ProfileDrawing.Line line : figure.lines()) {
       for (int i = 0; i < line.x().length; i++) {
         right = Math.max(right, line.x()[i]);
         most = Math.max(most, line.y()[i]);
@@ -99,7 +99,7 @@ public final class ProfileChart {
 
   private void lines(XYPlot plot) {
     for (int i = 0; i < figure.lines().size(); i++) {
-      ProfileFigure.Line line = figure.lines().get(i);
+      ProfileDrawing.Line line = figure.lines().get(i);
       DefaultXYDataset data = new DefaultXYDataset();
       data.addSeries(line.name(), new double[][] {line.x(), line.y()});
       data.addSeries("knee" + i, new double[][] {{line.kneeX()}, {line.kneeY()}});
@@ -143,7 +143,7 @@ public final class ProfileChart {
 
   private void marks(XYPlot plot) {
     boolean above = true;
-    for (CurveFigure.Mark mark : figure.marks()) {
+    for (CurveDrawing.Mark mark : figure.marks()) {
       boolean toRight = mark.x() < right * (1 - ROOM_FOR_WORDS) && !crowded(mark);
       ValueMarker upright = new ValueMarker(mark.x(), Palette.awt(palette.quiet()), HAIR);
       upright.setLabel(mark.words());
@@ -158,13 +158,13 @@ public final class ProfileChart {
     }
   }
 
-  private boolean crowded(CurveFigure.Mark mark) {
+  private boolean crowded(CurveDrawing.Mark mark) {
     return figure.marks().stream()
         .anyMatch(m -> m.x() > mark.x() && m.x() - mark.x() < ROOM_FOR_WORDS * right);
   }
 
   private XYPlot bands() {
-    List<ProfileFigure.Band> rows = figure.bands();
+    List<ProfileDrawing.Band> rows = figure.bands();
     Map<Double, String> names = new LinkedHashMap<>();
     for (int r = 0; r < rows.size(); r++) {
       names.put((double) (rows.size() - 1 - r), rows.get(r).name());
@@ -177,14 +177,14 @@ public final class ProfileChart {
     plot.setRangeGridlinesVisible(false);
     plot.setRenderer(new XYLineAndShapeRenderer());
     for (int r = 0; r < rows.size(); r++) {
-      for (ProfileFigure.Stretch s : rows.get(r).stretches()) {
+      for (ProfileDrawing.Stretch s : rows.get(r).stretches()) {
         stretch(plot, rows.size() - 1 - r, s);
       }
     }
     return plot;
   }
 
-  private void stretch(XYPlot plot, int row, ProfileFigure.Stretch s) {
+  private void stretch(XYPlot plot, int row, ProfileDrawing.Stretch s) {
     double from = Math.max(0, s.from());
     double to = Math.min(right, s.to());
     if (to <= from) {
@@ -210,7 +210,7 @@ public final class ProfileChart {
     }
   }
 
-  private String fill(ProfileFigure.Tone tone) {
+  private String fill(ProfileDrawing.Tone tone) {
     return switch (tone) {
       case INPUT -> palette.steelWash();
       case SOURCE -> palette.rule();
@@ -219,7 +219,7 @@ public final class ProfileChart {
     };
   }
 
-  private String ink(ProfileFigure.Tone tone) {
+  private String ink(ProfileDrawing.Tone tone) {
     return switch (tone) {
       case INPUT -> palette.steel();
       case WARMTH -> palette.emberInk();

@@ -39,12 +39,12 @@ public final class TraceChart {
   /** Widest a line is drawn with, in points; more would only be drawn over. */
   private static final int POINTS = 1600;
 
-  private final TraceFigure figure;
+  private final TraceDrawing figure;
   private final Palette palette;
   private final float text;
   private final PlotLook look;
 
-  private TraceChart(TraceFigure figure, Palette palette, double scale) {
+  private TraceChart(TraceDrawing figure, Palette palette, double scale) {
     this.figure = figure;
     this.palette = palette;
     this.look = PlotLook.of(palette, scale);
@@ -56,12 +56,12 @@ public final class TraceChart {
    *
    * @param scale of the text, 1 for its usual size
    */
-  public static JFreeChart of(TraceFigure figure, Palette palette, double scale) {
+  public static JFreeChart of(TraceDrawing figure, Palette palette, double scale) {
     return new TraceChart(figure, palette, scale).build();
   }
 
   /** How many seconds one unit of the time axis is for a figure. */
-  public static double axisSeconds(TraceFigure figure) {
+  public static double axisSeconds(TraceDrawing figure) {
     return TimeUnitOfAxis.forSpan(new TraceChart(figure, Palette.LIGHT, 1).span()).seconds;
   }
 
@@ -72,7 +72,7 @@ public final class TraceChart {
     plot.setDomainAxis(timeAxis(span, unit));
     plot.setRangeAxis(powerAxis());
 
-    TraceFigure.Line watts = TraceFigure.thin(figure.seconds(), figure.watts(), POINTS);
+    TraceDrawing.Line watts = TraceDrawing.thin(figure.seconds(), figure.watts(), POINTS);
     plot.setDataset(0, dataset("power", watts, unit));
     plot.setRenderer(0, area());
     plot.setDataset(1, dataset("power", watts, unit));
@@ -89,12 +89,12 @@ public final class TraceChart {
       TimeUnitOfAxis unit,
       int index,
       String name,
-      TraceFigure.Line whole,
+      TraceDrawing.Line whole,
       String colour) {
     if (whole.seconds().length < 2) {
       return;
     }
-    TraceFigure.Line thin = TraceFigure.thin(whole.seconds(), whole.values(), POINTS);
+    TraceDrawing.Line thin = TraceDrawing.thin(whole.seconds(), whole.values(), POINTS);
     plot.setDataset(index, dataset(name, thin, unit));
     XYLineAndShapeRenderer renderer = line(awt(colour), LINE);
     renderer.addAnnotation(name(thin, name, unit, colour));
@@ -105,7 +105,7 @@ public final class TraceChart {
 
   /** A line's name: at its end while there is room behind it, else above its first third. */
   private XYTextAnnotation name(
-      TraceFigure.Line line, String name, TimeUnitOfAxis unit, String colour) {
+      TraceDrawing.Line line, String name, TimeUnitOfAxis unit, String colour) {
     boolean behind = figure.forecast().known();
     int at = behind ? line.values().length - 1 : line.values().length * 3 / 10;
     XYTextAnnotation words =
@@ -187,7 +187,8 @@ public final class TraceChart {
     return 10 * power;
   }
 
-  private static DefaultXYDataset dataset(String name, TraceFigure.Line line, TimeUnitOfAxis unit) {
+  private static DefaultXYDataset dataset(
+      String name, TraceDrawing.Line line, TimeUnitOfAxis unit) {
     double[] x = new double[line.seconds().length];
     for (int i = 0; i < x.length; i++) {
       x[i] = line.seconds()[i] / unit.seconds;
@@ -215,7 +216,7 @@ public final class TraceChart {
   private void addMarks(XYPlot plot, TimeUnitOfAxis unit) {
     double span = span();
     double free = 0;
-    for (TraceFigure.Mark mark : figure.marks()) {
+    for (TraceDrawing.Mark mark : figure.marks()) {
       ValueMarker marker = marker(mark.seconds() / unit.seconds, palette.steel(), HAIR);
       // A word is written only where the one before leaves room for it.
       if (mark.seconds() >= free && mark.seconds() < span * 0.85) {
@@ -233,7 +234,7 @@ public final class TraceChart {
           figure.cutoff() < span * 0.5);
       plot.addDomainMarker(marker);
     }
-    TraceFigure.Forecast forecast = figure.forecast();
+    TraceDrawing.Forecast forecast = figure.forecast();
     if (forecast.known()) {
       IntervalMarker fair =
           new IntervalMarker(forecast.soonest() / unit.seconds, forecast.latest() / unit.seconds);

@@ -17,12 +17,12 @@ public final class WaveChart {
   /** Widest a line is drawn with, in points; more would only be drawn over. */
   private static final int POINTS = 3000;
 
-  private final WaveFigure figure;
+  private final WaveDrawing figure;
   private final Palette palette;
   private final float text;
   private final PlotLook look;
 
-  private WaveChart(WaveFigure figure, Palette palette, double scale) {
+  private WaveChart(WaveDrawing figure, Palette palette, double scale) {
     this.figure = figure;
     this.palette = palette;
     this.look = PlotLook.of(palette, scale);
@@ -34,7 +34,7 @@ public final class WaveChart {
    *
    * @param scale of the text, 1 for its usual size
    */
-  public static JFreeChart of(WaveFigure figure, Palette palette, double scale) {
+  public static JFreeChart of(WaveDrawing figure, Palette palette, double scale) {
     return new WaveChart(figure, palette, scale).build();
   }
 
@@ -84,7 +84,7 @@ public final class WaveChart {
   }
 
   private DefaultXYDataset dataset(String name, double[] values) {
-    TraceFigure.Line thin = TraceFigure.thin(figure.milliseconds(), values, POINTS);
+    TraceDrawing.Line thin = TraceDrawing.thin(figure.milliseconds(), values, POINTS);
     DefaultXYDataset data = new DefaultXYDataset();
     data.addSeries(name, new double[][] {thin.seconds(), thin.values()});
     return data;

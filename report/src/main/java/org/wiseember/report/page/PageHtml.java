@@ -12,14 +12,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.verdict.SeamPosition;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.chart.ChartSvg;
-import org.wiseember.report.chart.CycleChart;
-import org.wiseember.report.chart.HarmonicsChart;
+import org.wiseember.report.chart.CycleDrawing;
+import org.wiseember.report.chart.Drawing;
 import org.wiseember.report.chart.TraceChart;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
@@ -29,7 +31,7 @@ import org.wiseember.report.look.SeamScale;
 public final class PageHtml {
   private static final int CHART_WIDTH = 680;
   private static final int CHART_HEIGHT = 190;
-  private static final int WAVE_HEIGHT = 225;
+  private static final int CYCLE_HEIGHT = 225;
   private static final int SEAM_WIDTH = 200;
 
   private final PebbleEngine engine;
@@ -55,21 +57,7 @@ public final class PageHtml {
         page.trace()
             .map(t -> ChartSvg.of(TraceChart.of(t, Palette.LIGHT, 0.9), CHART_WIDTH, CHART_HEIGHT))
             .orElse(""));
-    model.put("wave", page.wave().orElse(null));
-    page.wave()
-        .ifPresent(
-            w -> {
-              model.put(
-                  "cycle",
-                  ChartSvg.of(
-                      CycleChart.of(w.cycle(), Palette.LIGHT, 0.9), CHART_WIDTH, WAVE_HEIGHT));
-              model.put(
-                  "harmonics",
-                  ChartSvg.of(
-                      HarmonicsChart.of(w.harmonics(), Palette.LIGHT, 0.9),
-                      CHART_WIDTH,
-                      CHART_HEIGHT));
-            });
+    model.put("sheets", page.sheets().stream().map(PageHtml::sheet).toList());
     PebbleTemplate template = engine.getTemplate("unit-page.html");
     StringWriter out = new StringWriter();
     try {
@@ -78,6 +66,41 @@ public final class PageHtml {
       throw new UncheckedIOException(e);
     }
     return out.toString();
+  }
+
+  private static Map<String, Object> sheet(Sheet sheet) {
+    FindingPage page = sheet.page();
+    List<Map<String, Object>> parts = new ArrayList<>();
+    String chosen = "";
+    for (FindingPage.Part part : page.parts()) {
+      if (part instanceof FindingPage.Chart chart) {
+        // On paper nobody can choose: of several with one name the first is drawn.
+        if (chart.name().isEmpty() || !chart.name().equals(chosen)) {
+          parts.add(Map.of("chart", svg(chart.drawing())));
+        }
+        chosen = chart.name();
+      } else if (part instanceof FindingPage.Table table) {
+        parts.add(Map.of("heads", table.heads(), "rows", table.rows()));
+      } else if (part instanceof FindingPage.Sentences sentences) {
+        parts.add(Map.of("words", sentences.words()));
+      }
+    }
+    return Map.of(
+        "title",
+        sheet.title(),
+        "under",
+        sheet.under(),
+        "headlines",
+        page.headlines().stream()
+            .map(h -> Map.of("name", h.title(), "figure", h.answer()))
+            .toList(),
+        "parts",
+        parts);
+  }
+
+  private static String svg(Drawing drawing) {
+    int height = drawing instanceof CycleDrawing ? CYCLE_HEIGHT : CHART_HEIGHT;
+    return ChartSvg.of(drawing.chart(Palette.LIGHT, 0.9), CHART_WIDTH, height);
   }
 
   private static List<Map<String, Object>> ticks() {
@@ -131,11 +154,12 @@ public final class PageHtml {
     };
   }
 
-  private static List<Map<String, String>> budget(org.wiseember.core.figure.Because because) {
+  private static List<Map<String, String>> budget(Explanation explained) {
     List<Map<String, String>> lines = new ArrayList<>();
-    double u95 = because.budget().u95();
+    Budget budget = explained.because().budget();
+    double u95 = budget.u95();
     int decimals = Figures.decimalsFor(u95) + 1;
-    for (Contribution c : because.budget().contributions()) {
+    for (Contribution c : budget.contributions()) {
       lines.add(Map.of("name", c.name(), "figure", "± " + Figures.fixed(c.alone95(), decimals)));
     }
     lines.add(
@@ -143,7 +167,7 @@ public final class PageHtml {
             "name",
             "Together, 95 %",
             "figure",
-            "± " + Figures.fixed(u95, decimals) + " " + because.unit().symbol()));
+            "± " + Figures.fixed(u95, decimals) + " " + explained.unit().symbol()));
     return lines;
   }
 

@@ -2,9 +2,9 @@ package org.wiseember.report.page;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.report.chart.TraceFigure;
+import org.wiseember.report.chart.TraceDrawing;
 
 /**
  * What the page about one unit says.
@@ -18,7 +18,7 @@ import org.wiseember.report.chart.TraceFigure;
  * @param because of the main figure
  * @param trace of the run behind it
  * @param run what that run was, one line
- * @param wave of the unit; empty where none was captured
+ * @param sheets of single runs
  * @param simulated whether the readings come from a simulated bench
  */
 public record UnitPage(
@@ -28,10 +28,10 @@ public record UnitPage(
     String summary,
     List<Row> rows,
     List<String> untested,
-    Optional<Because> because,
-    Optional<TraceFigure> trace,
+    Optional<Explanation> because,
+    Optional<TraceDrawing> trace,
     String run,
-    Optional<WavePart> wave,
+    List<Sheet> sheets,
     boolean simulated) {
   /** One judged claim. */
   public record Row(String title, Verdict verdict, String figure) {}
@@ -39,5 +39,6 @@ public record UnitPage(
   public UnitPage {
     rows = List.copyOf(rows);
     untested = List.copyOf(untested);
+    sheets = List.copyOf(sheets);
   }
 }

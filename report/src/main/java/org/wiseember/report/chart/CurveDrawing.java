@@ -1,0 +1,51 @@
+package org.wiseember.report.chart;
+
+import java.util.List;
+import org.jfree.chart.JFreeChart;
+import org.wiseember.report.look.Palette;
+
+/**
+ * Measured points with the curve through them.
+ *
+ * @param across name and unit of the axis below
+ * @param up name and unit of the axis beside
+ * @param points measured
+ * @param curve fitted, with its band; may be empty
+ * @param claim a line across at this height; NaN for none
+ * @param claimWords what it says
+ * @param marks lines upright with a word
+ * @param least of the axis beside
+ * @param most of the axis beside
+ */
+public record CurveDrawing(
+    String across,
+    String up,
+    List<Point> points,
+    List<Point> curve,
+    double claim,
+    String claimWords,
+    List<Mark> marks,
+    double least,
+    double most)
+    implements Drawing {
+  @Override
+  public JFreeChart chart(Palette palette, double scale) {
+    return CurveChart.of(this, palette, scale);
+  }
+
+  /**
+   * A point with how sure it is.
+   *
+   * @param halfWidth at 95 %
+   */
+  public record Point(double x, double y, double halfWidth) {}
+
+  /** An upright line. */
+  public record Mark(double x, String words) {}
+
+  public CurveDrawing {
+    points = List.copyOf(points);
+    curve = List.copyOf(curve);
+    marks = List.copyOf(marks);
+  }
+}

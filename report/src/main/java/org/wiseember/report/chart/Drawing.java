@@ -1,0 +1,22 @@
+package org.wiseember.report.chart;
+
+import org.jfree.chart.JFreeChart;
+import org.wiseember.report.look.Palette;
+
+/** What a chart shows, as data: screen and page draw the same. */
+public sealed interface Drawing
+    permits CurveDrawing,
+        CycleDrawing,
+        EnduranceDrawing,
+        HarmonicsDrawing,
+        InputWindowDrawing,
+        ProfileDrawing,
+        TraceDrawing,
+        WaveDrawing {
+  /**
+   * Draws it.
+   *
+   * @param scale of the text, 1 for its usual size
+   */
+  JFreeChart chart(Palette palette, double scale);
+}

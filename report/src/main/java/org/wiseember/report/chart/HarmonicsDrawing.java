@@ -1,0 +1,33 @@
+package org.wiseember.report.chart;
+
+import java.util.List;
+import org.jfree.chart.JFreeChart;
+import org.wiseember.report.look.Palette;
+
+/**
+ * Harmonics as bars with caps over them.
+ *
+ * @param bars by order
+ * @param caps whose caps they are; empty for none
+ */
+public record HarmonicsDrawing(List<Bar> bars, String caps) implements Drawing {
+  @Override
+  public JFreeChart chart(Palette palette, double scale) {
+    return HarmonicsChart.of(this, palette, scale);
+  }
+
+  /**
+   * One harmonic.
+   *
+   * @param order from 2
+   * @param percent of the fundamental
+   * @param halfWidth how sure, at 95 %
+   * @param cap the most it may be; NaN for none
+   * @param over whether it is over by more than it is unsure
+   */
+  public record Bar(int order, double percent, double halfWidth, double cap, boolean over) {}
+
+  public HarmonicsDrawing {
+    bars = List.copyOf(bars);
+  }
+}

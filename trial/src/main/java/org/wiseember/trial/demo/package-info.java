@@ -1,0 +1,2 @@
+/** The demo workbook, made by really running tests on the simulated bench. */
+package org.wiseember.trial.demo;

@@ -1,0 +1,63 @@
+package org.wiseember.trial.page;
+
+import java.util.List;
+import org.wiseember.bench.procedure.IdleWatch;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.report.chart.TraceDrawing;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.workbook.Event;
+
+/** A run over time: its power, the case, the display, and what was marked. */
+public final class RunTrace {
+  private static final List<String> MARKS = List.of("mark", "steady", IdleWatch.STATE);
+  private static final double LEAST_WATTS = 10;
+  private static final int LONGEST = 24;
+
+  private RunTrace() {}
+
+  public static TraceDrawing of(TestRun run, List<Event> events) {
+    Series power = run.watts();
+    Series warmth = run.trace().series(Channel.CASE_TEMPERATURE);
+    Series display = run.trace().series(Channel.DISPLAY_CHARGE);
+    List<TraceDrawing.Mark> marks =
+        events.stream()
+            .filter(e -> MARKS.contains(e.code()))
+            .map(
+                e ->
+                    new TraceDrawing.Mark(
+                        e.seconds(), e.code().equals("steady") ? "steady" : shortened(e.words())))
+            .toList();
+    return new TraceDrawing(
+        times(power),
+        values(power),
+        new TraceDrawing.Line(times(warmth), values(warmth)),
+        marks,
+        run.end().orElse(Double.NaN),
+        new TraceDrawing.Line(times(display), values(display)),
+        TraceDrawing.Forecast.NONE,
+        run.figure("mean_power").map(Figure::value).orElse(LEAST_WATTS),
+        run.wattsName());
+  }
+
+  private static String shortened(String words) {
+    return words.length() > LONGEST ? words.substring(0, LONGEST - 1) + "…" : words;
+  }
+
+  private static double[] times(Series series) {
+    double[] t = new double[series.size()];
+    for (int i = 0; i < t.length; i++) {
+      t[i] = series.seconds(i);
+    }
+    return t;
+  }
+
+  private static double[] values(Series series) {
+    double[] v = new double[series.size()];
+    for (int i = 0; i < v.length; i++) {
+      v[i] = series.value(i);
+    }
+    return v;
+  }
+}

@@ -1,0 +1,2 @@
+/** A run from bench to workbook. */
+package org.wiseember.trial.record;

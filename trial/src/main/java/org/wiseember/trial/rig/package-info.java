@@ -1,0 +1,2 @@
+/** A bench set up for a test: simulated, of instruments, or by hand. */
+package org.wiseember.trial.rig;

@@ -1,0 +1,81 @@
+package org.wiseember.trial.test;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.wiseember.core.figure.Explanation;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Finding;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.report.page.FindingPage;
+import org.wiseember.workbook.Run;
+
+/** A run and what it says. */
+public interface TestRun extends Finding {
+  TestType type();
+
+  Run run();
+
+  /** Its readings, corrected where the meters were; nothing left out. */
+  Trace trace();
+
+  /** What the tester decided about it. */
+  Treatment treatment();
+
+  /** Its answer in brief, with how it came about: its first figure, or a word such as a count. */
+  default Optional<Explanation> headline() {
+    return figures().stream().findFirst().map(Explanation::of);
+  }
+
+  /** All it found, as data: screen and report draw the same. */
+  FindingPage page(UnitFindings unit);
+
+  /** The watts it is about: at the outlet, on the DC side, or into the unit. */
+  default Series watts() {
+    return trace().series(Channel.AC_POWER);
+  }
+
+  /** What those watts are called on an axis. */
+  default String wattsName() {
+    return "AC power";
+  }
+
+  /** When it came to its own end, s on the trace's clock; empty where it did not. */
+  default OptionalDouble end() {
+    return OptionalDouble.empty();
+  }
+
+  /** One line under its small picture. */
+  default String caption() {
+    return run().title();
+  }
+
+  /** What other tests may build on, by keys of their own. */
+  default List<Figure> offered() {
+    return List.of();
+  }
+
+  /** Whether stretches may be left out of it, its cut-off moved and its radio corrected for. */
+  default boolean treatable() {
+    return false;
+  }
+
+  /** Whether the leads between unit and voltmeter count. */
+  default boolean throughLeads() {
+    return false;
+  }
+
+  /** Its readings as they are treated. */
+  default Trace treated() {
+    return treatment().of(trace());
+  }
+
+  /** Watts on the DC side: read, else volts × amps. */
+  default Series directWatts() {
+    Series dc = trace().series(Channel.DC_POWER);
+    return dc.size() > 1 ? dc : trace().product(Channel.DC_VOLTAGE, Channel.DC_CURRENT);
+  }
+}

@@ -1,0 +1,79 @@
+package org.wiseember.trial.test;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.typed.TypedKind;
+
+/** How one test is set up: typed by each test, kept with the run as words by name. */
+public interface TestSettings {
+  /** {@code AC drain at 600 W}. */
+  String title();
+
+  /** Why it is set up so, one sentence; empty for a run that was kept. */
+  String reason();
+
+  /** Nominal volts, of the outlet, or of the port for a test on the DC side. */
+  double volts();
+
+  /** The loads one after the other, W or A; empty for a test without. */
+  List<Double> loads();
+
+  /** The heaviest load; 0 for none. */
+  default double watts() {
+    return loads().stream().mapToDouble(Double::doubleValue).max().orElse(0);
+  }
+
+  /** The loads as they are kept with a run. */
+  default List<Double> keptLoads() {
+    return loads();
+  }
+
+  /** What else it is set up with, by name, as kept with a run. */
+  default Map<String, String> particulars() {
+    return Map.of();
+  }
+
+  /** The test itself. */
+  Procedure procedure();
+
+  /** The simulated bench for it. */
+  default SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
+    return SimulatedRig.heaters(loads(), outletVolts, faults);
+  }
+
+  /** Whether it hangs on the DC port. */
+  default boolean atPort() {
+    return false;
+  }
+
+  /** What a unit whose label prints no rating is made for on the simulated bench, W. */
+  default double designWatts() {
+    return watts();
+  }
+
+  /** The leads of its rig. */
+  default List<RigCable> leads(Label label) {
+    return new Leads(label).outlet(watts(), volts());
+  }
+
+  /** What a person may type while it runs, in the order of the fields. */
+  List<TypedKind> typed();
+
+  /** How it goes on and ends, for whoever stands beside it. */
+  String ends(boolean byHand);
+
+  /** Heads of the large figures while it runs, four of them. */
+  List<LiveTile> tiles();
+
+  /** The large figures of a moment, as many as there are heads. */
+  List<LiveTile.Now> now(LiveMoment moment);
+
+  /** Watts the live chart reaches at least. */
+  default double chartWatts() {
+    return watts();
+  }
+}

@@ -1,0 +1,190 @@
+package org.wiseember.trial.test.charge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.ChargeFinding;
+import org.wiseember.core.charge.ChargeLimits;
+import org.wiseember.core.charge.ChargeParts;
+import org.wiseember.core.charge.ChargeRate;
+import org.wiseember.core.charge.Inlet;
+import org.wiseember.core.charge.MostAmps;
+import org.wiseember.core.display.TimeToFull;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.solar.Harvest;
+import org.wiseember.core.solar.Port;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.LabelInputs;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.Run;
+
+/**
+ * A charge and what it says.
+ *
+ * @param setting what it was charged from
+ * @param limits what bound it; empty where nothing that goes in was read
+ * @param shown the display's time to full against what happened; empty where nobody read it
+ * @param harvest of panels brought to full light; empty without panels, or without their light
+ * @param roundTrip against the last complete AC drain before it, %; empty without drain or end
+ * @param ratedWattHours on the label; NaN where it does not say
+ */
+public record ChargeRun(
+    TestType type,
+    Run run,
+    Trace trace,
+    Treatment treatment,
+    ChargeSetting setting,
+    ChargeFinding finding,
+    Optional<ChargeLimits> limits,
+    Optional<TimeToFull> shown,
+    Optional<Harvest> harvest,
+    Optional<Figure> roundTrip,
+    double ratedWattHours)
+    implements TestRun {
+  /** Where nobody said how good the ammeter is. */
+  private static final MeterClass AMMETER = MeterClass.ofReading(2, 0, 0);
+
+  private static final double START_SECONDS = 60;
+
+  /** Peak watts over the label's watt-hours, 1/h; empty without either. */
+  public Optional<Figure> rate() {
+    return finding
+        .peakPower()
+        .filter(p -> ratedWattHours > 0)
+        .map(p -> ChargeRate.of(p, ratedWattHours));
+  }
+
+  /** What the display showed when it began, %; empty where nobody read it. */
+  public OptionalDouble startCharge() {
+    return atStart(Channel.DISPLAY_CHARGE);
+  }
+
+  /** Of the case when it began, °C; empty where it was not read. */
+  public OptionalDouble startCelsius() {
+    return atStart(Channel.CASE_TEMPERATURE);
+  }
+
+  private OptionalDouble atStart(Channel channel) {
+    Series series = trace.series(channel);
+    double value = series.nearest(finding.startTime(), START_SECONDS);
+    return Double.isNaN(value) ? OptionalDouble.empty() : OptionalDouble.of(value);
+  }
+
+  /** Whether the source of an inlet bound at the moment of most watts, so that more may go in. */
+  boolean rigBound(Inlet inlet) {
+    return limits
+        .flatMap(l -> l.band(inlet))
+        .map(
+            b ->
+                b.seconds(Binding.AMPS) + b.seconds(Binding.WATTS) + b.seconds(Binding.SHARED_CAP)
+                    < b.seconds(Binding.SOURCE))
+        .orElse(false);
+  }
+
+  /** The most amps the DC input drew and held; empty where they were not read. */
+  Optional<Figure> mostAmps() {
+    return limits
+        .map(ChargeLimits::mostAmps)
+        .filter(OptionalDouble::isPresent)
+        .map(
+            a ->
+                MostAmps.of(
+                    a.getAsDouble(),
+                    run.settings().meterClass(Channel.IN_CURRENT).orElse(AMMETER),
+                    ampsBound()));
+  }
+
+  /** Whether amps were what bound the DC input for a while. */
+  boolean ampsBound() {
+    return limits
+        .flatMap(l -> l.band(Inlet.DC))
+        .map(b -> b.seconds(Binding.AMPS) >= START_SECONDS)
+        .orElse(false);
+  }
+
+  /** What it says beyond its figures, a sentence each. */
+  public List<String> words() {
+    return ChargeWords.of(this);
+  }
+
+  @Override
+  public List<Figure> figures() {
+    List<Figure> all = new ArrayList<>(finding.figures());
+    roundTrip.ifPresent(all::add);
+    rate().ifPresent(all::add);
+    mostAmps().ifPresent(all::add);
+    harvest.ifPresent(h -> all.addAll(List.of(h.scaled(), h.ofPlate())));
+    return all;
+  }
+
+  @Override
+  public FindingPage page(UnitFindings unit) {
+    FindingPage page =
+        FindingPage.of(
+            Stream.of(
+                    finding.energyIn(),
+                    finding.peakPower(),
+                    finding.timeTo80(),
+                    finding.timeToFull(),
+                    roundTrip,
+                    harvest.map(Harvest::scaled))
+                .flatMap(Optional::stream)
+                .toList());
+    if (finding.energyIn().isEmpty()) {
+      return page.say(words());
+    }
+    page = page.chart("Profile", "This charge over time", ChargePicture.of(this));
+    List<ChargeRun> all =
+        unit.of(ChargeRun.class).filter(r -> r.finding().energyIn().isPresent()).toList();
+    if (all.size() > 1) {
+      page = page.chart("Profile", "All charges, by energy in", ChargePicture.allOf(all));
+    }
+    Optional<Port> window =
+        limits.flatMap(l -> l.band(Inlet.DC)).flatMap(b -> LabelInputs.port(unit.label()));
+    if (window.isPresent()) {
+      page = page.chart("Profile", "Input window", InputWindowPicture.of(window.get(), this));
+    }
+    return page.table(List.of("Charge", ""), rows()).say(words());
+  }
+
+  private List<List<String>> rows() {
+    return figures().stream()
+        .filter(f -> f.unit() != Unit.ONE)
+        .map(
+            f ->
+                List.of(
+                    f.name(),
+                    f.unit() == Unit.SECOND
+                        ? f.bound().sign() + Figures.duration(f.value())
+                        : f.words()))
+        .toList();
+  }
+
+  @Override
+  public Series watts() {
+    return ChargeParts.of(trace).whole();
+  }
+
+  @Override
+  public String wattsName() {
+    return "charge power";
+  }
+
+  @Override
+  public List<Warning> warnings() {
+    return finding.warnings();
+  }
+}

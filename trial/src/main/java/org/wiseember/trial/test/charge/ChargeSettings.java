@@ -1,0 +1,196 @@
+package org.wiseember.trial.test.charge;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.bench.procedure.Charge;
+import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.bench.simulated.Beside;
+import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.solar.Arrangement;
+import org.wiseember.core.solar.Port;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.core.wiring.Connector;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.LabelInputs;
+import org.wiseember.trial.test.Leads;
+import org.wiseember.trial.test.LiveMoment;
+import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.SimulatedRig;
+import org.wiseember.trial.test.TestSettings;
+
+/**
+ * From empty until it takes no more.
+ *
+ * @param setting what it is charged from
+ */
+public record ChargeSettings(ChargeSetting setting, double volts, String reason)
+    implements TestSettings {
+  /** Where its management stopped the drain. */
+  private static final double EMPTY = 0.02;
+
+  /** Panels give more than their sheet in cold, bright air: NEC 690.8, recalled from memory. */
+  private static final double BRIGHT = 1.25;
+
+  private static final double CAR_METRES = 2;
+  private static final double PANEL_METRES = 5;
+  private static final double CAR_AMPS = 10;
+  private static final double CAR_VOLTS = 12;
+  private static final double MAINS_WATTS = 1000;
+  private static final double SECOND_BATTERY_VOLTS = 20;
+  private static final double USB_VOLTS = 20;
+  private static final double USB_AMPS = 5;
+
+  static ChargeSettings of(ChargeSetting setting, double volts) {
+    boolean several = setting.sources().size() > 1;
+    boolean sun = setting.sources().contains(ChargeSource.SOLAR);
+    return new ChargeSettings(
+        setting,
+        volts,
+        "From empty until it takes no more, from "
+            + setting.words()
+            + (several ? ": each alone for five minutes, then all together" : "")
+            + (sun ? "; panels: " + setting.panels().orElseThrow().words() : "")
+            + ".");
+  }
+
+  @Override
+  public String title() {
+    return "Charge from " + setting.words();
+  }
+
+  @Override
+  public List<Double> loads() {
+    return List.of();
+  }
+
+  @Override
+  public Map<String, String> particulars() {
+    return setting.particulars();
+  }
+
+  @Override
+  public Procedure procedure() {
+    return new Charge(setting.sources());
+  }
+
+  @Override
+  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
+    Set<Beside> beside = EnumSet.of(Beside.TIME_TO_FULL);
+    for (ChargeSource source : setting.sources()) {
+      beside.add(
+          switch (source.inlet()) {
+            case DC -> Beside.INPUT_METER;
+            case USB_C -> Beside.USB_METER;
+            default -> Beside.WALL_METER;
+          });
+    }
+    if (setting.sources().contains(ChargeSource.SOLAR)) {
+      beside.add(Beside.LUX_METER);
+    }
+    return SimulatedRig.BARE.beside(beside).charged(EMPTY).fed(Sources.of(setting, seed));
+  }
+
+  @Override
+  public List<RigCable> leads(Label label) {
+    return EnumSet.copyOf(setting.sources()).stream()
+        .flatMap(source -> lead(source, label).stream())
+        .toList();
+  }
+
+  private Optional<RigCable> lead(ChargeSource source, Label label) {
+    return switch (source) {
+      case WALL ->
+          Optional.of(
+              Leads.cable(
+                  "wall to charger",
+                  label.claim(Subject.MAINS_POWER).map(Claim::figure).orElse(MAINS_WATTS)
+                      / (Leads.SAG * FromLabel.volts(label)),
+                  Leads.LOAD_METRES,
+                  Leads.SAG * FromLabel.volts(label),
+                  Connector.MAINS_PLUG));
+      case CAR ->
+          Optional.of(
+              Leads.cable(
+                  "car socket to unit", CAR_AMPS, CAR_METRES, CAR_VOLTS, Connector.CAR_PLUG));
+      case BATTERY ->
+          Optional.of(
+              Leads.cable(
+                  "second battery to unit",
+                  LabelInputs.port(label).map(Port::amps).filter(Double::isFinite).orElse(CAR_AMPS),
+                  Leads.LOAD_METRES,
+                  SECOND_BATTERY_VOLTS,
+                  Connector.BATTERY_PLUG));
+      case SOLAR -> setting.panels().map(ChargeSettings::panels);
+      case USB_C ->
+          Optional.of(
+              Leads.cable(
+                  "USB-C charger to unit",
+                  Math.min(USB_AMPS, setting.usbWatts() / USB_VOLTS),
+                  Leads.PORT_METRES,
+                  USB_VOLTS,
+                  Connector.USB_C));
+    };
+  }
+
+  private static RigCable panels(Arrangement a) {
+    return Leads.cable(
+        "panels to unit",
+        BRIGHT * a.parallel() * a.panel().shortAmps(),
+        PANEL_METRES,
+        a.series() * a.panel().peakVolts(),
+        Connector.SOLAR_PLUG);
+  }
+
+  /** A field for each meter on an input, and what the display says. */
+  @Override
+  public List<TypedKind> typed() {
+    List<TypedKind> kinds = new ArrayList<>();
+    boolean alone = setting.sources().equals(Set.of(ChargeSource.WALL));
+    for (ChargeSource source : EnumSet.copyOf(setting.sources())) {
+      switch (source.inlet()) {
+        case DC -> kinds.addAll(List.of(TypedKind.IN_VOLTS, TypedKind.IN_AMPS));
+        case USB_C -> kinds.add(TypedKind.USB_POWER);
+        default -> kinds.add(alone ? TypedKind.IN_POWER : TypedKind.WALL_POWER);
+      }
+    }
+    if (setting.sources().contains(ChargeSource.SOLAR)) {
+      kinds.add(TypedKind.LIGHT);
+    }
+    kinds.addAll(List.of(TypedKind.DISPLAY, TypedKind.TIME_TO_FULL, TypedKind.CASE));
+    return kinds;
+  }
+
+  @Override
+  public String ends(boolean byHand) {
+    return "Ends by itself once it takes no more.";
+  }
+
+  @Override
+  public List<LiveTile> tiles() {
+    return List.of(
+        new LiveTile("Into the unit", "W"),
+        new LiveTile("Case", "°C"),
+        new LiveTile("Display says", "%"),
+        new LiveTile("At", ""));
+  }
+
+  @Override
+  public List<LiveTile.Now> now(LiveMoment m) {
+    return List.of(
+        new LiveTile.Now(Figures.fixed(m.view().watts(), 0), "from " + setting.words()),
+        new LiveTile.Now(m.read(Channel.CASE_TEMPERATURE, 1), "a hot one charges slower"),
+        new LiveTile.Now(m.read(Channel.DISPLAY_CHARGE, 0), "by the unit itself"),
+        new LiveTile.Now(Figures.clock(m.frame().seconds()), m.phase()));
+  }
+}

@@ -1,0 +1,144 @@
+package org.wiseember.trial.test.charge;
+
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.bench.procedure.Charge;
+import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.ChargeFinding;
+import org.wiseember.core.charge.ChargeLimits;
+import org.wiseember.core.charge.ChargeProfile;
+import org.wiseember.core.charge.Inlet;
+import org.wiseember.core.charge.LimitBand;
+import org.wiseember.core.charge.RoundTrip;
+import org.wiseember.core.display.TimeToFull;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Group;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.solar.Arrangement;
+import org.wiseember.core.solar.Harvest;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.LabelInputs;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.RunSettings;
+
+/** A unit charged from one source or several. */
+public final class ChargeTest implements TestType {
+  @Override
+  public String key() {
+    return Charge.KIND;
+  }
+
+  @Override
+  public String words() {
+    return "Charge";
+  }
+
+  @Override
+  public Group group() {
+    return Group.CHARGING;
+  }
+
+  @Override
+  public boolean displayRises() {
+    return true;
+  }
+
+  /** The round trip rests on the drain before it. */
+  @Override
+  public boolean restsOnOthers() {
+    return true;
+  }
+
+  private static ChargeSetting setting(OnHand onHand) {
+    return onHand.find(ChargeSetting.class).orElse(ChargeSetting.WALL);
+  }
+
+  /** Empty where something on the DC input may pass its volts, or nobody can say. */
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    ChargeSetting setting = setting(onHand);
+    return ChargeRefusal.of(label, setting).isPresent()
+        ? Optional.empty()
+        : Optional.of(ChargeSettings.of(setting, FromLabel.volts(label)));
+  }
+
+  @Override
+  public String missing(Label label, OnHand onHand) {
+    return ChargeRefusal.of(label, setting(onHand)).orElse("");
+  }
+
+  @Override
+  public TestSettings kept(RunSettings kept) {
+    return new ChargeSettings(ChargeSetting.of(kept.particulars()), kept.volts(), "");
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, UnitFindings others) {
+    Trace treated = record.treated();
+    ChargeSetting setting = ChargeSetting.of(record.run().settings().particulars());
+    ChargeFinding finding =
+        ChargeProfile.of(treated, InputMeter.of(record.run().settings(), treated));
+    Optional<ChargeLimits> limits =
+        ChargeLimits.of(treated, finding, LabelInputs.of(record.label()));
+    Optional<Figure> roundTrip =
+        others.offered("usable_ac_energy").stream()
+            .filter(o -> o.runId() < record.run().id())
+            .reduce((first, second) -> second)
+            .flatMap(o -> RoundTrip.of(o.figure(), o.runId(), finding));
+    return new ChargeRun(
+        this,
+        record.run(),
+        record.trace(),
+        record.treatment(),
+        setting,
+        finding,
+        limits,
+        TimeToFull.of(treated, finding),
+        setting.panels().flatMap(p -> harvest(record, treated, setting, limits, p)),
+        roundTrip,
+        record.label().ratedWattHours().orElse(Double.NaN));
+  }
+
+  private static Optional<Harvest> harvest(
+      RunRecord record,
+      Trace treated,
+      ChargeSetting setting,
+      Optional<ChargeLimits> limits,
+      Arrangement panels) {
+    Optional<LimitBand> band = limits.flatMap(l -> l.band(Inlet.DC));
+    return band.flatMap(
+        b ->
+            Harvest.of(
+                treated,
+                at -> b.at(at) == Binding.SOURCE,
+                panels,
+                setting.site().airCelsius(),
+                record.meter(Channel.ILLUMINANCE)));
+  }
+
+  @Override
+  public Set<Subject> answers() {
+    return Set.of(
+        Subject.MAINS_POWER,
+        Subject.SOLAR_POWER,
+        Subject.SOLAR_CURRENT,
+        Subject.CAR_POWER,
+        Subject.TOTAL_INPUT,
+        Subject.CHARGE_TIME);
+  }
+
+  @Override
+  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+    return new ChargeClaims(unit).answer(claim);
+  }
+}

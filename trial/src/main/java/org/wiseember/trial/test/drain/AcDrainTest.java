@@ -1,0 +1,74 @@
+package org.wiseember.trial.test.drain;
+
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.bench.procedure.Drain;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.notice.Watcher;
+import org.wiseember.core.notice.Watchers;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.workbook.RunSettings;
+
+/** A full unit emptied through its AC outlet. */
+public final class AcDrainTest extends DrainTest {
+  public AcDrainTest() {
+    super(false);
+  }
+
+  @Override
+  public String key() {
+    return Drain.AC;
+  }
+
+  @Override
+  public String words() {
+    return "AC drain";
+  }
+
+  /** At half the rating, unless the label names the load its capacity holds at. */
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    if (label.ratedWattHours().isEmpty()) {
+      return Optional.empty();
+    }
+    double volts = FromLabel.volts(label);
+    Optional<Double> named = label.claim(Subject.CAPACITY).flatMap(FromLabel::namedLoad);
+    if (named.isPresent()) {
+      return Optional.of(
+          new DrainSettings(
+              false,
+              named.get(),
+              volts,
+              Figures.plain(named.get()) + " W, the load the label names for its capacity."));
+    }
+    return Optional.of(
+        label
+            .ratedWatts()
+            .map(
+                rated ->
+                    new DrainSettings(
+                        false,
+                        rated / 2,
+                        volts,
+                        "Half of the "
+                            + Figures.plain(rated)
+                            + " W rating, since the label names no load for its capacity."))
+            .orElseGet(
+                () ->
+                    new DrainSettings(
+                        false,
+                        FromLabel.USUAL_WATTS,
+                        volts,
+                        "200 W, since the label prints neither load nor rating.")));
+  }
+
+  @Override
+  public List<Watcher> watchers(RunSettings settings, Label label) {
+    return Watchers.forDrain(
+        settings.accuracy(), label.ratedWattHours().orElse(Double.NaN), settings.volts());
+  }
+}

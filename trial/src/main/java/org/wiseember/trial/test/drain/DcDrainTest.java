@@ -1,0 +1,58 @@
+package org.wiseember.trial.test.drain;
+
+import java.util.Optional;
+import org.wiseember.bench.procedure.Drain;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.TestSettings;
+
+/** A full unit emptied through its DC port. */
+public final class DcDrainTest extends DrainTest {
+  /** A port is loaded up to this share of its amps for hours. */
+  private static final double PORT_SHARE = 0.9;
+
+  private static final double C_RATE = 0.2;
+
+  public DcDrainTest() {
+    super(true);
+  }
+
+  @Override
+  public String key() {
+    return Drain.DC;
+  }
+
+  @Override
+  public String words() {
+    return "DC drain";
+  }
+
+  /** 0.2 C, the rate of IEC 61960-3 (recalled from memory), as far as the port carries it. */
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    if (label.ratedWattHours().isEmpty()) {
+      return Optional.empty();
+    }
+    double wanted = C_RATE * label.ratedWattHours().orElseThrow();
+    double amps = FromLabel.portAmps(label);
+    double carried = PORT_SHARE * amps * FromLabel.PORT_VOLTS;
+    double watts = Math.floor(Math.min(wanted, carried));
+    String rate = "0.2 C is " + Figures.fixed(wanted, 0) + " W";
+    return Optional.of(
+        new DrainSettings(
+            true,
+            watts,
+            FromLabel.PORT_VOLTS,
+            wanted <= carried
+                ? rate + ", the rate cells are rated at."
+                : rate
+                    + "; the 12 V port carries "
+                    + Figures.plain(amps, Unit.AMPERE)
+                    + ", so "
+                    + Figures.plain(watts, Unit.WATT)
+                    + " it is."));
+  }
+}

@@ -1,0 +1,179 @@
+package org.wiseember.trial.test.drain;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.core.capacity.CapacityFinding;
+import org.wiseember.core.capacity.RateModel;
+import org.wiseember.core.capacity.SteadyMean;
+import org.wiseember.core.figure.Bound;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.overload.ContinuousPower;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.UnitFindings;
+
+/** Claims that drains answer. */
+final class DrainClaims {
+  /** A drain shows a claimed continuous power when it holds this share of it. */
+  private static final double REACHES = 0.97;
+
+  /** A drain within this factor of the load a claim is judged at is a drain at that load. */
+  private static final double AT_LOAD = 1.1;
+
+  /**
+   * Amp-hours at other volts than the pack's are other amp-hours; within this share they compare.
+   */
+  private static final double SAME_VOLTS = 0.2;
+
+  private static final Set<Subject> MEANS =
+      Set.of(Subject.OUTPUT_VOLTAGE, Subject.OUTPUT_FREQUENCY);
+
+  private final UnitFindings unit;
+  private final List<DrainRun> drains;
+
+  DrainClaims(UnitFindings unit) {
+    this.unit = unit;
+    this.drains = unit.of(DrainRun.class).toList();
+  }
+
+  Optional<Answer> answer(Claim claim) {
+    if (claim.subject() == Subject.CAPACITY) {
+      return capacity(claim);
+    }
+    if (claim.subject() == Subject.CHARGE_CAPACITY) {
+      return charge(claim);
+    }
+    if (claim.subject() == Subject.CONTINUOUS_POWER) {
+      return continuous(claim);
+    }
+    return MEANS.contains(claim.subject()) ? mean(claim) : Optional.empty();
+  }
+
+  /** The complete AC drain nearest the load a claim is judged at, the newest of equals. */
+  private Optional<DrainRun> near(Claim claim) {
+    double wanted = FromLabel.judgedAt(claim, unit.label());
+    return drains.stream()
+        .filter(d -> d.complete() && !d.direct())
+        .min(
+            Comparator.<DrainRun>comparingLong(
+                    d -> Double.isNaN(wanted) ? 0 : Math.round(20 * apart(d.meanWatts(), wanted)))
+                .thenComparing(d -> d.run().id(), Comparator.reverseOrder()));
+  }
+
+  private static double apart(double watts, double wanted) {
+    return Math.abs(Math.log(Math.max(1, watts) / Math.max(1, wanted)));
+  }
+
+  /**
+   * At the load the label names or at half load: from a drain there, else read off between drains,
+   * else from the nearest drain there is; from a DC drain where there is no other.
+   */
+  private Optional<Answer> capacity(Claim claim) {
+    Optional<DrainRun> near = near(claim);
+    double wanted = FromLabel.judgedAt(claim, unit.label());
+    boolean away =
+        near.isPresent()
+            && !Double.isNaN(wanted)
+            && apart(near.get().meanWatts(), wanted) > Math.log(AT_LOAD);
+    Optional<RateModel> rate = away ? EnergyByLoad.of(unit) : Optional.empty();
+    if (rate.isPresent() && !rate.get().at(wanted).extrapolated()) {
+      Figure read = EnergyByLoad.at(rate.get(), wanted, unit);
+      return Optional.of(
+          Answer.of(
+              "AC energy at " + Figures.fixed(wanted, 0) + " W", claim, near.orElseThrow(), read));
+    }
+    return near.or(() -> drains.stream().filter(DrainRun::complete).reduce((a, b) -> b))
+        .map(
+            d ->
+                Answer.of(
+                    (d.direct() ? "DC" : "AC")
+                        + " energy at "
+                        + Figures.fixed(d.meanWatts(), 0)
+                        + " W",
+                    claim,
+                    d,
+                    d.finding().deliveredEnergy().orElseThrow()));
+  }
+
+  /** Amp-hours hold at the pack's own volts; those of a 12 V port are others. */
+  private Optional<Answer> charge(Claim claim) {
+    Optional<Double> packVolts = unit.label().claim(Subject.NOMINAL_VOLTAGE).map(Claim::figure);
+    for (DrainRun d : drains) {
+      CapacityFinding f = d.finding();
+      if (!d.complete() || !d.direct() || f.deliveredCharge().isEmpty() || packVolts.isEmpty()) {
+        continue;
+      }
+      double volts = f.deliveredEnergy().orElseThrow().value() / f.deliveredCharge().get().value();
+      if (Math.abs(volts / packVolts.get() - 1) <= SAME_VOLTS) {
+        return Optional.of(
+            Answer.of(
+                "Amp-hours at " + Figures.fixed(volts, 1) + " V",
+                claim,
+                d,
+                f.deliveredCharge().get()));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Continuous power is shown by the heaviest drain, if it comes near the claim: the least. */
+  private Optional<Answer> continuous(Claim claim) {
+    Optional<DrainRun> heaviest =
+        drains.stream()
+            .filter(d -> !d.direct())
+            .filter(
+                d ->
+                    d.finding()
+                        .duration()
+                        .filter(t -> t.value() >= ContinuousPower.SECONDS)
+                        .isPresent())
+            .max(Comparator.comparingDouble(DrainRun::meanWatts));
+    if (heaviest.isEmpty() || heaviest.get().meanWatts() < REACHES * claim.figure()) {
+      return Optional.empty();
+    }
+    DrainRun d = heaviest.get();
+    double held = d.finding().duration().orElseThrow().value();
+    return mean(d, Channel.AC_POWER, "Power held")
+        .map(
+            watts ->
+                Answer.of(
+                    "Continuous, " + Figures.duration(Math.floor(held / 60) * 60),
+                    claim,
+                    d,
+                    watts.bounded(Bound.AT_LEAST)));
+  }
+
+  private Optional<Answer> mean(Claim claim) {
+    boolean volts = claim.subject() == Subject.OUTPUT_VOLTAGE;
+    return near(claim)
+        .flatMap(
+            d ->
+                mean(
+                        d,
+                        volts ? Channel.AC_VOLTAGE : Channel.FREQUENCY,
+                        volts ? "Output volts under load" : "Frequency under load")
+                    .map(
+                        m ->
+                            Answer.of(
+                                (volts ? "Output volts" : "Frequency")
+                                    + " at "
+                                    + Figures.fixed(d.meanWatts(), 0)
+                                    + " W",
+                                claim,
+                                d,
+                                m)));
+  }
+
+  private static Optional<Figure> mean(DrainRun d, Channel channel, String name) {
+    return d.run()
+        .settings()
+        .meterClass(channel)
+        .flatMap(meter -> SteadyMean.of(d.treated(), d.finding(), channel, meter, name));
+  }
+}

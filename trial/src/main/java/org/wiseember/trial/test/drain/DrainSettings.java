@@ -1,0 +1,154 @@
+package org.wiseember.trial.test.drain;
+
+import java.util.List;
+import java.util.Set;
+import org.wiseember.bench.procedure.Drain;
+import org.wiseember.bench.procedure.Phase;
+import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.bench.run.RunView;
+import org.wiseember.bench.simulated.Clamped;
+import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.capacity.ExpectedEnd;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.Leads;
+import org.wiseember.trial.test.LiveMoment;
+import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.SimulatedRig;
+import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.test.TestSettings;
+
+/**
+ * One load until the output drops out.
+ *
+ * @param direct whether it is taken at the DC port
+ * @param watts of the load
+ */
+public record DrainSettings(boolean direct, double watts, double volts, String reason)
+    implements TestSettings {
+  /** An AC drain with a load of one's own choice. */
+  public static TestPlan alternating(double watts, double volts, String reason) {
+    return new TestPlan(new AcDrainTest(), new DrainSettings(false, watts, volts, reason));
+  }
+
+  @Override
+  public String title() {
+    return (direct ? "DC drain" : "AC drain") + " at " + Figures.plain(watts) + " W";
+  }
+
+  @Override
+  public List<Double> loads() {
+    return List.of(watts);
+  }
+
+  /** A drain has one load, which is kept as such. */
+  @Override
+  public List<Double> keptLoads() {
+    return List.of();
+  }
+
+  @Override
+  public Procedure procedure() {
+    return direct ? Drain.dc(watts, volts) : Drain.ac(volts);
+  }
+
+  @Override
+  public boolean atPort() {
+    return direct;
+  }
+
+  @Override
+  public double designWatts() {
+    return direct ? 0 : watts;
+  }
+
+  @Override
+  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
+    return direct
+        ? SimulatedRig.BARE.clamped(Clamped.PORT)
+        : SimulatedRig.heaters(loads(), outletVolts, faults);
+  }
+
+  @Override
+  public List<RigCable> leads(Label label) {
+    Leads leads = new Leads(label);
+    return direct ? leads.port(watts / volts, volts) : leads.outlet(watts, volts);
+  }
+
+  @Override
+  public List<TypedKind> typed() {
+    return direct
+        ? List.of(TypedKind.DISPLAY, TypedKind.DC_VOLTS, TypedKind.DC_AMPS)
+        : List.of(TypedKind.DISPLAY, TypedKind.TOTAL, TypedKind.CLOCK, TypedKind.POWER);
+  }
+
+  @Override
+  public String ends(boolean byHand) {
+    return byHand
+        ? "Say so when the output drops out, and type the last reading."
+        : "Ends by itself when the output drops out.";
+  }
+
+  @Override
+  public List<LiveTile> tiles() {
+    return List.of(
+        new LiveTile(direct ? "Out of the port" : "Out of the socket", "W"),
+        new LiveTile("Delivered so far", "Wh"),
+        new LiveTile("Ends in about", ""),
+        new LiveTile("Display says", "%"));
+  }
+
+  /** Before it starts. */
+  public static List<LiveTile.Now> ahead(ExpectedEnd end) {
+    return List.of(
+        new LiveTile.Now("–", "not started"),
+        new LiveTile.Now("–", "about " + Figures.fixed(end.total(), 0) + " Wh expected"),
+        new LiveTile.Now(minutes(end.secondsLeft()), between(end) + " once it runs"),
+        new LiveTile.Now("–", "read it off the unit"));
+  }
+
+  @Override
+  public List<LiveTile.Now> now(LiveMoment m) {
+    RunView view = m.view();
+    double energy = m.delivered();
+    ExpectedEnd end = m.expectedEnd();
+    boolean draining = view.phase() == Phase.MEASURING || view.phase() == Phase.SETTLING;
+    double counted = 100 - 100 * energy / end.total();
+    return List.of(
+        new LiveTile.Now(Figures.fixed(view.watts(), 1), direct ? m.port() : m.outlet()),
+        new LiveTile.Now(
+            Figures.fixed(energy, 1),
+            Figures.fixed(100 * energy / m.ratedWattHours(), 0)
+                + " % of label, "
+                + Figures.clock(
+                    view.loadedSeconds() > 0 ? view.loadedSeconds() : m.frame().seconds())
+                + " in"),
+        draining
+            ? new LiveTile.Now(minutes(end.secondsLeft()), between(end))
+            : new LiveTile.Now(view.phase().over() ? "ended" : "–", m.phase()),
+        new LiveTile.Now(
+            Figures.fixed(m.displayCharge(), 0),
+            "energy says about " + Figures.fixed(Math.max(0, counted), 0) + " %"));
+  }
+
+  private static String minutes(double seconds) {
+    return Figures.fixed(seconds / 60, 0) + " min";
+  }
+
+  private static String between(ExpectedEnd end) {
+    return Figures.fixed(end.soonest() / 60, 0)
+        + " to "
+        + Figures.fixed(end.latest() / 60, 0)
+        + " min";
+  }
+
+  /** As a run kept it. */
+  static DrainSettings kept(boolean direct, org.wiseember.workbook.RunSettings kept) {
+    double volts = kept.volts() > 0 ? kept.volts() : direct ? FromLabel.PORT_VOLTS : 0;
+    return new DrainSettings(
+        direct, kept.loads().isEmpty() ? kept.loadWatts() : kept.loads().get(0), volts, "");
+  }
+}

@@ -1,0 +1,117 @@
+package org.wiseember.trial.test.drain;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.core.capacity.CapacityFinding;
+import org.wiseember.core.capacity.CapacityMethod;
+import org.wiseember.core.capacity.ShutOff;
+import org.wiseember.core.capacity.UsableCapacity;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Group;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.RunSettings;
+
+/** A full unit emptied under one load: what an AC and a DC drain share. */
+abstract class DrainTest implements TestType {
+  private static final double LAST_MINUTE = 60;
+  private static final Set<String> NOTES = Set.of("note", "error-code", "mark");
+
+  private final boolean direct;
+
+  DrainTest(boolean direct) {
+    this.direct = direct;
+  }
+
+  @Override
+  public final Group group() {
+    return Group.ENERGY;
+  }
+
+  @Override
+  public final boolean drains() {
+    return true;
+  }
+
+  @Override
+  public final String missing(Label label, OnHand onHand) {
+    return "A drain needs to know how much the unit claims to hold; its label prints no capacity.";
+  }
+
+  @Override
+  public final TestSettings kept(RunSettings kept) {
+    return DrainSettings.kept(direct, kept);
+  }
+
+  @Override
+  public final TestRun worked(RunRecord record, UnitFindings others) {
+    CapacityFinding finding =
+        UsableCapacity.of(record.trace(), method(record).with(record.treatment()));
+    return new DrainRun(
+        this, record.run(), record.trace(), record.treatment(), finding, shutOff(record, finding));
+  }
+
+  private static CapacityMethod method(RunRecord record) {
+    double rated = record.label().ratedWattHours().orElse(Double.NaN);
+    Optional<MeterClass> ac =
+        record.meter(Channel.AC_POWER).or(() -> record.meter(Channel.AC_ENERGY));
+    Optional<MeterClass> amps = record.meter(Channel.DC_CURRENT);
+    CapacityMethod assumed = CapacityMethod.assumed(rated);
+    if (ac.isEmpty() && amps.isEmpty()) {
+      return assumed;
+    }
+    return new CapacityMethod(
+        rated,
+        ac.or(() -> record.meter(Channel.DC_POWER)).orElse(assumed.power()),
+        record.meter(Channel.DC_VOLTAGE),
+        amps.orElse(assumed.current()),
+        false,
+        false,
+        Treatment.NONE);
+  }
+
+  /** What was noted from the last minute of the drain on. */
+  private static Optional<ShutOff> shutOff(RunRecord record, CapacityFinding finding) {
+    return ShutOff.in(
+        record.events().stream()
+            .filter(e -> e.seconds() >= finding.endTime() - LAST_MINUTE)
+            .filter(e -> NOTES.contains(e.code()))
+            .map(Event::words)
+            .toList());
+  }
+
+  @Override
+  public final Set<Subject> answers() {
+    return Set.of(
+        Subject.CAPACITY,
+        Subject.CHARGE_CAPACITY,
+        Subject.CONTINUOUS_POWER,
+        Subject.OUTPUT_VOLTAGE,
+        Subject.OUTPUT_FREQUENCY);
+  }
+
+  @Override
+  public final Optional<Answer> answer(Claim claim, UnitFindings unit) {
+    return new DrainClaims(unit).answer(claim);
+  }
+
+  @Override
+  public final List<Double> earlier(UnitFindings unit) {
+    return unit.of(DrainRun.class)
+        .filter(d -> d.complete() && d.direct() == direct)
+        .map(d -> d.finding().deliveredEnergy().orElseThrow().value())
+        .toList();
+  }
+}

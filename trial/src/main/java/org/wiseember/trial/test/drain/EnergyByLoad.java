@@ -1,0 +1,44 @@
+package org.wiseember.trial.test.drain;
+
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.capacity.RateModel;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.trial.test.UnitFindings;
+
+/** Energy against load over a unit's complete AC drains. */
+public final class EnergyByLoad {
+  private EnergyByLoad() {}
+
+  /** The model through them; empty for drains at fewer than two different loads. */
+  public static Optional<RateModel> of(UnitFindings unit) {
+    List<RateModel.Drained> drains =
+        drains(unit).stream()
+            .map(
+                d ->
+                    new RateModel.Drained(
+                        d.meanWatts(), d.finding().deliveredEnergy().orElseThrow().estimate()))
+            .toList();
+    Optional<Estimate> idleHours =
+        unit.offered("idle_hours").stream().reduce((a, b) -> b).map(o -> o.figure().estimate());
+    return RateModel.of(drains, idleHours);
+  }
+
+  /** The energy at a load, with the drains it was read off between. */
+  public static Figure at(RateModel model, double watts, UnitFindings unit) {
+    Figure read = model.at(watts).energy();
+    Because because = read.because();
+    for (DrainRun d : drains(unit)) {
+      because = because.from(d.finding().deliveredEnergy().orElseThrow(), d.run().id());
+    }
+    return read.because(because);
+  }
+
+  private static List<DrainRun> drains(UnitFindings unit) {
+    return unit.of(DrainRun.class)
+        .filter(d -> d.complete() && !d.direct() && d.meanWatts() > 0)
+        .toList();
+  }
+}

@@ -1,0 +1,195 @@
+package org.wiseember.trial.test.heat;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import org.wiseember.bench.procedure.HeatNoise;
+import org.wiseember.core.heat.FanSteps;
+import org.wiseember.core.heat.HeatRise;
+import org.wiseember.core.heat.HotSpot;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.typed.TypedSpot;
+import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunSettings;
+
+/** Works out a run that felt and heard a unit from light to heavy loads. */
+final class HeatFindings {
+  private static final MeterClass PROBE = MeterClass.ofReading(0, 10, 0.1);
+  private static final MeterClass SOUND = MeterClass.ofReading(0, 20, 0.1);
+  private static final MeterClass CAMERA = MeterClass.ofReading(0, 20, 0.1);
+
+  /** A fan that has just changed its step is not listened to yet, s. */
+  private static final double LISTEN_AFTER = 30;
+
+  /** The room changes so slowly that a reading this old still tells it, s. */
+  private static final double ROOM_SECONDS = 3600;
+
+  /** Less than this is no load, W. */
+  private static final double LOADED_WATTS = 10;
+
+  private final HeatTest type;
+  private final RunRecord record;
+  private final Run run;
+  private final List<Event> begins;
+  private final List<KeptReading> typed;
+
+  HeatFindings(HeatTest type, RunRecord record) {
+    this.type = type;
+    this.record = record;
+    this.run = record.run();
+    this.begins =
+        record.events().stream()
+            .filter(e -> e.code().equals(HeatNoise.LOAD) || e.code().equals(HeatNoise.BACKGROUND))
+            .sorted(Comparator.comparingDouble(Event::seconds))
+            .toList();
+    this.typed = record.typed();
+  }
+
+  HeatRun find() {
+    Trace treated = record.treated();
+    double last = loadedUntil(treated);
+    double first = treated.isEmpty() ? 0 : treated.seconds(0);
+    Series sound = treated.series(Channel.SOUND_LEVEL);
+    Series watts = treated.series(Channel.AC_POWER);
+    List<Double> loads = run.settings().loads();
+    int load = 0;
+    double background = Double.NaN;
+    List<HeatRun.Heard> heard = new ArrayList<>();
+    List<FanSteps.At> fan = new ArrayList<>();
+    double from = begins.isEmpty() ? first : begins.get(begins.size() - 1).seconds();
+    for (int i = 0; i < begins.size(); i++) {
+      double a = begins.get(i).seconds();
+      // The last reading itself belongs to the last load.
+      double b = i + 1 < begins.size() ? begins.get(i + 1).seconds() : Math.nextUp(last);
+      double listen = b - a > 2 * LISTEN_AFTER ? a + LISTEN_AFTER : a;
+      double level = settled(sound, a, listen, b);
+      if (begins.get(i).code().equals(HeatNoise.BACKGROUND)) {
+        background = level;
+        continue;
+      }
+      double read = settled(watts, a, listen, b);
+      double power = Double.isNaN(read) && load < loads.size() ? loads.get(load) : read;
+      load++;
+      OptionalInt step = fanStep(treated, a, b);
+      if (step.isPresent() && !Double.isNaN(power)) {
+        fan.add(new FanSteps.At(power, step.getAsInt()));
+      }
+      if (!Double.isNaN(level)) {
+        heard.add(new HeatRun.Heard(begins.get(i).words(), read, level, step));
+      }
+    }
+    Series room = treated.series(Channel.ROOM_TEMPERATURE);
+    return new HeatRun(
+        type,
+        run,
+        record.trace(),
+        record.treatment(),
+        HeatRise.of(
+            treated.series(Channel.CASE_TEMPERATURE),
+            room,
+            from,
+            last,
+            meter(Channel.CASE_TEMPERATURE, PROBE)),
+        background,
+        heard,
+        HeatSettings.metres(run.settings().particulars()),
+        meter(Channel.SOUND_LEVEL, SOUND),
+        new FanSteps(fan),
+        spot(treated.series(Channel.SPOT_TEMPERATURE), room));
+  }
+
+  /** When the last load went off; the end where nobody read the watts. */
+  private static double loadedUntil(Trace treated) {
+    Series watts = treated.series(Channel.AC_POWER);
+    for (int i = watts.size() - 1; i > 0; i--) {
+      if (watts.value(i) > LOADED_WATTS) {
+        return i == watts.size() - 1 ? end(treated) : watts.seconds(i);
+      }
+    }
+    return end(treated);
+  }
+
+  private static double end(Trace trace) {
+    return trace.isEmpty() ? 0 : trace.seconds(trace.size() - 1);
+  }
+
+  private MeterClass meter(Channel channel, MeterClass otherwise) {
+    return run.settings().meterClass(channel).orElse(otherwise);
+  }
+
+  /** The step the fan was last seen at between two moments. */
+  private OptionalInt fanStep(Trace treated, double from, double to) {
+    Series read = treated.series(Channel.FAN_STEP);
+    double at = Double.NEGATIVE_INFINITY;
+    double step = Double.NaN;
+    for (int i = read.from(from); i < read.size() && read.seconds(i) < to; i++) {
+      at = read.seconds(i);
+      step = read.value(i);
+    }
+    for (KeptReading r : typed) {
+      if (r.channel() == Channel.FAN_STEP
+          && r.seconds() >= Math.max(from, at)
+          && r.seconds() < to) {
+        at = r.seconds();
+        step = r.value();
+      }
+    }
+    return Double.isNaN(step) ? OptionalInt.empty() : OptionalInt.of((int) Math.rint(step));
+  }
+
+  /** The hottest that was typed with its place or read by an instrument. */
+  private Optional<HotSpot> spot(Series read, Series room) {
+    double celsius = Double.NEGATIVE_INFINITY;
+    double at = 0;
+    String place = "";
+    for (KeptReading r : typed) {
+      if (r.channel() == Channel.SPOT_TEMPERATURE && r.value() > celsius) {
+        celsius = r.value();
+        at = r.seconds();
+        place = TypedSpot.place(r.asTyped());
+      }
+    }
+    boolean byHand = run.settings().source() == RunSettings.Source.BY_HAND;
+    for (int i = 0; i < (byHand ? 0 : read.size()); i++) {
+      if (read.value(i) > celsius) {
+        celsius = read.value(i);
+        at = read.seconds(i);
+        place = "";
+      }
+    }
+    double around = room.nearest(at, ROOM_SECONDS);
+    return Double.isInfinite(celsius) || Double.isNaN(around)
+        ? Optional.empty()
+        : Optional.of(
+            new HotSpot(
+                celsius,
+                place,
+                around,
+                meter(Channel.SPOT_TEMPERATURE, CAMERA),
+                meter(Channel.ROOM_TEMPERATURE, PROBE)));
+  }
+
+  /** The mean once it has settled; of all there is where nothing was read after that. */
+  private static double settled(Series s, double from, double listen, double to) {
+    double late = mean(s, listen, to);
+    return Double.isNaN(late) ? mean(s, from, to) : late;
+  }
+
+  private static double mean(Series s, double from, double to) {
+    double sum = 0;
+    int n = 0;
+    for (int i = s.from(from); i < s.size() && s.seconds(i) <= to; i++) {
+      sum += s.value(i);
+      n++;
+    }
+    return n == 0 ? Double.NaN : sum / n;
+  }
+}

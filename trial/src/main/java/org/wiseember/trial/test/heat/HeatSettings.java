@@ -1,0 +1,94 @@
+package org.wiseember.trial.test.heat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.wiseember.bench.procedure.HeatNoise;
+import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.bench.simulated.Beside;
+import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.test.Kept;
+import org.wiseember.trial.test.LiveMoment;
+import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.SimulatedRig;
+import org.wiseember.trial.test.TestSettings;
+
+/**
+ * Loads from light to heavy.
+ *
+ * @param metres from the unit to the sound meter
+ */
+public record HeatSettings(List<Double> loads, double metres, double volts, String reason)
+    implements TestSettings {
+  private static final String METRES = "soundMetres";
+
+  public HeatSettings {
+    loads = List.copyOf(loads);
+  }
+
+  static double metres(Map<String, String> kept) {
+    return Kept.number(kept, METRES).orElse(SoundDistance.USUAL.metres());
+  }
+
+  @Override
+  public String title() {
+    return "Heat and noise up to " + Figures.plain(watts()) + " W";
+  }
+
+  @Override
+  public Map<String, String> particulars() {
+    return Map.of(METRES, Double.toString(metres));
+  }
+
+  @Override
+  public Procedure procedure() {
+    return new HeatNoise(loads);
+  }
+
+  @Override
+  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
+    return SimulatedRig.heaters(loads, outletVolts, faults)
+        .beside(Set.of(Beside.SOUND_METER, Beside.CAMERA));
+  }
+
+  @Override
+  public List<TypedKind> typed() {
+    return List.of(
+        TypedKind.CASE,
+        TypedKind.ROOM,
+        TypedKind.SPOT,
+        TypedKind.FAN,
+        TypedKind.SOUND,
+        TypedKind.POWER);
+  }
+
+  @Override
+  public String ends(boolean byHand) {
+    return "The room first, then from light to heavy; 50 min at the last load.";
+  }
+
+  @Override
+  public List<LiveTile> tiles() {
+    return List.of(
+        new LiveTile("Out of the socket", "W"),
+        new LiveTile("Case above room", "K"),
+        new LiveTile("Sound", "dB"),
+        new LiveTile("At", ""));
+  }
+
+  @Override
+  public List<LiveTile.Now> now(LiveMoment m) {
+    double celsius = m.frame().value(Channel.CASE_TEMPERATURE);
+    return List.of(
+        new LiveTile.Now(m.read(Channel.AC_POWER, 0), m.outlet()),
+        new LiveTile.Now(
+            Figures.fixed(celsius - m.frame().value(Channel.ROOM_TEMPERATURE), 1),
+            Figures.fixed(celsius, 1) + " °C"),
+        new LiveTile.Now(
+            m.read(Channel.SOUND_LEVEL, 1), "at " + Figures.plain(metres) + " m, room in it"),
+        new LiveTile.Now(Figures.clock(m.frame().seconds()), m.phase()));
+  }
+}

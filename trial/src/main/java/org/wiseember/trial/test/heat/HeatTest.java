@@ -1,0 +1,92 @@
+package org.wiseember.trial.test.heat;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.bench.procedure.HeatNoise;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Condition;
+import org.wiseember.core.label.Group;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.LoadSteps;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.RunSettings;
+
+/** A unit felt and heard from light to heavy loads. */
+public final class HeatTest implements TestType {
+  @Override
+  public String key() {
+    return HeatNoise.KIND;
+  }
+
+  @Override
+  public String words() {
+    return "Heat and noise";
+  }
+
+  @Override
+  public Group group() {
+    return Group.BODY;
+  }
+
+  @Override
+  public boolean wantsLoads() {
+    return true;
+  }
+
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    List<Double> loads = LoadSteps.near(label, onHand, 0.25, 0.5, 0.9);
+    double metres = onHand.find(SoundDistance.class).orElse(SoundDistance.USUAL).metres();
+    return loads.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new HeatSettings(
+                loads,
+                metres,
+                FromLabel.volts(label),
+                "The room first, then "
+                    + String.join(", ", loads.stream().map(Figures::plain).toList())
+                    + " W; 50 min at the last. Sound meter at "
+                    + Figures.plain(metres)
+                    + " m."));
+  }
+
+  @Override
+  public TestSettings kept(RunSettings kept) {
+    return new HeatSettings(
+        kept.loads(), HeatSettings.metres(kept.particulars()), kept.volts(), "");
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, UnitFindings others) {
+    return new HeatFindings(this, record).find();
+  }
+
+  @Override
+  public Set<Subject> answers() {
+    return Set.of(Subject.NOISE);
+  }
+
+  @Override
+  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+    return unit.of(HeatRun.class)
+        .filter(r -> r.loudest().isPresent())
+        .reduce((a, b) -> b)
+        .map(
+            r -> {
+              double at = claim.condition(Condition.Kind.AT_DISTANCE).orElse(r.metres());
+              var noise = r.loudest().orElseThrow().at(at);
+              return Answer.of(noise.name(), claim, r, noise);
+            });
+  }
+}

@@ -1,0 +1,128 @@
+package org.wiseember.trial.test.idle;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.bench.procedure.IdleState;
+import org.wiseember.core.figure.Explanation;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
+import org.wiseember.core.idle.IdleFinding;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.Run;
+
+/**
+ * A unit at rest, state by state, and what it says.
+ *
+ * @param states in order of time, at least one
+ */
+public record IdleRun(
+    TestType type, Run run, Trace trace, Treatment treatment, List<InState> states)
+    implements TestRun {
+  /**
+   * One way the outputs were switched.
+   *
+   * @param words what was on
+   * @param from s on the trace's clock
+   * @param to s on the trace's clock
+   */
+  public record InState(String words, double from, double to, IdleFinding finding) {}
+
+  public IdleRun {
+    states = List.copyOf(states);
+  }
+
+  /** The state with these outputs on; a log read in has a single one, which stands for any. */
+  public Optional<InState> in(IdleState state) {
+    return states.stream()
+        .filter(s -> s.words().equals(state.words()) && s.finding().power().isPresent())
+        .findFirst();
+  }
+
+  /** The state a label's idle draw is held against: the AC output alone, else the only one. */
+  public Optional<InState> forLabel() {
+    return in(IdleState.AC_ON)
+        .or(
+            () ->
+                states.size() == 1
+                    ? states.stream().filter(s -> s.finding().power().isPresent()).findFirst()
+                    : Optional.empty());
+  }
+
+  @Override
+  public List<Figure> figures() {
+    List<Figure> all = new ArrayList<>();
+    forLabel().ifPresent(s -> all.addAll(s.finding().figures()));
+    states.stream()
+        .filter(s -> forLabel().filter(s::equals).isEmpty())
+        .forEach(s -> all.addAll(s.finding().figures()));
+    return all;
+  }
+
+  @Override
+  public FindingPage page(UnitFindings unit) {
+    List<Explanation> headlines =
+        states.stream().flatMap(s -> s.finding().power().stream()).map(Explanation::of).toList();
+    List<List<String>> rows =
+        states.stream()
+            .map(
+                s ->
+                    List.of(
+                        capital(s.words()),
+                        words(s.finding().power()),
+                        words(s.finding().current()),
+                        words(s.finding().hours()),
+                        s.finding().way().map(w -> w.words()).orElse("–")))
+            .toList();
+    return new FindingPage(headlines, List.of())
+        .table(List.of("State", "Draw", "Amps", "Until empty", "How"), rows);
+  }
+
+  private static String words(Optional<Figure> figure) {
+    return figure.map(Figure::words).orElse("–");
+  }
+
+  private static String capital(String words) {
+    return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+  }
+
+  /** Hours to empty tell how the energy falls at light loads; draws when which side is better. */
+  @Override
+  public List<Figure> offered() {
+    List<Figure> offered = new ArrayList<>();
+    forLabel().flatMap(s -> s.finding().hours()).ifPresent(offered::add);
+    in(IdleState.AC_ON)
+        .flatMap(s -> s.finding().power())
+        .ifPresent(p -> offered.add(p.as("idle_ac", p.name())));
+    in(IdleState.DC_ON)
+        .flatMap(s -> s.finding().power())
+        .ifPresent(p -> offered.add(p.as("idle_dc", p.name())));
+    return offered;
+  }
+
+  @Override
+  public Series watts() {
+    return directWatts();
+  }
+
+  @Override
+  public String wattsName() {
+    return "DC power";
+  }
+
+  @Override
+  public boolean treatable() {
+    return true;
+  }
+
+  @Override
+  public List<Warning> warnings() {
+    return states.stream().flatMap(s -> s.finding().warnings().stream()).distinct().toList();
+  }
+}

@@ -1,0 +1,77 @@
+package org.wiseember.trial.test.idle;
+
+import java.util.List;
+import java.util.Set;
+import org.wiseember.bench.procedure.IdleState;
+import org.wiseember.bench.procedure.IdleWatch;
+import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.bench.simulated.Clamped;
+import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.test.LiveMoment;
+import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.SimulatedRig;
+import org.wiseember.trial.test.TestSettings;
+
+/** Nothing plugged in, every way the outputs can be switched. */
+public record IdleSettings(double volts, String reason) implements TestSettings {
+  @Override
+  public String title() {
+    return "Idle draw";
+  }
+
+  @Override
+  public List<Double> loads() {
+    return List.of();
+  }
+
+  @Override
+  public Procedure procedure() {
+    return new IdleWatch(List.of(IdleState.values()));
+  }
+
+  @Override
+  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
+    return SimulatedRig.BARE.clamped(Clamped.BATTERY);
+  }
+
+  @Override
+  public List<RigCable> leads(Label label) {
+    return List.of();
+  }
+
+  @Override
+  public List<TypedKind> typed() {
+    return List.of(TypedKind.DC_VOLTS, TypedKind.DC_AMPS, TypedKind.DISPLAY);
+  }
+
+  @Override
+  public String ends(boolean byHand) {
+    return "Nothing may be plugged in while it reads.";
+  }
+
+  @Override
+  public List<LiveTile> tiles() {
+    return List.of(
+        new LiveTile("Out of the battery", "W"),
+        new LiveTile("Amps", "A"),
+        new LiveTile("Volts", "V"),
+        new LiveTile("Display says", "%"));
+  }
+
+  @Override
+  public List<LiveTile.Now> now(LiveMoment m) {
+    String state = m.procedure() instanceof IdleWatch watch ? watch.state().words() : "idle";
+    return List.of(
+        new LiveTile.Now(Figures.fixed(m.frame().dcWatts(), 2), state),
+        new LiveTile.Now(m.read(Channel.DC_CURRENT, 2), "out of the battery"),
+        new LiveTile.Now(m.read(Channel.DC_VOLTAGE, 2), "at its terminals"),
+        new LiveTile.Now(
+            Figures.fixed(m.displayCharge(), 0),
+            Figures.plain(m.view().deliveredWattHours()) + " Wh drawn so far"));
+  }
+}

@@ -1,0 +1,132 @@
+package org.wiseember.trial.test.idle;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.bench.procedure.IdleState;
+import org.wiseember.bench.procedure.IdleWatch;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.idle.IdleDraw;
+import org.wiseember.core.idle.IdleFinding;
+import org.wiseember.core.idle.IdleMethod;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Group;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.DirectMeters;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.RunSettings;
+
+/** What a unit draws at rest, output by output. */
+public final class IdleTest implements TestType {
+  @Override
+  public String key() {
+    return IdleWatch.KIND;
+  }
+
+  @Override
+  public String words() {
+    return "Idle draw";
+  }
+
+  @Override
+  public Group group() {
+    return Group.IDLE;
+  }
+
+  /** Hours to empty rest on what the drains and ladders found. */
+  @Override
+  public boolean restsOnOthers() {
+    return true;
+  }
+
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    return Optional.of(
+        new IdleSettings(
+            FromLabel.volts(label),
+            "Ten minutes each with all outputs on, each alone, eco mode, and all off."));
+  }
+
+  @Override
+  public TestSettings kept(RunSettings kept) {
+    return new IdleSettings(kept.volts(), "");
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, UnitFindings others) {
+    IdleMethod method =
+        new IdleMethod(
+            DirectMeters.of(record.run().settings()), others.usableWattHours(), Treatment.NONE);
+    Trace trace = record.trace();
+    Trace treated = record.treated();
+    List<Event> begins = record.events(IdleWatch.STATE);
+    double last = trace.isEmpty() ? 0 : trace.seconds(trace.size() - 1);
+    List<IdleRun.InState> states = new ArrayList<>();
+    if (begins.isEmpty()) {
+      double first = trace.isEmpty() ? 0 : trace.seconds(0);
+      states.add(state("idle", first, last, IdleDraw.of(treated, method)));
+    }
+    for (int i = 0; i < begins.size(); i++) {
+      double from = begins.get(i).seconds();
+      boolean more = i + 1 < begins.size();
+      double to = more ? begins.get(i + 1).seconds() : last;
+      Trace part = more ? treated.between(from, to) : treated.from(from);
+      states.add(state(begins.get(i).words(), from, to, IdleDraw.of(part, method)));
+    }
+    return new IdleRun(this, record.run(), trace, record.treatment(), states);
+  }
+
+  /** The figures of one state, told apart by its words. */
+  private static IdleRun.InState state(String words, double from, double to, IdleFinding f) {
+    return new IdleRun.InState(
+        words,
+        from,
+        to,
+        new IdleFinding(
+            f.power().map(p -> p.named(p.name() + ", " + words)),
+            f.current().map(c -> c.named(c.name() + ", " + words)),
+            f.hours().map(h -> h.named(h.name() + ", " + words)),
+            f.way(),
+            f.from(),
+            f.to(),
+            f.warnings()));
+  }
+
+  @Override
+  public Set<Subject> answers() {
+    return Set.of(Subject.IDLE, Subject.IDLE_CURRENT, Subject.STANDBY);
+  }
+
+  @Override
+  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+    return unit.newest(IdleRun.class)
+        .flatMap(
+            run -> {
+              Optional<IdleRun.InState> state =
+                  claim.subject() == Subject.STANDBY ? run.in(IdleState.ALL_OFF) : run.forLabel();
+              Optional<Figure> figure =
+                  state.flatMap(
+                      s ->
+                          claim.subject() == Subject.IDLE_CURRENT
+                              ? s.finding().current()
+                              : s.finding().power());
+              String name =
+                  claim.subject() == Subject.STANDBY
+                      ? "Standby draw, "
+                      : claim.subject() == Subject.IDLE_CURRENT ? "Idle amps, " : "Idle draw, ";
+              return figure.map(f -> Answer.of(name + state.get().words(), claim, run, f));
+            });
+  }
+}

@@ -1,0 +1,109 @@
+package org.wiseember.trial.test.ladder;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.bench.procedure.LoadLadder;
+import org.wiseember.core.efficiency.EfficiencyLadder;
+import org.wiseember.core.efficiency.LadderLoads;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Group;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.DirectMeters;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.RunSettings;
+
+/** Conversion efficiency over a ladder of loads. */
+public final class LadderTest implements TestType {
+  @Override
+  public String key() {
+    return LoadLadder.KIND;
+  }
+
+  @Override
+  public String words() {
+    return "Efficiency";
+  }
+
+  @Override
+  public Group group() {
+    return Group.ENERGY;
+  }
+
+  @Override
+  public boolean wantsLoads() {
+    return true;
+  }
+
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    if (label.ratedWatts().isEmpty() || onHand.loads().isEmpty()) {
+      return Optional.empty();
+    }
+    LadderLoads chosen = LadderLoads.choose(onHand.loads(), label.ratedWatts().orElseThrow());
+    if (chosen.watts().isEmpty()) {
+      return Optional.empty();
+    }
+    List<String> steps = chosen.watts().stream().map(Figures::plain).toList();
+    List<String> missing = chosen.missing().stream().map(p -> Figures.plain(p) + " %").toList();
+    return Optional.of(
+        new LadderSettings(
+            chosen.watts(),
+            FromLabel.volts(label),
+            String.join(", ", steps)
+                + " W, twice, from the loads on hand"
+                + (missing.isEmpty()
+                    ? "."
+                    : "; nothing on hand comes near "
+                        + String.join(", ", missing)
+                        + " of rating.")));
+  }
+
+  @Override
+  public TestSettings kept(RunSettings kept) {
+    return new LadderSettings(kept.loads(), kept.volts(), "");
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, UnitFindings others) {
+    return new LadderRun(
+        this,
+        record.run(),
+        record.trace(),
+        record.treatment(),
+        EfficiencyLadder.of(
+            record.trace(),
+            DirectMeters.of(record.run().settings()),
+            record.label().ratedWatts().orElse(Double.NaN),
+            record.treatment()));
+  }
+
+  @Override
+  public Set<Subject> answers() {
+    return Set.of(Subject.EFFICIENCY);
+  }
+
+  /** At the load the label names, by the curve; else the best there is. */
+  @Override
+  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+    return unit.of(LadderRun.class)
+        .filter(l -> !l.finding().points().isEmpty())
+        .reduce((a, b) -> b)
+        .map(
+            run -> {
+              Optional<Figure> named = FromLabel.namedLoad(claim).flatMap(w -> run.finding().at(w));
+              Figure figure = named.or(() -> run.finding().best()).orElseThrow();
+              return Answer.of(figure.name(), claim, run, figure);
+            });
+  }
+}

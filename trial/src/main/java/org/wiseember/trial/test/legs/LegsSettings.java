@@ -1,0 +1,111 @@
+package org.wiseember.trial.test.legs;
+
+import java.util.List;
+import java.util.Set;
+import org.wiseember.bench.procedure.DoNow;
+import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.bench.procedure.StepByStep;
+import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.core.wiring.Connector;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.Leads;
+import org.wiseember.trial.test.LiveMoment;
+import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.SimulatedRig;
+import org.wiseember.trial.test.TestSettings;
+
+/** Two units and the load between them. */
+public record LegsSettings(String reason) implements TestSettings {
+  private static final double BOTH_LEGS = 240;
+
+  @Override
+  public String title() {
+    return "Two units, 240 V";
+  }
+
+  @Override
+  public double volts() {
+    return BOTH_LEGS;
+  }
+
+  @Override
+  public List<Double> loads() {
+    return List.of();
+  }
+
+  @Override
+  public Procedure procedure() {
+    return new StepByStep(
+        StepByStep.TWO_LEGS,
+        List.of(
+            "Without the 240 V load: type the watts of both legs",
+            "240 V load on and steady: type the watts of both legs"),
+        cautions());
+  }
+
+  private static List<DoNow> cautions() {
+    return List.of(
+        new DoNow(
+            "Joined with the maker's own link, both units off while it is plugged",
+            DoNow.When.BEFORE,
+            "240 V across two units can kill. Only units their maker joins, only with the maker's"
+                + " cable."),
+        new DoNow(
+            "No building on it",
+            DoNow.When.BEFORE,
+            "Never feed a building: that needs an interlock or transfer switch, by local code, from"
+                + " a licensed electrician."),
+        new DoNow("A meter on each leg", DoNow.When.BEFORE, ""),
+        new DoNow("Grounding as both makers say", DoNow.When.BEFORE, ""));
+  }
+
+  @Override
+  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
+    return SimulatedRig.BARE;
+  }
+
+  @Override
+  public List<RigCable> leads(Label label) {
+    double volts = FromLabel.volts(label);
+    return List.of(
+        Leads.cable(
+            "each unit to the loads",
+            label.ratedWatts().orElse(FromLabel.USUAL_WATTS) / (Leads.SAG * volts),
+            Leads.LOAD_METRES,
+            volts,
+            Connector.MAINS_PLUG));
+  }
+
+  @Override
+  public List<TypedKind> typed() {
+    return List.of(TypedKind.POWER, TypedKind.OTHER_POWER);
+  }
+
+  @Override
+  public String ends(boolean byHand) {
+    return "Do what is asked, type what you read, then go on.";
+  }
+
+  @Override
+  public List<LiveTile> tiles() {
+    return List.of(
+        new LiveTile("Out of the socket", "W"),
+        new LiveTile("Volts", "V"),
+        new LiveTile("Case", "°C"),
+        new LiveTile("At", ""));
+  }
+
+  @Override
+  public List<LiveTile.Now> now(LiveMoment m) {
+    return List.of(
+        new LiveTile.Now(m.read(Channel.AC_POWER, 0), m.outlet()),
+        new LiveTile.Now(m.read(Channel.AC_VOLTAGE, 1), "at the outlet"),
+        new LiveTile.Now(m.read(Channel.CASE_TEMPERATURE, 1), "stops at 60 °C"),
+        new LiveTile.Now(Figures.clock(m.frame().seconds()), m.phase()));
+  }
+}

@@ -1,0 +1,113 @@
+package org.wiseember.trial.test.port;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.bench.procedure.PortSteps;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Group;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.port.PortFinding;
+import org.wiseember.core.port.PortLadder;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.RunSettings;
+
+/** A 12 V port under rising current. */
+public final class PortTest implements TestType {
+  private static final MeterClass ASSUMED = MeterClass.ofReading(1, 0, 0.01);
+  private static final double[] SHARES = {0.1, 0.25, 0.5, 0.75, 0.9, 1, 1.03, 1.06, 1.1, 1.2};
+
+  @Override
+  public String key() {
+    return PortSteps.KIND;
+  }
+
+  @Override
+  public String words() {
+    return "12 V port";
+  }
+
+  @Override
+  public Group group() {
+    return Group.PORTS;
+  }
+
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    double amps = FromLabel.portAmps(label);
+    List<Double> steps = new ArrayList<>();
+    for (double share : SHARES) {
+      steps.add(Math.rint(10 * share * amps) / 10);
+    }
+    return Optional.of(
+        new PortSettings(
+            steps,
+            FromLabel.PORT_VOLTS,
+            "From "
+                + Figures.plain(steps.get(0))
+                + " A up to "
+                + Figures.plain(steps.get(steps.size() - 1))
+                + " A, past the "
+                + Figures.plain(amps)
+                + " A on the label, until it switches off."));
+  }
+
+  @Override
+  public TestSettings kept(RunSettings kept) {
+    return new PortSettings(kept.loads(), kept.volts(), "");
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, UnitFindings others) {
+    return new PortRun(
+        this,
+        record.run(),
+        record.trace(),
+        record.treatment(),
+        PortLadder.of(
+            record.trace(),
+            record.meter(Channel.DC_VOLTAGE).orElse(ASSUMED),
+            record.meter(Channel.DC_CURRENT).orElse(ASSUMED),
+            record.treatment(),
+            record.run().settings().loads()));
+  }
+
+  @Override
+  public Set<Subject> answers() {
+    return Set.of(Subject.DC_PORT_CURRENT, Subject.DC_PORT_POWER, Subject.DC_PORT_VOLTAGE);
+  }
+
+  @Override
+  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+    return unit.newest(PortRun.class)
+        .flatMap(
+            run -> {
+              PortFinding f = run.finding();
+              boolean amps = claim.subject() == Subject.DC_PORT_CURRENT;
+              Optional<Figure> figure =
+                  amps
+                      ? f.mostAmps()
+                      : claim.subject() == Subject.DC_PORT_POWER ? f.mostWatts() : f.loadedVolts();
+              String title =
+                  amps
+                      ? "12 V port"
+                      : claim.subject() == Subject.DC_PORT_POWER
+                          ? "12 V port power"
+                          : "12 V port volts under load";
+              return figure.map(x -> Answer.of(title, claim, run, x));
+            });
+  }
+}

@@ -1,0 +1,75 @@
+package org.wiseember.trial.test.soak;
+
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Explanation;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
+import org.wiseember.core.port.SwitchedOff;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.Run;
+
+/**
+ * A small load left on for a day or a night.
+ *
+ * @param off when the output went off; empty where it was not seen to
+ */
+public record SoakRun(
+    TestType type, Run run, Trace trace, Treatment treatment, Optional<SwitchedOff> off)
+    implements TestRun {
+  /** Whether the output was looked at: without its volts nobody knows what it did. */
+  private boolean read() {
+    return trace.series(Channel.AC_VOLTAGE).size() > 0;
+  }
+
+  /** One sentence. */
+  public String words() {
+    return off.map(SwitchedOff::words)
+        .orElse(
+            read()
+                ? "The output stayed on for " + Figures.duration(trace.span()) + "."
+                : "The volts of the output were not read, so nobody knows whether it stayed on.");
+  }
+
+  @Override
+  public Optional<Explanation> headline() {
+    Because because =
+        Because.of(Budget.of(), words()).summed("soaked for " + Figures.duration(trace.span()));
+    boolean byItself = off.filter(SwitchedOff::byItself).isPresent();
+    return Optional.of(
+        new Explanation(
+            "Does the output stay on?",
+            off.isPresent() ? byItself ? "no" : "until empty" : read() ? "yes" : "not read",
+            Unit.ONE,
+            byItself
+                ? because.watching(
+                    "An eco mode or an auto-off timer ruins a fridge overnight. Look for a setting"
+                        + " that keeps the output on, and soak again.")
+                : because));
+  }
+
+  @Override
+  public List<Figure> figures() {
+    return List.of();
+  }
+
+  @Override
+  public FindingPage page(UnitFindings unit) {
+    return new FindingPage(headline().stream().toList(), List.of()).say(List.of(words()));
+  }
+
+  @Override
+  public List<Warning> warnings() {
+    return List.of(new Warning("soak", words()));
+  }
+}

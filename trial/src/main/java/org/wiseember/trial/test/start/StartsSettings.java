@@ -1,0 +1,169 @@
+package org.wiseember.trial.test.start;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeMap;
+import org.wiseember.bench.procedure.MotorStarts;
+import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.bench.simulated.Fault;
+import org.wiseember.bench.simulated.LoadBank;
+import org.wiseember.bench.simulated.Motor;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.start.CodeLetter;
+import org.wiseember.core.start.Nameplate;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.test.Kept;
+import org.wiseember.trial.test.Leads;
+import org.wiseember.trial.test.LiveMoment;
+import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.SimulatedRig;
+import org.wiseember.trial.test.TestSettings;
+
+/**
+ * The motor that is started.
+ *
+ * @param motor by its plate; empty where nobody kept it
+ */
+public record StartsSettings(Optional<Nameplate> motor, double volts, String reason)
+    implements TestSettings {
+  private static final String MOTOR = "motor";
+  private static final String KIND = "motorKind";
+  private static final String VOLTS = "motorVolts";
+  private static final String AMPS = "motorAmps";
+  private static final String LOCKED = "motorLockedRotorAmps";
+  private static final String CODE = "motorCode";
+  private static final String POWER = "motorHorsepower";
+  private static final String EASED = "motorEased";
+
+  /** How often a motor is tried. */
+  private static final int STARTS = 5;
+
+  private static final double POWER_FACTOR = 0.8;
+  private static final double USUAL_AMPS = 3;
+  private static final double SOFT = 0.45;
+  private static final double START_SECONDS = 0.3;
+
+  /** An invented stall tool. */
+  public static Nameplate usualMotor() {
+    return new Nameplate(
+        "Ice shaver",
+        Nameplate.Kind.INDUCTION,
+        230,
+        2.4,
+        OptionalDouble.empty(),
+        Optional.empty(),
+        OptionalDouble.empty(),
+        Nameplate.Eased.NOTHING);
+  }
+
+  @Override
+  public String title() {
+    return "Motor starts" + motor.map(m -> ", " + m.name()).orElse("");
+  }
+
+  @Override
+  public List<Double> loads() {
+    return List.of();
+  }
+
+  @Override
+  public Map<String, String> particulars() {
+    Map<String, String> kept = new TreeMap<>();
+    motor.ifPresent(
+        m -> {
+          kept.put(MOTOR, m.name());
+          kept.put(KIND, m.kind().name());
+          kept.put(VOLTS, Double.toString(m.volts()));
+          kept.put(AMPS, Double.toString(m.amps()));
+          m.lockedRotorAmps().ifPresent(a -> kept.put(LOCKED, Double.toString(a)));
+          m.code().ifPresent(c -> kept.put(CODE, c.name()));
+          m.horsepower().ifPresent(h -> kept.put(POWER, Double.toString(h)));
+          kept.put(EASED, m.eased().name());
+        });
+    return kept;
+  }
+
+  /** The motor of a run; empty where the words make none. */
+  static Optional<Nameplate> motor(Map<String, String> kept) {
+    double volts = Kept.number(kept, VOLTS).orElse(Double.NaN);
+    if (!kept.containsKey(MOTOR) || !(volts > 0)) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Nameplate(
+            kept.get(MOTOR),
+            Kept.choice(Nameplate.Kind.values(), kept, KIND, Nameplate.Kind.INDUCTION),
+            volts,
+            Kept.number(kept, AMPS).orElse(Double.NaN),
+            Kept.number(kept, LOCKED),
+            Optional.ofNullable(kept.get(CODE)).flatMap(CodeLetter::of),
+            Kept.number(kept, POWER),
+            Kept.choice(Nameplate.Eased.values(), kept, EASED, Nameplate.Eased.NOTHING)));
+  }
+
+  @Override
+  public Procedure procedure() {
+    return new MotorStarts(STARTS, volts);
+  }
+
+  @Override
+  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
+    return SimulatedRig.of(LoadBank.of(simulated(motor.orElseGet(StartsSettings::usualMotor))));
+  }
+
+  /** What a motor of such a plate does at its start: common practice, no published source. */
+  private static Motor simulated(Nameplate plate) {
+    double running = plate.volts() * (plate.amps() > 0 ? plate.amps() : USUAL_AMPS) * POWER_FACTOR;
+    double inrush =
+        switch (plate.kind()) {
+          case INDUCTION -> 5.5;
+          case UNIVERSAL -> 2.6;
+          case ELECTRONIC -> 1.05;
+        };
+    double eased = plate.eased() == Nameplate.Eased.SOFT_STARTER ? SOFT : 1;
+    return new Motor(running, plate.volts(), Math.max(1.02, inrush * eased), START_SECONDS);
+  }
+
+  @Override
+  public List<RigCable> leads(Label label) {
+    double watts = motor.map(m -> m.volts() * Math.max(1, m.amps())).orElse(0.0);
+    return new Leads(label).outlet(watts, volts);
+  }
+
+  @Override
+  public List<TypedKind> typed() {
+    return List.of(TypedKind.PEAK, TypedKind.VOLTS);
+  }
+
+  @Override
+  public String ends(boolean byHand) {
+    return byHand
+        ? "Switch it on, and say how it went."
+        : "One start after the other, a minute between.";
+  }
+
+  @Override
+  public List<LiveTile> tiles() {
+    return List.of(
+        new LiveTile("Out of the socket", "W"),
+        new LiveTile("Volts", "V"),
+        new LiveTile("Case", "°C"),
+        new LiveTile("Try", ""));
+  }
+
+  @Override
+  public List<LiveTile.Now> now(LiveMoment m) {
+    return List.of(
+        new LiveTile.Now(m.read(Channel.AC_POWER, 0), m.outlet()),
+        new LiveTile.Now(m.read(Channel.AC_VOLTAGE, 1), "at the outlet"),
+        new LiveTile.Now(m.read(Channel.CASE_TEMPERATURE, 1), "stops at 60 °C"),
+        m.procedure() instanceof MotorStarts starts
+            ? new LiveTile.Now(starts.attempt() + " of " + starts.tries(), m.phase())
+            : new LiveTile.Now("–", m.phase()));
+  }
+}

@@ -1,0 +1,184 @@
+package org.wiseember.trial.test.start;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.bench.procedure.MotorStarts;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Group;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.start.InrushReading;
+import org.wiseember.core.start.MotorStart;
+import org.wiseember.core.start.Nameplate;
+import org.wiseember.core.start.StartSeries;
+import org.wiseember.core.start.Surge;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.RunSettings;
+
+/** One motor started several times. */
+public final class StartsTest implements TestType {
+  /** Readings noted for one try lie within this of its outcome, s. */
+  private static final double OF_A_TRY = 90;
+
+  @Override
+  public String key() {
+    return MotorStarts.KIND;
+  }
+
+  @Override
+  public String words() {
+    return "Motor starts";
+  }
+
+  @Override
+  public Group group() {
+    return Group.POWER;
+  }
+
+  @Override
+  public boolean hazardous() {
+    return true;
+  }
+
+  @Override
+  public boolean inLogs() {
+    return false;
+  }
+
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    Nameplate motor = onHand.find(Nameplate.class).orElseGet(StartsSettings::usualMotor);
+    return Optional.of(
+        new StartsSettings(
+            Optional.of(motor),
+            FromLabel.volts(label),
+            "Five starts of "
+                + motor.name()
+                + " ("
+                + motor.kind().words()
+                + ", "
+                + motor.eased().words()
+                + ") with a minute between."));
+  }
+
+  @Override
+  public TestSettings kept(RunSettings kept) {
+    return new StartsSettings(StartsSettings.motor(kept.particulars()), kept.volts(), "");
+  }
+
+  /** Tries a scope caught; else those somebody saw, with what was noted beside them. */
+  @Override
+  public TestRun worked(RunRecord record, UnitFindings others) {
+    Optional<Nameplate> motor = StartsSettings.motor(record.run().settings().particulars());
+    List<StartsRun.Caught> caught = new ArrayList<>();
+    for (KeptCapture kept : record.captures()) {
+      caught.add(new StartsRun.Caught(kept, MotorStart.of(kept.capture(), record.hertz())));
+    }
+    List<StartSeries.Try> tries = new ArrayList<>();
+    for (StartsRun.Caught c : caught) {
+      c.start().ifPresent(s -> tries.add(StartSeries.Try.of(s, c.kept().words())));
+    }
+    if (tries.isEmpty()) {
+      Trace treated = record.treated();
+      for (Event e : record.events()) {
+        outcome(e).ifPresent(o -> tries.add(seen(o, e, treated)));
+      }
+    }
+    String name = motor.map(Nameplate::name).orElse("the motor");
+    return new StartsRun(
+        this,
+        record.run(),
+        record.trace(),
+        record.treatment(),
+        motor,
+        tries.isEmpty() ? Optional.empty() : Optional.of(new StartSeries(name, tries)),
+        caught);
+  }
+
+  private static Optional<MotorStart.Outcome> outcome(Event e) {
+    String name =
+        e.code().startsWith(MotorStarts.TRY)
+            ? e.code().substring(MotorStarts.TRY.length()).toUpperCase(Locale.ROOT)
+            : "";
+    return Arrays.stream(MotorStart.Outcome.values())
+        .filter(o -> o.name().equals(name))
+        .findFirst();
+  }
+
+  private static StartSeries.Try seen(MotorStart.Outcome outcome, Event e, Trace trace) {
+    double peak = near(trace.series(Channel.PEAK_CURRENT), e.seconds());
+    double volts = near(trace.series(Channel.AC_VOLTAGE), e.seconds());
+    return new StartSeries.Try(
+        outcome, InrushReading.voltAmperes(volts, peak), peak, volts, e.words());
+  }
+
+  private static double near(Series s, double moment) {
+    double found = Double.NaN;
+    double nearest = OF_A_TRY;
+    for (int i = 0; i < s.size(); i++) {
+      double away = Math.abs(s.seconds(i) - moment);
+      if (away <= nearest && s.value(i) > 0) {
+        nearest = away;
+        found = s.value(i);
+      }
+    }
+    return found;
+  }
+
+  @Override
+  public Set<Subject> answers() {
+    return Set.of(Subject.SURGE);
+  }
+
+  /** A surge is shown by what a start took: the most that went, else the least that failed. */
+  @Override
+  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+    List<StartsRun> runs = unit.of(StartsRun.class).filter(r -> r.series().isPresent()).toList();
+    Optional<StartsRun> strongest =
+        runs.stream()
+            .filter(r -> r.series().orElseThrow().held().isPresent())
+            .max(Comparator.comparingDouble(r -> r.series().orElseThrow().held().getAsDouble()));
+    Optional<StartsRun> weakest =
+        runs.stream()
+            .filter(r -> r.series().orElseThrow().failed().isPresent())
+            .min(Comparator.comparingDouble(r -> r.series().orElseThrow().failed().getAsDouble()));
+    Optional<Figure> held = strongest.flatMap(r -> Surge.held(r.series().orElseThrow()));
+    Optional<Figure> failed = weakest.flatMap(r -> Surge.failed(r.series().orElseThrow()));
+    String title = "Surge, by a start";
+    boolean keeps = held.filter(h -> h.high() >= claim.figure()).isPresent();
+    if (!keeps && failed.filter(f -> f.value() < claim.figure()).isPresent()) {
+      return Optional.of(Answer.of(title, claim, weakest.get(), Surge.asPrinted(failed.get())));
+    }
+    return held.map(
+        h ->
+            keeps
+                ? Answer.of(title, claim, strongest.get(), Surge.asPrinted(h))
+                : Answer.rigCannotShow(
+                    title,
+                    claim,
+                    strongest.get(),
+                    Surge.asPrinted(h),
+                    "The motor took "
+                        + Figures.fixed(h.value(), 0)
+                        + " VA at most and started; a heavier one is needed to reach the claim."));
+  }
+}

@@ -1,0 +1,73 @@
+package org.wiseember.trial.test.transfer;
+
+import java.util.List;
+import java.util.Set;
+import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.bench.procedure.SwitchOver;
+import org.wiseember.bench.simulated.Beside;
+import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.LiveMoment;
+import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.SimulatedRig;
+import org.wiseember.trial.test.TestSettings;
+
+/** A light load and a heavy one behind the mains. */
+public record TransferSettings(List<Double> loads, double volts, String reason)
+    implements TestSettings {
+  private static final int PULLS = 5;
+  private static final double HALF_FULL = 0.6;
+
+  public TransferSettings {
+    loads = List.copyOf(loads);
+  }
+
+  @Override
+  public String title() {
+    return "Switch-over";
+  }
+
+  @Override
+  public Procedure procedure() {
+    double light = loads.isEmpty() ? FromLabel.USUAL_WATTS : loads.get(0);
+    return new SwitchOver(light, Math.max(light, watts()), PULLS, volts);
+  }
+
+  @Override
+  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
+    return SimulatedRig.heaters(loads, outletVolts, faults)
+        .beside(Set.of(Beside.WALL_METER))
+        .charged(HALF_FULL);
+  }
+
+  @Override
+  public List<TypedKind> typed() {
+    return List.of(TypedKind.POWER, TypedKind.VOLTS);
+  }
+
+  @Override
+  public String ends(boolean byHand) {
+    return "The mains plug is pulled five times with a scope on the outlet.";
+  }
+
+  @Override
+  public List<LiveTile> tiles() {
+    return List.of(
+        new LiveTile("Out of the socket", "W"),
+        new LiveTile("Volts", "V"),
+        new LiveTile("From the mains", "W"),
+        new LiveTile("At", ""));
+  }
+
+  @Override
+  public List<LiveTile.Now> now(LiveMoment m) {
+    return List.of(
+        new LiveTile.Now(m.read(Channel.AC_POWER, 0), m.outlet()),
+        new LiveTile.Now(m.read(Channel.AC_VOLTAGE, 1), "at the outlet"),
+        new LiveTile.Now(m.read(Channel.IN_POWER, 0), "charging and handed through"),
+        new LiveTile.Now(Figures.clock(m.frame().seconds()), m.phase()));
+  }
+}

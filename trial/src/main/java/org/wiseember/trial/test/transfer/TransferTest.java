@@ -1,0 +1,108 @@
+package org.wiseember.trial.test.transfer;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.bench.procedure.SwitchOver;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Group;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.transfer.PassThrough;
+import org.wiseember.core.transfer.TransferGap;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.LoadSteps;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.RunSettings;
+
+/** The mains plug pulled with a scope on the outlet. */
+public final class TransferTest implements TestType {
+  @Override
+  public String key() {
+    return SwitchOver.KIND;
+  }
+
+  @Override
+  public String words() {
+    return "Switch-over";
+  }
+
+  @Override
+  public Group group() {
+    return Group.POWER;
+  }
+
+  @Override
+  public boolean hazardous() {
+    return true;
+  }
+
+  @Override
+  public boolean wantsLoads() {
+    return true;
+  }
+
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    double rated = label.ratedWatts().orElse(2 * FromLabel.USUAL_WATTS);
+    double light = LoadSteps.nearest(onHand.loads(), 0.1 * rated, FromLabel.USUAL_WATTS / 4);
+    double heavy =
+        Math.max(light, LoadSteps.nearest(onHand.loads(), 0.5 * rated, FromLabel.USUAL_WATTS));
+    return Optional.of(
+        new TransferSettings(
+            heavy > light ? List.of(light, heavy) : List.of(light),
+            FromLabel.volts(label),
+            "Mains through to "
+                + Figures.plain(light)
+                + " and "
+                + Figures.plain(heavy, Unit.WATT)
+                + ", then the plug is pulled five times."));
+  }
+
+  @Override
+  public TestSettings kept(RunSettings kept) {
+    return new TransferSettings(kept.loads(), kept.volts(), "");
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, UnitFindings others) {
+    List<TransferRun.Pull> pulls = new ArrayList<>();
+    for (KeptCapture kept : record.captures()) {
+      pulls.add(new TransferRun.Pull(kept, TransferGap.of(kept.capture(), record.hertz())));
+    }
+    return new TransferRun(
+        this,
+        record.run(),
+        record.trace(),
+        record.treatment(),
+        pulls,
+        PassThrough.of(record.treated()));
+  }
+
+  @Override
+  public Set<Subject> answers() {
+    return Set.of(Subject.SWITCH_OVER);
+  }
+
+  @Override
+  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+    return unit.of(TransferRun.class)
+        .filter(r -> r.longest().isPresent())
+        .reduce((a, b) -> b)
+        .map(
+            r -> {
+              var longest = r.longest().orElseThrow();
+              return Answer.of(longest.name(), claim, r, longest);
+            });
+  }
+}

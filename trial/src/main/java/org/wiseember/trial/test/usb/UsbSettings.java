@@ -1,0 +1,120 @@
+package org.wiseember.trial.test.usb;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.wiseember.bench.procedure.DoNow;
+import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.bench.procedure.StepByStep;
+import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.port.UsbTester;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.test.Kept;
+import org.wiseember.trial.test.LiveMoment;
+import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.SimulatedRig;
+import org.wiseember.trial.test.TestSettings;
+
+/** What a USB port is asked with. */
+public record UsbSettings(UsbTester tester, String reason) implements TestSettings {
+  private static final String TESTER = "usbTester";
+
+  static UsbTester tester(Map<String, String> kept) {
+    return Kept.choice(UsbTester.values(), kept, TESTER, UsbTester.FIVE_VOLT);
+  }
+
+  @Override
+  public String title() {
+    return "USB";
+  }
+
+  @Override
+  public double volts() {
+    return 5;
+  }
+
+  @Override
+  public List<Double> loads() {
+    return List.of();
+  }
+
+  @Override
+  public Map<String, String> particulars() {
+    return Map.of(TESTER, tester.name());
+  }
+
+  @Override
+  public Procedure procedure() {
+    return new StepByStep(StepByStep.USB, asks(), cautions());
+  }
+
+  private List<String> asks() {
+    List<String> asks = new ArrayList<>();
+    asks.add("Ask for 5 V, raise the load until the port gives way, type volts and amps");
+    if (tester == UsbTester.FAST_CHARGE) {
+      asks.add("Ask for 9 V, then 12 V; type volts and amps of each");
+    } else if (tester != UsbTester.FIVE_VOLT) {
+      asks.add("Ask for 9 V; type volts and amps");
+      asks.add("Ask for 15 V; type volts and amps");
+      asks.add("Ask for 20 V, raise the load until the port gives way; type volts and amps");
+      if (tester == UsbTester.PD_240) {
+        asks.add("Ask for 28 V, 36 V, 48 V as far as it goes; type volts and amps");
+      }
+    }
+    return asks;
+  }
+
+  private static List<DoNow> cautions() {
+    return List.of(
+        new DoNow("Nothing else on the other USB ports", DoNow.When.BEFORE, ""),
+        new DoNow("A cable that carries the amps, short", DoNow.When.BEFORE, ""),
+        new DoNow(
+            "Load free-standing, nothing of yours in line",
+            DoNow.When.BEFORE,
+            "A trigger set to 20 V kills whatever 5 V device is plugged in behind it."),
+        new DoNow("Read volts at the port, not behind the cable", DoNow.When.DURING, ""));
+  }
+
+  @Override
+  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
+    return SimulatedRig.BARE;
+  }
+
+  @Override
+  public List<RigCable> leads(Label label) {
+    return List.of();
+  }
+
+  @Override
+  public List<TypedKind> typed() {
+    return List.of(TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
+  }
+
+  @Override
+  public String ends(boolean byHand) {
+    return "Do what is asked, type what you read, then go on.";
+  }
+
+  @Override
+  public List<LiveTile> tiles() {
+    return List.of(
+        new LiveTile("Out of the port", "W"),
+        new LiveTile("Amps", "A"),
+        new LiveTile("Volts", "V"),
+        new LiveTile("At", ""));
+  }
+
+  @Override
+  public List<LiveTile.Now> now(LiveMoment m) {
+    return List.of(
+        new LiveTile.Now(Figures.fixed(m.frame().dcWatts(), 1), m.port()),
+        new LiveTile.Now(m.read(Channel.DC_CURRENT, 2), "drawn by the load"),
+        new LiveTile.Now(m.read(Channel.DC_VOLTAGE, 2), "where it is measured"),
+        new LiveTile.Now(Figures.clock(m.frame().seconds()), m.phase()));
+  }
+}

@@ -1,0 +1,116 @@
+package org.wiseember.trial.test.usb;
+
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.bench.procedure.StepByStep;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Group;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.port.UsbPort;
+import org.wiseember.core.port.UsbTester;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.RunSettings;
+
+/** A USB port asked for its profiles. */
+public final class UsbTest implements TestType {
+  @Override
+  public String key() {
+    return StepByStep.USB;
+  }
+
+  @Override
+  public String words() {
+    return "USB";
+  }
+
+  @Override
+  public Group group() {
+    return Group.PORTS;
+  }
+
+  @Override
+  public boolean byHandOnly() {
+    return true;
+  }
+
+  @Override
+  public boolean inLogs() {
+    return false;
+  }
+
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    UsbTester tester = onHand.find(UsbTester.class).orElse(UsbTester.FIVE_VOLT);
+    return Optional.of(
+        new UsbSettings(
+            tester,
+            "With a "
+                + tester.words()
+                + ", which can show up to "
+                + Figures.plain(tester.mostWatts(), Unit.WATT)
+                + " of any port."));
+  }
+
+  @Override
+  public TestSettings kept(RunSettings kept) {
+    return new UsbSettings(UsbSettings.tester(kept.particulars()), "");
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, UnitFindings others) {
+    return new UsbRun(
+        this,
+        record.run(),
+        record.trace(),
+        record.treatment(),
+        UsbPort.of(
+            record.treated(),
+            UsbSettings.tester(record.run().settings().particulars()),
+            record.meter(Channel.DC_VOLTAGE),
+            record.meter(Channel.DC_CURRENT)));
+  }
+
+  @Override
+  public Set<Subject> answers() {
+    return Set.of(Subject.USB_C_POWER, Subject.USB_A_POWER);
+  }
+
+  @Override
+  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+    return unit.of(UsbRun.class)
+        .filter(r -> r.port().most().isPresent())
+        .max(Comparator.comparingDouble(r -> r.port().most().orElseThrow().value()))
+        .map(r -> answer(claim, r));
+  }
+
+  private static Answer answer(Claim claim, UsbRun run) {
+    String title = claim.subject().words();
+    var most = run.port().most().orElseThrow();
+    UsbTester tester = run.port().tester();
+    return run.port().rigStops(claim.figure())
+        ? Answer.rigCannotShow(
+            title,
+            claim,
+            run,
+            most,
+            "A "
+                + tester.words()
+                + " asks for "
+                + Figures.plain(tester.mostWatts(), Unit.WATT)
+                + " at most. Needed: "
+                + UsbTester.needed(claim.figure())
+                + ".")
+        : Answer.of(title, claim, run, most);
+  }
+}

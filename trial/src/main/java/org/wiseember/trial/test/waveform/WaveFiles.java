@@ -1,0 +1,75 @@
+package org.wiseember.trial.test.waveform;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.wiseember.bench.procedure.WaveSteps;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.WaveMethod;
+import org.wiseember.core.waveform.WaveformAnalysis;
+import org.wiseember.core.waveform.WaveformUnreadable;
+import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.Workbook;
+
+/** Captures that come from files rather than from a bench. */
+public final class WaveFiles {
+  private WaveFiles() {}
+
+  /**
+   * What a capture is kept as.
+   *
+   * @param watts of the load, 0 for none; below 0 for the mains
+   */
+  public static String words(double watts) {
+    return watts < 0
+        ? WaveSteps.MAINS
+        : watts == 0 ? WaveSteps.NO_LOAD : Figures.plain(watts, Unit.WATT);
+  }
+
+  /**
+   * A capture worked out before it is kept.
+   *
+   * @throws WaveformUnreadable in one sentence where no figure can be made of it
+   */
+  public static WaveRun.Wave looked(Capture capture) throws WaveformUnreadable {
+    return new WaveRun.Wave(
+        new KeptCapture(0, "The capture", capture),
+        false,
+        Double.NaN,
+        Optional.of(WaveformAnalysis.of(capture, WaveMethod.assumed(WaveMethod.MOST_ORDERS))),
+        "",
+        Optional.empty(),
+        List.of());
+  }
+
+  /** An empty run that captures from files go into; gives its key. */
+  public static long run(Workbook workbook, long unitId, double volts, String from, Instant now) {
+    return workbook
+        .runs()
+        .add(
+            unitId,
+            WaveSteps.KIND,
+            "Waveform from files",
+            now,
+            Run.State.DONE,
+            "Begun with " + from + ".",
+            new RunSettings(
+                0,
+                volts,
+                Map.of(),
+                Map.of(),
+                RunSettings.Source.FILE,
+                0,
+                List.of(),
+                List.of(),
+                Map.of()),
+            Trace.empty(),
+            List.of());
+  }
+}

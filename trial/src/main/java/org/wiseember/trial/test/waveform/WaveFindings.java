@@ -1,0 +1,104 @@
+package org.wiseember.trial.test.waveform;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.wiseember.bench.procedure.WaveSteps;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.transfer.Sag;
+import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.core.waveform.RatioCheck;
+import org.wiseember.core.waveform.WaveMethod;
+import org.wiseember.core.waveform.WaveformAnalysis;
+import org.wiseember.core.waveform.WaveformFinding;
+import org.wiseember.core.waveform.WaveformUnreadable;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.Run;
+
+/** Works out a run that captured a unit's wave. */
+final class WaveFindings {
+  private static final MeterClass METER = MeterClass.ofReading(1, 2, 0.1);
+
+  /** Readings this near in time belong to a capture, s. */
+  private static final double BESIDE = 30;
+
+  private static final Pattern LOAD = Pattern.compile("(\\d[\\d\\u2009 ]*(?:\\.\\d+)?)\\s*W\\b.*");
+
+  private final Run run;
+  private final Trace trace;
+  private final double nominal;
+
+  private WaveFindings(Run run, Trace trace, double nominal) {
+    this.run = run;
+    this.trace = trace;
+    this.nominal = nominal;
+  }
+
+  static WaveRun of(WaveTest type, RunRecord record) {
+    Run run = record.run();
+    double volts =
+        record
+            .label()
+            .claim(Subject.OUTPUT_VOLTAGE)
+            .map(Claim::figure)
+            .orElse(run.settings().volts());
+    WaveFindings findings = new WaveFindings(run, record.trace(), volts);
+    return new WaveRun(
+        type,
+        run,
+        record.trace(),
+        record.treatment(),
+        record.captures().stream().map(findings::wave).toList(),
+        volts);
+  }
+
+  private WaveRun.Wave wave(KeptCapture kept) {
+    boolean mains = kept.words().equals(WaveSteps.MAINS);
+    try {
+      WaveformFinding f =
+          WaveformAnalysis.of(kept.capture(), WaveMethod.assumed(WaveMethod.MOST_ORDERS));
+      return new WaveRun.Wave(
+          kept,
+          mains,
+          watts(kept, f),
+          Optional.of(f),
+          "",
+          check(kept, f),
+          Sag.in(kept.capture(), f.frequency().value(), 0));
+    } catch (WaveformUnreadable e) {
+      return new WaveRun.Wave(
+          kept, mains, Double.NaN, Optional.empty(), e.getMessage(), Optional.empty(), List.of());
+    }
+  }
+
+  /** By the meter beside it, else by the capture's own amps, else as it was named. */
+  private double watts(KeptCapture kept, WaveformFinding f) {
+    if (kept.words().equals(WaveSteps.NO_LOAD)) {
+      return 0;
+    }
+    double read = trace.series(Channel.AC_POWER).nearest(kept.seconds(), BESIDE);
+    if (!Double.isNaN(read)) {
+      return read;
+    }
+    if (f.power().isPresent()) {
+      return f.power().get().watts().value();
+    }
+    Matcher named = LOAD.matcher(kept.words());
+    return named.matches()
+        ? Double.parseDouble(named.group(1).replaceAll("[\\u2009 ]", ""))
+        : Double.NaN;
+  }
+
+  private Optional<RatioCheck> check(KeptCapture kept, WaveformFinding f) {
+    double volts = trace.series(Channel.AC_VOLTAGE).nearest(kept.seconds(), BESIDE);
+    return volts > 0.1 * nominal && nominal > 0
+        ? Optional.of(
+            RatioCheck.of(f, volts, run.settings().meterClass(Channel.AC_VOLTAGE).orElse(METER), 1))
+        : Optional.empty();
+  }
+}

@@ -1,0 +1,46 @@
+package org.wiseember.trial.test.waveform;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.waveform.LimitCheck;
+import org.wiseember.core.waveform.LimitSet;
+import org.wiseember.core.waveform.Suitability;
+import org.wiseember.core.waveform.WaveformFigures;
+import org.wiseember.core.waveform.WaveformFinding;
+import org.wiseember.report.page.FindingPage;
+
+/** What a run of waves found: its worst capture in charts, and all figures. */
+final class WavePage {
+  private WavePage() {}
+
+  static FindingPage of(WaveRun run) {
+    Optional<WaveRun.Wave> worst = run.worst();
+    if (worst.isEmpty()) {
+      return FindingPage.of(List.<Figure>of());
+    }
+    WaveRun.Wave w = worst.get();
+    WaveformFinding f = w.finding().orElseThrow();
+    WaveformFigures figures = w.figures();
+    double two = Math.min(2000 / f.frequency().value(), WavePictures.length(w));
+    List<String> words = new ArrayList<>(WaveTable.words(run, w));
+    words.add(
+        LimitCheck.of(f, LimitSet.EN_50160).words()
+            + " These caps are for a public supply, lines to compare with.");
+    for (Suitability s : Suitability.of(f, run.nominalVolts())) {
+      words.add(s.kind().words() + ": " + s.fit().words() + ". " + s.reason());
+    }
+    return FindingPage.of(
+            List.of(
+                figures.distortion(),
+                figures.rms(),
+                figures.frequency(),
+                figures.crest(),
+                figures.offset()))
+        .chart(WavePictures.stretch(w, Optional.empty(), 0, two))
+        .chart(WavePictures.harmonics(f, Optional.of(LimitSet.EN_50160)))
+        .table(WaveTable.HEADS, WaveTable.rows(run))
+        .say(words);
+  }
+}

@@ -1,0 +1,145 @@
+package org.wiseember.trial.test.waveform;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.figure.Explanation;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Warning;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.core.transfer.Sag;
+import org.wiseember.core.waveform.LoadSweep;
+import org.wiseember.core.waveform.RatioCheck;
+import org.wiseember.core.waveform.WaveformFigures;
+import org.wiseember.core.waveform.WaveformFinding;
+import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.Run;
+
+/**
+ * A unit's wave at several loads.
+ *
+ * @param waves as they were captured
+ * @param nominalVolts of the outlet, V; 0 where nobody said
+ */
+public record WaveRun(
+    TestType type, Run run, Trace trace, Treatment treatment, List<Wave> waves, double nominalVolts)
+    implements TestRun {
+  /**
+   * One capture and what it says.
+   *
+   * @param mains whether it is the mains', for comparison
+   * @param watts load it was captured at, W; NaN where nobody knows
+   * @param finding empty where no figure can be made of it
+   * @param trouble why not, one sentence
+   * @param check against the meter on the same outlet; empty where there was none
+   * @param sags what fell out of its usual volts
+   */
+  public record Wave(
+      KeptCapture kept,
+      boolean mains,
+      double watts,
+      Optional<WaveformFinding> finding,
+      String trouble,
+      Optional<RatioCheck> check,
+      List<Sag> sags) {
+    public Wave {
+      sags = List.copyOf(sags);
+    }
+
+    /** Its figures, which it must have. */
+    public WaveformFigures figures() {
+      return WaveformFigures.of(finding.orElseThrow(), where());
+    }
+
+    /** What was captured, as it stands inside a sentence. */
+    public String where() {
+      String words = kept.words();
+      boolean figure = !words.isEmpty() && Character.isDigit(words.charAt(0));
+      return figure
+          ? "at " + words
+          : mains ? "the mains" : words.equals("No load") ? "no load" : words;
+    }
+  }
+
+  public WaveRun {
+    waves = List.copyOf(waves);
+  }
+
+  /** The unit's own waves that have figures, the mains left out. */
+  public List<Wave> own() {
+    return waves.stream().filter(w -> !w.mains() && w.finding().isPresent()).toList();
+  }
+
+  /** The unit's most distorted wave. */
+  public Optional<Wave> worst() {
+    return own().stream()
+        .max(Comparator.comparingDouble(w -> w.finding().orElseThrow().thdF().value()));
+  }
+
+  /**
+   * The unit's wave nearest to a load.
+   *
+   * @param watts W
+   */
+  public Optional<Wave> at(double watts) {
+    return own().stream()
+        .filter(w -> !Double.isNaN(w.watts()))
+        .min(Comparator.comparingDouble(w -> Math.abs(w.watts() - watts)));
+  }
+
+  /** Its waves by load; those whose load nobody knows are left out. */
+  public LoadSweep sweep() {
+    return new LoadSweep(
+        own().stream()
+            .filter(w -> !Double.isNaN(w.watts()))
+            .map(w -> new LoadSweep.Point(w.watts(), w.finding().orElseThrow()))
+            .toList());
+  }
+
+  @Override
+  public List<Figure> figures() {
+    return worst().map(Wave::figures).map(WaveformFigures::all).orElse(List.of());
+  }
+
+  /** The distortion of the worst wave. */
+  @Override
+  public Optional<Explanation> headline() {
+    return worst().map(w -> Explanation.of(w.figures().distortion()));
+  }
+
+  @Override
+  public FindingPage page(UnitFindings unit) {
+    return WavePage.of(this);
+  }
+
+  @Override
+  public List<Warning> warnings() {
+    List<Warning> warnings = new ArrayList<>();
+    if (waves.isEmpty()) {
+      warnings.add(
+          new Warning(
+              "no_capture", "No wave was captured yet. Add one from a scope or from a file."));
+    }
+    for (Wave w : waves) {
+      if (w.finding().isEmpty()) {
+        warnings.add(new Warning("unreadable", w.kept().words() + ": " + w.trouble()));
+      }
+      w.finding().stream()
+          .flatMap(f -> f.warnings().stream())
+          .filter(x -> !x.code().equals("accuracy_assumed"))
+          .forEach(x -> warnings.add(new Warning(x.code(), w.kept().words() + ": " + x.message())));
+      w.check()
+          .filter(c -> !c.agrees())
+          .ifPresent(
+              c -> warnings.add(new Warning("meter_differs", w.kept().words() + ": " + c.words())));
+      w.sags().forEach(s -> warnings.add(new Warning("sag", w.kept().words() + ": " + s.words())));
+    }
+    return warnings;
+  }
+}
