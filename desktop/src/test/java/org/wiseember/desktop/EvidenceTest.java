@@ -15,10 +15,10 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.app.StageName;
+import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.test.idle.IdleRun;
 import org.wiseember.trial.test.ladder.LadderRun;
-import org.wiseember.trial.test.TestRun;
 import org.wiseember.workbook.Workbook;
 
 /** Looking at runs and deciding about them, in a real window, by mouse and keyboard. */

@@ -11,8 +11,8 @@ import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.desktop.frame.Row;
-import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.trial.TestKind;
+import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
 

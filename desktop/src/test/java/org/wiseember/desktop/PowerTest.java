@@ -12,11 +12,11 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.app.StageName;
+import org.wiseember.trial.TestKind;
+import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.legs.LegsRun;
 import org.wiseember.trial.test.overload.OverloadRun;
 import org.wiseember.trial.test.start.StartsRun;
-import org.wiseember.trial.TestKind;
-import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.usb.UsbRun;
 import org.wiseember.workbook.Run;
 

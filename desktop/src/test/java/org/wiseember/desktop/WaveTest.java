@@ -15,8 +15,8 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.waveform.WaveClass;
-import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.TestKind;
+import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.test.waveform.WaveRun;
 import org.wiseember.workbook.comtrade.ComtradeReader;
 

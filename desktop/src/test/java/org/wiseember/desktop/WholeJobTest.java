@@ -25,9 +25,9 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.desktop.app.StageName;
+import org.wiseember.trial.page.TrialPage;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.trial.page.TrialPage;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
 

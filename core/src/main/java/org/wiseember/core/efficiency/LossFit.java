@@ -9,6 +9,9 @@ import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.Estimate;
@@ -203,6 +206,17 @@ public final class LossFit {
    */
   public Estimate estimate(ToDoubleFunction<LossCurve> figure) {
     return new Estimate(figure.applyAsDouble(curve), budget(figure).u95());
+  }
+
+  /** What is lost of every further watt by the converter, p₁, beside what it draws by itself. */
+  public Figure lossShare() {
+    return Figure.of(
+        "loss_share",
+        "Lost of every watt",
+        curve.p1(),
+        Unit.ONE,
+        Because.of(budget(LossCurve::p1), "p1 of P_dc − P_ac = p0 + p1·P + p2·P²")
+            .summed("by the fit through the loads"));
   }
 
   /** How sure a figure read off the curve is. */

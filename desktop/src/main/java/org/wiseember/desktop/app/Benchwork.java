@@ -10,9 +10,9 @@ import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
+import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
@@ -25,6 +25,7 @@ import org.wiseember.bench.instrument.DescriptionUnreadable;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.Way;
 import org.wiseember.bench.procedure.DoNow;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.run.RunView;
@@ -36,14 +37,13 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReading;
-import org.wiseember.trial.rig.BenchSetup;
-import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.TestType;
-import org.wiseember.bench.procedure.Drain;
+import org.wiseember.trial.record.RecordedRun;
+import org.wiseember.trial.rig.BenchSetup;
+import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Instruments;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.Photo;
@@ -79,8 +79,7 @@ public final class Benchwork {
     this.clock = clock;
     this.edits = edits;
     this.leftOn = new LeftOn(desk, clock);
-    loadsOnHand.addListener(
-        (o, was, is) -> onHand.set(onHand.get().loaded(LoadsOnHand.watts(is))));
+    loadsOnHand.addListener((o, was, is) -> onHand.set(onHand.get().loaded(LoadsOnHand.watts(is))));
   }
 
   /** Loads that may still be on though nothing runs. */

@@ -9,11 +9,11 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.run.RunView;
-import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.trial.record.RecordedRun;
+import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.KeptReading;
 

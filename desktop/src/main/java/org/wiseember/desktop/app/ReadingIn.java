@@ -20,8 +20,8 @@ import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.trial.TestKind;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.Run;
@@ -127,7 +127,7 @@ public final class ReadingIn {
    * @param kind which test it is the log of
    * @param accuracy of its meters, ± % of reading; empty where nobody knows
    */
-  public void readIn(LogMapping mapping, TestKind kind, String title, Optional<Double> accuracy) {
+  public void readIn(LogMapping mapping, TestType kind, String title, Optional<Double> accuracy) {
     LogDraft from = draft.get();
     Judgement judgement = desk.chosen().get();
     if (from == null || judgement == null || desk.refuseWhenReadOnly() || progress.get() >= 0) {
@@ -176,7 +176,7 @@ public final class ReadingIn {
       Unit unit,
       LogDraft from,
       LogMapping mapping,
-      TestKind kind,
+      TestType kind,
       String title,
       Optional<Double> accuracy,
       Log log) {

@@ -22,9 +22,8 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.desktop.frame.Row;
 import org.wiseember.report.look.Palette;
-import org.wiseember.trial.demo.DemoWorkbook;
-import org.wiseember.bench.procedure.Drain;
 import org.wiseember.trial.AllTests;
+import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.workbook.RunSettings;
 
 /** Pictures of the main views, from whatever workbook is open. */

@@ -4,14 +4,14 @@ import java.util.List;
 import java.util.function.Consumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import org.wiseember.bench.procedure.Charge;
 import org.wiseember.core.charge.ChargeSource;
-import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.solar.Arrangement;
 import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.core.solar.Port;
+import org.wiseember.trial.AllTests;
 import org.wiseember.trial.test.charge.ChargeSetting;
-import org.wiseember.trial.TestKind;
 
 /** The panels on hand, and what they are put to. */
 public final class SolarWork {
@@ -70,13 +70,10 @@ public final class SolarWork {
 
   /** Charges the chosen unit from these panels next. */
   public void toTheBench(Arrangement arrangement) {
-    ChargeSetting now = desk.bench().charge().get();
-    desk.bench()
-        .charge()
-        .set(
-            now.with(arrangement, panels.get().site())
-                .from(Benchwork.with(now.sources(), ChargeSource.SOLAR, Inlet.DC)));
-    desk.bench().test().set(TestKind.CHARGE);
+    ChargeSetting now =
+        desk.bench().onHand().get().find(ChargeSetting.class).orElse(ChargeSetting.WALL);
+    desk.bench().have(now.adding(ChargeSource.SOLAR).with(arrangement, panels.get().site()));
+    desk.bench().test().set(AllTests.of(Charge.KIND));
     desk.stage().set(StageName.BENCH);
   }
 }

@@ -1,24 +1,27 @@
 package org.wiseember.desktop.because;
 
 import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Explanation;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
+import org.wiseember.desktop.frame.Row;
 import org.wiseember.desktop.look.MiniTrace;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.page.TrialPage;
 
 /** The panel that tells why: the run in little, the sum, how sure, what to watch out for. */
 public final class BecausePanel extends VBox {
@@ -30,65 +33,76 @@ public final class BecausePanel extends VBox {
     setId("because");
   }
 
-  /** Explains one line of a judgement. */
+  /** Explains one line of a judgement by the very figure that was judged. */
   public void explain(Judgement judgement, Judged line) {
-    getChildren().clear();
-    line(Words.of("quiet", "Because"));
-    line(Words.of("heading", line.title()));
-    Optional<Because> because = line.because();
-    if (because.isEmpty()) {
-      untested(line);
+    begin(line.title());
+    Optional<Figure> figure = line.figure();
+    if (figure.isEmpty()) {
+      unread(line);
+      line.runId().ifPresent(this::openRun);
       return;
     }
-    because(because.get());
+    Explanation why = Explanation.of(figure.get());
+    Optional<TestRun> run = line.runId().flatMap(judgement::run);
+    answer(why);
     line.verdict().ifPresent(this::verdict);
-    line.runId().flatMap(id -> TrialPage.run(judgement, id)).ifPresent(this::run);
-    details(because.get());
+    run.ifPresent(this::run);
+    details(why, run);
     line.runId().ifPresent(this::openRun);
   }
 
-  /** Explains the main figure of one run. */
+  /** Explains an answer of a run: a figure, or a word such as a count. */
+  public void explain(TestRun run, Explanation why) {
+    begin(why.title());
+    answer(why);
+    run(run);
+    details(why, Optional.of(run));
+  }
+
+  /** Explains the first answer of a run. */
   public void explain(TestRun run) {
-    getChildren().clear();
-    line(Words.of("quiet", "Because"));
-    Optional<Because> because = run.because();
-    if (because.isEmpty()) {
-      line(Words.of("heading", "No figure"));
-      run.warnings().forEach(w -> line(Words.of("because-text", w.message())));
+    Optional<Explanation> why = run.headline();
+    if (why.isPresent()) {
+      explain(run, why.get());
       return;
     }
-    line(Words.of("heading", because.get().title()));
-    because(because.get());
-    run(run);
-    details(because.get());
+    begin("No figure");
+    run.warnings().forEach(w -> line(Words.of("because-text", w.message())));
   }
 
-  /** Explains a figure that rests on several runs. */
-  public void explain(Because because) {
+  /** Explains an answer that rests on no single run. */
+  public void explain(Explanation why) {
+    begin(why.title());
+    answer(why);
+    details(why, Optional.empty());
+  }
+
+  private void begin(String title) {
     getChildren().clear();
     line(Words.of("quiet", "Because"));
-    line(Words.of("heading", because.title()));
-    because(because);
-    details(because);
+    line(Words.of("heading", title));
   }
 
-  private void line(javafx.scene.Node node) {
+  private void line(Node node) {
     getChildren().add(node);
   }
 
-  private void because(Because because) {
-    int split = because.figure().indexOf(" ± ");
+  private void answer(Explanation why) {
+    int split = why.answer().indexOf(" ± ");
     Label big =
-        Words.line("big", split < 0 ? because.figure() : because.figure().substring(0, split));
+        split < 0
+            ? Words.of("big", why.answer())
+            : Words.line("big", why.answer().substring(0, split));
     HBox figure = new HBox(big);
     figure.setSpacing(7);
     figure.setStyle("-fx-alignment: baseline-left;");
     if (split >= 0) {
-      Label rest = Words.line("measured", because.figure().substring(split + 1));
-      figure.getChildren().add(rest);
+      figure.getChildren().add(Words.line("measured", why.answer().substring(split + 1)));
     }
     line(figure);
-    line(Words.of("quiet", because.summary()));
+    if (!why.because().summary().isEmpty()) {
+      line(Words.of("quiet", why.because().summary()));
+    }
   }
 
   private void verdict(Verdict verdict) {
@@ -99,41 +113,27 @@ public final class BecausePanel extends VBox {
   }
 
   private void run(TestRun run) {
-    MiniTrace mini = new MiniTrace(TrialPage.watts(run));
+    MiniTrace mini = new MiniTrace(run.watts());
     mini.setMinHeight(78);
     mini.setPrefHeight(78);
     mini.setMaxWidth(Double.MAX_VALUE);
+    Words.shown(mini, run.watts().size() > 1);
     line(mini);
-    line(Words.of("quiet", run instanceof DrainRun drain ? drained(drain) : run.run().title()));
+    line(Words.of("quiet", run.caption()));
   }
 
-  private static String drained(DrainRun drain) {
-    String mean =
-        drain
-            .finding()
-            .meanPower()
-            .map(Estimate::value)
-            .map(w -> Figures.fixed(w, 0) + " W mean, ")
-            .orElse("");
-    String end =
-        drain
-            .finding()
-            .duration()
-            .map(
-                d ->
-                    (drain.complete() ? "shut off after " : "followed for ")
-                        + Figures.duration(d.value()))
-            .orElse("");
-    return mean + end;
-  }
-
-  private void details(Because because) {
-    section("Worked out");
-    for (String step : because.workedOut()) {
-      line(Words.of("figure", step));
+  private void details(Explanation why, Optional<TestRun> run) {
+    Because because = why.because();
+    if (!because.workedOut().isEmpty()) {
+      section("Worked out");
+      because.workedOut().forEach(step -> line(Words.of("figure", step)));
+    }
+    if (!because.madeFrom().isEmpty()) {
+      section("Made from");
+      because.madeFrom().forEach(source -> line(link(source, why, run)));
     }
     if (!because.budget().contributions().isEmpty()) {
-      howSure(because);
+      howSure(because.budget(), why.unit());
     }
     if (!because.watchOut().isEmpty()) {
       section("Watch out");
@@ -145,17 +145,51 @@ public final class BecausePanel extends VBox {
     }
   }
 
-  private void howSure(Because because) {
+  /** A figure it was made from; it opens its own because, from where there is a way back. */
+  private Node link(Because.Source source, Explanation from, Optional<TestRun> run) {
+    Figure figure = source.figure();
+    Label words = Words.of("link", figure.name() + " " + figure.words() + " ›");
+    HBox row = new HBox(words);
+    row.getStyleClass().add("opens");
+    Row.make(
+        row,
+        figure.name() + " " + figure.words(),
+        () -> {
+          Optional<TestRun> behind =
+              source.runId() == Because.SAME_RUN
+                  ? run
+                  : Optional.ofNullable(desk.chosen().get()).flatMap(j -> j.run(source.runId()));
+          begin(figure.name());
+          Explanation why = Explanation.of(figure);
+          answer(why);
+          behind.ifPresent(this::run);
+          details(why, behind);
+          line(new HBox(back(from, run)));
+        });
+    return row;
+  }
+
+  private Node back(Explanation to, Optional<TestRun> run) {
+    var back =
+        Words.button(
+            "action",
+            "Back to " + to.title(),
+            () -> run.ifPresentOrElse(r -> explain(r, to), () -> explain(to)));
+    back.setId("because-back");
+    return back;
+  }
+
+  private void howSure(Budget budget, Unit unit) {
     section("How sure");
-    double u95 = because.budget().u95();
+    double u95 = budget.u95();
     int decimals = Figures.decimalsFor(u95) + 1;
-    for (Contribution c : because.budget().contributions()) {
+    for (Contribution c : budget.contributions()) {
       line(budgetRow(c.name(), "± " + Figures.fixed(c.alone95(), decimals), "figure"));
     }
     line(
         budgetRow(
             "Together, 95 %",
-            "± " + Figures.fixed(u95, decimals) + " " + because.unit().symbol(), "strong"));
+            Figures.withUnit("± " + Figures.fixed(u95, decimals), unit), "strong"));
   }
 
   private void section(String words) {
@@ -185,7 +219,8 @@ public final class BecausePanel extends VBox {
                 })));
   }
 
-  private void untested(Judged line) {
+  /** Nobody read anything of it. */
+  private void unread(Judged line) {
     line(Words.of("claimed", line.claim().figureWords()));
     line.claim().conditionWords().ifPresent(w -> line(Words.of("quiet", w)));
     if (line.verdict().isEmpty()) {

@@ -30,17 +30,16 @@ import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.report.chart.TraceChart;
-import org.wiseember.trial.test.charge.ChargeRefusal;
-import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.trial.RigCables;
-import org.wiseember.trial.TestKind;
+import org.wiseember.report.chart.TraceDrawing;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.drain.DrainSettings;
+import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 
-/** A drain before it starts, while it runs, and when it has ended; and the instruments. */
+/** A test before it starts, while it runs, and when it has ended; and the instruments. */
 public final class BenchStage extends StackPane {
   private final Desk desk;
   private final VBox main = new VBox();
@@ -108,11 +107,7 @@ public final class BenchStage extends StackPane {
     desk.bench().live().addListener((o, was, is) -> rebuild());
     desk.bench().source().addListener((o, was, is) -> rebuild());
     desk.bench().test().addListener((o, was, is) -> rebuild());
-    desk.bench().loadsOnHand().addListener((o, was, is) -> rebuild());
-    desk.bench().motor().addListener((o, was, is) -> rebuild());
-    desk.bench().usb().addListener((o, was, is) -> rebuild());
-    desk.bench().soundMetres().addListener((o, was, is) -> rebuild());
-    desk.bench().charge().addListener((o, was, is) -> rebuild());
+    desk.bench().onHand().addListener((o, was, is) -> rebuild());
     desk.palette().addListener((o, was, is) -> redraw());
     desk.textScale().addListener((o, was, is) -> redraw());
     sceneProperty().addListener((o, was, is) -> focusStart());
@@ -199,7 +194,7 @@ public final class BenchStage extends StackPane {
     LiveRun live = desk.bench().live().get();
     boolean mine = live != null && judgement != null && live.unitId() == judgement.unit().id();
     // A run that has ended stays on show until another test is asked for.
-    mine = mine && (live.going() || live.plan().kind() == desk.bench().test().get());
+    mine = mine && (live.going() || live.plan().type().equals(desk.bench().test().get()));
     if (shown != null) {
       shown.view().removeListener(watch);
       shown = null;
@@ -221,7 +216,7 @@ public final class BenchStage extends StackPane {
       live.view().addListener(watch);
       title.setText(live.plan().title());
       typed.of(live);
-      leads.show(RigCables.of(live.plan(), judgement.unit().label()));
+      leads.show(live.plan().settings().leads(judgement.unit().label()));
       show(live.view().get());
       return;
     }
@@ -229,30 +224,24 @@ public final class BenchStage extends StackPane {
     title.setText(plan.map(TestPlan::title).orElse(desk.bench().test().get().words()));
     arrange(true, false, false);
     Words.shown(start, plan.isPresent());
-    Words.shown(toLabel, plan.isEmpty() && desk.bench().test().get() != TestKind.CHARGE);
+    Words.shown(toLabel, plan.isEmpty());
     showCutShort(judgement);
     if (plan.isPresent()) {
       showReady(judgement, plan.get());
     } else {
-      under.setText(judgement.unit().name() + ". " + missing());
-      tiles.nothing(desk.bench().test().get());
+      under.setText(
+          judgement.unit().name()
+              + ". "
+              + desk.bench()
+                  .test()
+                  .get()
+                  .missing(judgement.unit().label(), desk.bench().onHand().get()));
+      Words.shown(tiles, false);
       clock.show(0, "");
       doNow.show(List.of(), "", false);
       leads.show(List.of());
       chart.show(null);
     }
-  }
-
-  private String missing() {
-    return switch (desk.bench().test().get()) {
-      case CHARGE ->
-          ChargeRefusal.of(desk.chosen().get().unit().label(), desk.bench().charge().get())
-              .orElse("");
-      case LADDER, OVERLOAD, HEAT ->
-          "This test needs the watts the label rates the unit at, and loads on hand to go with it.";
-      default ->
-          "A drain needs to know how much the unit claims to hold; its label prints no capacity.";
-    };
   }
 
   private void showReady(Judgement judgement, TestPlan plan) {
@@ -263,27 +252,22 @@ public final class BenchStage extends StackPane {
         plan.procedure().steps().stream().filter(s -> s.when() == DoNow.When.BEFORE).toList(),
         "",
         false);
-    leads.show(RigCables.of(plan, judgement.unit().label()));
-    cautions.show(plan.kind(), plan.procedure().steps());
-    if (plan.kind().drains()) {
-      List<Double> earlier =
-          judgement.drains().stream()
-              .filter(d -> d.complete() && d.direct() == (plan.kind() == TestKind.DC_DRAIN))
-              .map(d -> d.finding().deliveredEnergy().orElseThrow().value())
-              .toList();
-      ExpectedEnd ahead = ExpectedEnd.of(rated, earlier, 0, Double.NaN, plan.watts());
-      tiles.ahead(plan, ahead);
-      chart.show(
-          () ->
-              TraceChart.of(
-                  LiveFigure.ahead(plan, ahead), desk.palette().get(), desk.textScale().get()));
+    leads.show(plan.settings().leads(judgement.unit().label()));
+    cautions.show(plan.type(), plan.procedure().steps());
+    if (plan.type().drains()) {
+      ExpectedEnd end =
+          ExpectedEnd.of(rated, plan.type().earlier(judgement), 0, Double.NaN, plan.watts());
+      tiles.show(plan.settings().tiles(), DrainSettings.ahead(end));
+      show(LiveFigure.ahead(plan, end));
     } else {
-      tiles.nothing(plan.kind());
-      chart.show(
-          () ->
-              TraceChart.of(LiveFigure.empty(plan), desk.palette().get(), desk.textScale().get()));
+      tiles.nothing(plan.settings().tiles());
+      show(LiveFigure.empty(plan));
     }
     focusStart();
+  }
+
+  private void show(TraceDrawing drawing) {
+    chart.show(() -> drawing.chart(desk.palette().get(), desk.textScale().get()));
   }
 
   /** Runs of this unit that were cut short: go on, or close them. */
@@ -326,10 +310,10 @@ public final class BenchStage extends StackPane {
     if (!ready) {
       Words.shown(cautions, false);
     }
-    Words.shown(this.seen, running && seen && shown.plan().kind() == TestKind.STARTS);
+    Words.shown(this.seen, running && seen && shown.plan().type().seenByEyes());
     Words.shown(markButton, running);
     Words.shown(stop, running);
-    Words.shown(dropped, running && seen && shown.plan().kind().drains());
+    Words.shown(dropped, running && seen && shown.plan().type().drains());
     Words.shown(said, running);
     Words.shown(typed, running);
     Words.shown(noticed, !ready);
@@ -361,15 +345,13 @@ public final class BenchStage extends StackPane {
       Focus.give(toVerdict, () -> {});
     }
     under.setText(phaseWords(view));
-    tiles.show(shown, view);
+    TestSettings settings = shown.plan().settings();
+    tiles.show(settings.tiles(), settings.now(shown.at(view)));
     clock.show(
         view.latest().seconds(), view.unsaved().isEmpty() ? savedWords(view) : view.unsaved());
     noticed.show(view.notices());
     showSteps(view);
-    chart.show(
-        () ->
-            TraceChart.of(
-                LiveFigure.of(shown, view), desk.palette().get(), desk.textScale().get()));
+    show(LiveFigure.of(shown, view));
   }
 
   private String savedWords(RunView view) {
@@ -380,7 +362,7 @@ public final class BenchStage extends StackPane {
 
   private void showSteps(RunView view) {
     boolean draining = view.phase() == Phase.SETTLING || view.phase() == Phase.MEASURING;
-    boolean byHand = shown.run().loadByHand() && shown.plan().kind().drains();
+    boolean byHand = shown.run().loadByHand() && shown.plan().type().drains();
     boolean ask = byHand && draining && !(view.watts() > 1) && view.loadedSeconds() == 0;
     boolean off = byHand && view.phase() == Phase.WINDING_DOWN;
     boolean waits = !view.asks().isEmpty() && shown.run().source() != RunSettings.Source.SIMULATED;
@@ -396,35 +378,8 @@ public final class BenchStage extends StackPane {
     String ending = shown.run().procedure().ending().orElse("");
     String shows = view.unitShows().isEmpty() ? "" : " The unit shows " + view.unitShows() + ".";
     boolean byHand = shown.run().source() == RunSettings.Source.BY_HAND;
-    return view.phase().words() + (!ending.isEmpty() ? ". " + ending : ". " + ends(byHand)) + shows;
-  }
-
-  private String ends(boolean byHand) {
-    return switch (shown.plan().kind()) {
-      case AC_DRAIN, DC_DRAIN ->
-          byHand
-              ? "Say so when the output drops out, and type the last reading."
-              : "Ends by itself when the output drops out.";
-      case LADDER ->
-          byHand
-              ? "At every load wait half a minute, type watts, DC volts and amps together, then go on."
-              : "Goes through the loads by itself as far as they obey.";
-      case IDLE -> "Nothing may be plugged in while it reads.";
-      case OVERLOAD -> "Each load until it trips or its time is over, then a rest. Stay with it.";
-      case STARTS ->
-          byHand
-              ? "Switch it on, and say how it went."
-              : "One start after the other, a minute between.";
-      case SWITCH_OVER -> "The mains plug is pulled five times with a scope on the outlet.";
-      case CHARGE -> "Ends by itself once it takes no more.";
-      case WAVEFORM ->
-          byHand
-              ? "At every load capture 200 ms or more; add the files in Evidence."
-              : "The mains first, then a capture at every load once it has settled.";
-      case PORT -> "Steps the current up until the port switches off.";
-      case USB, TWO_LEGS -> "Do what is asked, type what you read, then go on.";
-      case HEAT -> "The room first, then from light to heavy; 50 min at the last load.";
-      case SOAK -> "Ends after 24 h, or when the output has gone off.";
-    };
+    return view.phase().words()
+        + (!ending.isEmpty() ? ". " + ending : ". " + shown.plan().settings().ends(byHand))
+        + shows;
   }
 }

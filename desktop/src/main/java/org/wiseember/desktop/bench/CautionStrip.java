@@ -12,7 +12,7 @@ import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.TestKind;
+import org.wiseember.trial.test.TestType;
 
 /**
  * What can hurt in a test, above its Start. The desk is told once every caution has been inside the
@@ -22,7 +22,7 @@ final class CautionStrip extends VBox {
   private final Desk desk;
   private final List<Node> lines = new ArrayList<>();
   private final Set<Node> seen = new HashSet<>();
-  private TestKind kind;
+  private TestType kind;
 
   CautionStrip(Desk desk) {
     this.desk = desk;
@@ -32,7 +32,7 @@ final class CautionStrip extends VBox {
   }
 
   /** Shows the cautions of a test; none where it can hurt nobody. */
-  void show(TestKind test, List<DoNow> steps) {
+  void show(TestType test, List<DoNow> steps) {
     List<String> cautions =
         steps.stream().map(DoNow::caution).filter(c -> !c.isEmpty()).distinct().toList();
     boolean wanted = test.hazardous() && !cautions.isEmpty();

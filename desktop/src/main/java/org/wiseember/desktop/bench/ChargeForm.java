@@ -14,8 +14,8 @@ import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.test.charge.ChargeSetting;
 import org.wiseember.trial.test.LabelInputs;
+import org.wiseember.trial.test.charge.ChargeSetting;
 
 /** What a unit is charged from: one source or several, and the panels that were chosen for it. */
 final class ChargeForm extends VBox {
@@ -41,8 +41,12 @@ final class ChargeForm extends VBox {
     sun.setStyle("-fx-alignment: center-left;");
     usb = usb();
     getChildren().addAll(row, sun, usb);
-    desk.bench().charge().addListener((o, was, is) -> show());
+    desk.bench().onHand().addListener((o, was, is) -> show());
     show();
+  }
+
+  private ChargeSetting setting() {
+    return desk.bench().onHand().get().find(ChargeSetting.class).orElse(ChargeSetting.WALL);
   }
 
   private ToggleButton button(ChargeSource source) {
@@ -52,26 +56,27 @@ final class ChargeForm extends VBox {
     button.getStyleClass().setAll("toggle-button", "choice");
     button.setId("from-" + source);
     button.setMinWidth(Region.USE_PREF_SIZE);
-    button.setSelected(desk.bench().charge().get().sources().contains(source));
+    button.setSelected(setting().sources().contains(source));
     button.setOnAction(
         e -> {
-          desk.bench().chargeFrom(source, button.isSelected());
+          ChargeSetting now = setting();
+          desk.bench().have(button.isSelected() ? now.adding(source) : now.without(source));
           if (source == ChargeSource.SOLAR) {
             wireTheBest();
           }
           // The last source does not let go.
-          button.setSelected(desk.bench().charge().get().sources().contains(source));
+          button.setSelected(setting().sources().contains(source));
         });
     desk.bench()
-        .charge()
-        .addListener((o, was, is) -> button.setSelected(is.sources().contains(source)));
+        .onHand()
+        .addListener((o, was, is) -> button.setSelected(setting().sources().contains(source)));
     return button;
   }
 
   /** Where no panels were chosen in the plan, the best way to wire those on hand is taken. */
   private void wireTheBest() {
     PanelsOnHand onHand = desk.solar().panels().get();
-    ChargeSetting now = desk.bench().charge().get();
+    ChargeSetting now = setting();
     if (now.panels().isPresent() || onHand.lots().isEmpty() || desk.chosen().get() == null) {
       return;
     }
@@ -88,32 +93,21 @@ final class ChargeForm extends VBox {
                                 .ifPresent(
                                     w ->
                                         desk.bench()
-                                            .charge()
-                                            .set(
-                                                desk.bench()
-                                                    .charge()
-                                                    .get()
-                                                    .with(w.arrangement(), onHand.site())))));
+                                            .have(
+                                                setting().with(w.arrangement(), onHand.site())))));
   }
 
   private HBox usb() {
     TextField watts =
-        Field.of(
-            "usb-charger",
-            "USB-C charger gives, W",
-            Figures.plain(desk.bench().charge().get().usbWatts()),
-            4);
+        Field.of("usb-charger", "USB-C charger gives, W", Figures.plain(setting().usbWatts()), 4);
     Label trouble = Words.of("care", "");
     Words.shown(trouble, false);
     Field.whenTyped(
         watts,
         () -> {
           try {
-            ChargeSetting now = desk.bench().charge().get();
             double gives = Field.number(watts, LEAST_USB, MOST_USB).orElse(ChargeSetting.USUAL_USB);
-            desk.bench()
-                .charge()
-                .set(new ChargeSetting(now.sources(), now.panels(), now.site(), gives));
+            desk.bench().have(setting().withUsb(gives));
             Words.shown(trouble, false);
           } catch (IllegalArgumentException e) {
             trouble.setText(e.getMessage());
@@ -124,7 +118,7 @@ final class ChargeForm extends VBox {
   }
 
   private void show() {
-    ChargeSetting setting = desk.bench().charge().get();
+    ChargeSetting setting = setting();
     Words.shown(sun, setting.sources().contains(ChargeSource.SOLAR));
     Words.shown(usb, setting.sources().contains(ChargeSource.USB_C));
     panels.setText(

@@ -9,7 +9,6 @@ import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.report.chart.TraceDrawing;
-import org.wiseember.trial.TestKind;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.KeptReading;
 
@@ -27,7 +26,7 @@ final class LiveFigure {
         Double.NaN,
         TraceDrawing.Line.NONE,
         new TraceDrawing.Forecast(end.secondsLeft(), end.soonest(), end.latest()),
-        Math.max(10, plan.watts()),
+        most(plan),
         powerName(plan));
   }
 
@@ -67,24 +66,20 @@ final class LiveFigure {
         powerName(run.plan()));
   }
 
-  /** A port's loads are amps; its watts follow from its volts. */
   private static double most(TestPlan plan) {
-    return Math.max(10, plan.kind() == TestKind.PORT ? plan.watts() * plan.volts() : plan.watts());
+    return Math.max(10, plan.settings().chartWatts());
   }
 
   private static String powerName(TestPlan plan) {
-    return switch (plan.kind()) {
-      case DC_DRAIN, IDLE, PORT, USB -> "DC power";
-      case CHARGE -> "charge power";
-      default -> "AC power";
-    };
+    return plan.type().wattsName();
   }
 
   private static List<TraceDrawing.Mark> marks(RunView view) {
     return view.notices().stream()
         .filter(n -> List.of("mark", "steady", IdleWatch.STATE).contains(n.code()))
         .map(
-            n -> new TraceDrawing.Mark(n.seconds(), n.code().equals("steady") ? "steady" : n.text()))
+            n ->
+                new TraceDrawing.Mark(n.seconds(), n.code().equals("steady") ? "steady" : n.text()))
         .toList();
   }
 
@@ -102,7 +97,7 @@ final class LiveFigure {
 
   private static TraceDrawing.Forecast forecast(LiveRun run, RunView view) {
     boolean draining = view.phase() == Phase.MEASURING || view.phase() == Phase.SETTLING;
-    if (!draining || !run.plan().kind().drains()) {
+    if (!draining || !run.plan().type().drains()) {
       return TraceDrawing.Forecast.NONE;
     }
     ExpectedEnd end = run.expectedEnd();

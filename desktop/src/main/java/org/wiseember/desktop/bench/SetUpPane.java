@@ -1,6 +1,5 @@
 package org.wiseember.desktop.bench;
 
-import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,14 +17,13 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.simulated.Fault;
-import org.wiseember.core.port.UsbTester;
-import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.label.Group;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.OnBench;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.TestKind;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.test.TestType;
 import org.wiseember.workbook.RunSettings;
 
 /** Before a run: where its readings come from, and what goes with that. */
@@ -38,16 +36,14 @@ final class SetUpPane extends VBox {
           new Choice(RunSettings.Source.INSTRUMENTS, "My instruments"),
           new Choice(RunSettings.Source.BY_HAND, "By hand"));
 
-  /** Where testers put a sound meter, m. */
-  private static final double[] METRES = {0.3, 0.5, 1, 2};
+  /** The rows tests are chosen from, each with the parts of the verdict its tests tell of. */
+  private static final Map<String, Set<Group>> ROWS = new LinkedHashMap<>();
 
-  private static final Set<TestKind> LOADED =
-      EnumSet.of(
-          TestKind.LADDER,
-          TestKind.OVERLOAD,
-          TestKind.SWITCH_OVER,
-          TestKind.WAVEFORM,
-          TestKind.HEAT);
+  static {
+    ROWS.put("Energy", EnumSet.of(Group.ENERGY, Group.IDLE, Group.CHARGING));
+    ROWS.put("Power", EnumSet.of(Group.POWER, Group.WAVEFORM));
+    ROWS.put("Ports and body", EnumSet.of(Group.PORTS, Group.BODY));
+  }
 
   private final Desk desk;
   private final VBox about = new VBox();
@@ -63,18 +59,16 @@ final class SetUpPane extends VBox {
     this.toInstruments = toInstruments;
     getStyleClass().add("sheet");
     about.setSpacing(6);
-    getChildren()
-        .addAll(
-            tests("Energy", 0, 5),
-            tests("Power", 5, 9),
-            tests("Ports and body", 9, TestKind.values().length),
-            loads(),
-            motor(),
-            usb(),
-            distance(),
-            charge(),
-            choices(),
-            about);
+    ROWS.forEach((name, groups) -> getChildren().add(tests(name, groups)));
+    getChildren().add(loads());
+    TestForms.all()
+        .forEach(
+            (key, maker) -> {
+              Node form = maker.apply(desk);
+              shownFor(form, test -> test.key().equals(key));
+              getChildren().add(form);
+            });
+    getChildren().addAll(choices(), about);
     desk.bench().source().addListener((o, was, is) -> show());
     desk.bench().test().addListener((o, was, is) -> show());
     desk.bench().instruments().addListener((ListChangeListener<OnBench>) c -> show());
@@ -85,55 +79,28 @@ final class SetUpPane extends VBox {
     Map<RunSettings.Source, String> words = new LinkedHashMap<>();
     CHOICES.forEach(c -> words.put(c.source(), c.words()));
     Node row = Choices.row("Readings come from", "source-", words, desk.bench().source());
-    shownFor(row, kind -> !kind.byHandOnly());
+    shownFor(row, test -> !test.byHandOnly());
     return row;
   }
 
-  private Node tests(String name, int from, int to) {
-    Map<TestKind, String> words = new LinkedHashMap<>();
-    for (TestKind kind : Arrays.asList(TestKind.values()).subList(from, to)) {
-      words.put(kind, kind.words());
+  private Node tests(String name, Set<Group> groups) {
+    Map<String, String> words = new LinkedHashMap<>();
+    for (TestType test : AllTests.list()) {
+      if (groups.contains(test.group())) {
+        words.put(test.key(), test.words());
+      }
     }
-    return Choices.row(name, "test-", words, desk.bench().test());
+    ObjectProperty<String> key = new SimpleObjectProperty<>(desk.bench().test().get().key());
+    key.addListener((o, was, is) -> desk.bench().test().set(AllTests.of(is)));
+    desk.bench().test().addListener((o, was, is) -> key.set(is.key()));
+    return Choices.row(name, "test-", words, key);
   }
 
   /** Shows a part only for some tests. */
-  private void shownFor(Node part, Predicate<TestKind> tests) {
+  private void shownFor(Node part, Predicate<TestType> tests) {
     Runnable shown = () -> Words.shown(part, tests.test(desk.bench().test().get()));
     desk.bench().test().addListener((o, was, is) -> shown.run());
     shown.run();
-  }
-
-  private Node motor() {
-    MotorForm form = new MotorForm(desk.bench().motor(), "motor-");
-    shownFor(form, kind -> kind == TestKind.STARTS);
-    return form;
-  }
-
-  private Node usb() {
-    Map<UsbTester, String> words = new LinkedHashMap<>();
-    Arrays.stream(UsbTester.values()).forEach(t -> words.put(t, t.words()));
-    Node row = Choices.row("Asked with", "usb-", words, desk.bench().usb());
-    shownFor(row, kind -> kind == TestKind.USB);
-    return row;
-  }
-
-  private Node charge() {
-    ChargeForm form = new ChargeForm(desk);
-    shownFor(form, kind -> kind == TestKind.CHARGE);
-    return form;
-  }
-
-  private Node distance() {
-    Map<Double, String> words = new LinkedHashMap<>();
-    for (double metres : METRES) {
-      words.put(metres, Figures.plain(metres, Unit.ONE) + " m");
-    }
-    ObjectProperty<Double> metres = new SimpleObjectProperty<>(desk.bench().soundMetres().get());
-    metres.addListener((o, was, is) -> desk.bench().soundMetres().set(is));
-    Node row = Choices.row("Sound meter at", "metres-", words, metres);
-    shownFor(row, kind -> kind == TestKind.HEAT);
-    return row;
   }
 
   /** What a ladder can be made of. */
@@ -155,7 +122,7 @@ final class SetUpPane extends VBox {
     Label name = Words.line("strong", "Loads on hand, W");
     name.setLabelFor(field);
     FlowPane row = new FlowPane(8, 6, name, field);
-    shownFor(row, LOADED::contains);
+    shownFor(row, TestType::wantsLoads);
     return row;
   }
 

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -14,7 +13,6 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.core.typed.Slip;
 import org.wiseember.core.typed.TypedAnswer;
@@ -24,8 +22,6 @@ import org.wiseember.core.typed.TypedReading;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.test.charge.ChargeSetting;
-import org.wiseember.trial.test.TestPlan;
 
 /**
  * Fields for what a person reads off. What is typed is said back while it is typed, what does not
@@ -135,54 +131,9 @@ final class TypedPanel extends VBox {
     };
   }
 
-  /** A field for each meter on an input, and what the display says. */
-  private static List<TypedKind> charge(ChargeSetting setting) {
-    List<TypedKind> kinds = new ArrayList<>();
-    boolean alone = setting.sources().equals(Set.of(ChargeSource.WALL));
-    for (ChargeSource source : ChargeSource.values()) {
-      if (setting.sources().contains(source)) {
-        switch (source.inlet()) {
-          case DC -> kinds.addAll(List.of(TypedKind.IN_VOLTS, TypedKind.IN_AMPS));
-          case USB_C -> kinds.add(TypedKind.USB_POWER);
-          default -> kinds.add(alone ? TypedKind.IN_POWER : TypedKind.WALL_POWER);
-        }
-      }
-    }
-    if (setting.sources().contains(ChargeSource.SOLAR)) {
-      kinds.add(TypedKind.LIGHT);
-    }
-    kinds.addAll(List.of(TypedKind.DISPLAY, TypedKind.TIME_TO_FULL, TypedKind.CASE));
-    return kinds;
-  }
-
-  private static List<TypedKind> kinds(TestPlan plan) {
-    return switch (plan.kind()) {
-      case AC_DRAIN ->
-          List.of(TypedKind.DISPLAY, TypedKind.TOTAL, TypedKind.CLOCK, TypedKind.POWER);
-      case DC_DRAIN -> List.of(TypedKind.DISPLAY, TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
-      case LADDER -> List.of(TypedKind.POWER, TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
-      case IDLE -> List.of(TypedKind.DC_VOLTS, TypedKind.DC_AMPS, TypedKind.DISPLAY);
-      case CHARGE -> charge(plan.charging());
-      case OVERLOAD -> List.of(TypedKind.POWER, TypedKind.VOLTS, TypedKind.CASE);
-      case STARTS -> List.of(TypedKind.PEAK, TypedKind.VOLTS);
-      case SWITCH_OVER, WAVEFORM -> List.of(TypedKind.POWER, TypedKind.VOLTS);
-      case PORT, USB -> List.of(TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
-      case HEAT ->
-          List.of(
-              TypedKind.CASE,
-              TypedKind.ROOM,
-              TypedKind.SPOT,
-              TypedKind.FAN,
-              TypedKind.SOUND,
-              TypedKind.POWER);
-      case SOAK -> List.of(TypedKind.DISPLAY, TypedKind.TOTAL, TypedKind.POWER);
-      case TWO_LEGS -> List.of(TypedKind.POWER, TypedKind.OTHER_POWER);
-    };
-  }
-
   /** Shows the fields of a test and names the meter whose total is typed. */
   void of(LiveRun run) {
-    List<TypedKind> wanted = kinds(run.plan());
+    List<TypedKind> wanted = run.plan().settings().typed();
     fields.forEach(
         (kind, field) -> {
           Words.shown(field, wanted.contains(kind));

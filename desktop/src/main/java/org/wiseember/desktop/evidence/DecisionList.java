@@ -13,8 +13,6 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.test.drain.DrainRun;
-import org.wiseember.trial.test.port.PortRun;
 import org.wiseember.trial.test.TestRun;
 
 /** What was decided about a run, each with a way back, and the corrections a drain may need. */
@@ -51,8 +49,8 @@ final class DecisionList extends VBox {
                                 run,
                                 treatment.withCutoff(OptionalDouble.empty()),
                                 "Cut-off back to the one seen")));
-    boolean drain = run instanceof DrainRun;
-    boolean leads = run instanceof PortRun || (run instanceof DrainRun d && d.direct());
+    boolean drain = run.type().drains();
+    boolean leads = run.throughLeads();
     if (drain || leads) {
       getChildren().add(corrections(drain, leads));
     }

@@ -1,82 +1,104 @@
 package org.wiseember.desktop.evidence;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.function.Supplier;
+import java.util.Map;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import org.jfree.chart.JFreeChart;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.ChartPane;
+import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.report.chart.Drawing;
+import org.wiseember.report.page.FindingPage;
 
-/** A chart with a table and sentences under it: how most findings are looked at. */
+/**
+ * Draws what a run found: its charts, tables and sentences, in their order. Charts that share a
+ * name are looked at one at a time.
+ */
 final class FindingView extends VBox {
-  private final ChartPane chart;
-  private final VBox below = new VBox();
-  private Supplier<JFreeChart> maker;
+  private final Desk desk;
+  private final List<Runnable> redraw = new ArrayList<>();
 
-  /**
-   * Makes it.
-   *
-   * @param description what a screen reader says of the chart
-   */
-  FindingView(Desk desk, String description) {
-    chart = new ChartPane(description);
+  FindingView(Desk desk) {
+    this.desk = desk;
     setSpacing(10);
-    below.setSpacing(6);
-    below.getStyleClass().add("sheet");
-    size(desk.textScale().get());
-    VBox.setVgrow(chart, Priority.ALWAYS);
-    getChildren().addAll(chart, below);
-    desk.palette().addListener((o, was, is) -> draw());
-    desk.textScale()
-        .addListener(
-            (o, was, is) -> {
-              size(is.doubleValue());
-              draw();
-            });
+    desk.palette().addListener((o, was, is) -> redraw.forEach(Runnable::run));
+    desk.textScale().addListener((o, was, is) -> redraw.forEach(Runnable::run));
   }
 
-  /** Larger words want a larger chart. */
-  private void size(double scale) {
-    chart.setMinHeight(270 * Math.sqrt(scale));
-    chart.setPrefHeight(320 * Math.sqrt(scale));
-  }
-
-  /**
-   * Shows a finding.
-   *
-   * @param picture null for none
-   * @param table null for none
-   * @param sentences under it
-   */
-  void show(Supplier<JFreeChart> picture, FigureTable table, List<String> sentences) {
-    maker = picture;
-    Words.shown(chart, picture != null);
-    below.getChildren().clear();
-    if (table != null) {
-      below.getChildren().add(table);
+  void of(FindingPage page) {
+    redraw.clear();
+    getChildren().clear();
+    Map<String, List<FindingPage.Chart>> rows = new LinkedHashMap<>();
+    page.charts().stream()
+        .filter(c -> !c.name().isEmpty())
+        .forEach(c -> rows.computeIfAbsent(c.name(), n -> new ArrayList<>()).add(c));
+    VBox sheet = null;
+    for (FindingPage.Part part : page.parts()) {
+      if (part instanceof FindingPage.Chart chart) {
+        sheet = null;
+        chart(chart, rows);
+      } else {
+        if (sheet == null) {
+          sheet = new VBox();
+          sheet.setSpacing(6);
+          sheet.getStyleClass().add("sheet");
+          getChildren().add(sheet);
+        }
+        written(sheet, part);
+      }
     }
-    sentences.forEach(s -> below.getChildren().add(Words.of("notice-text", s)));
-    Words.shown(below, !below.getChildren().isEmpty());
-    draw();
   }
 
-  /** Adds something of its own under the sentences. */
+  private void chart(FindingPage.Chart chart, Map<String, List<FindingPage.Chart>> rows) {
+    if (chart.name().isEmpty()) {
+      draw(List.of(chart), new SimpleObjectProperty<>(0));
+      return;
+    }
+    List<FindingPage.Chart> several = rows.remove(chart.name());
+    if (several == null) {
+      return;
+    }
+    ObjectProperty<Integer> chosen = new SimpleObjectProperty<>(0);
+    if (several.size() > 1) {
+      Map<Integer, String> words = new LinkedHashMap<>();
+      several.forEach(c -> words.put(words.size(), c.choice()));
+      getChildren().add(Choices.row(chart.name(), "chart-", words, chosen));
+    }
+    draw(several, chosen);
+  }
+
+  private void draw(List<FindingPage.Chart> charts, ObjectProperty<Integer> chosen) {
+    ChartPane pane = new ChartPane("What the run found, as a chart");
+    Runnable draw =
+        () -> {
+          double scale = desk.textScale().get();
+          // Larger words want a larger chart.
+          pane.setMinHeight(270 * Math.sqrt(scale));
+          pane.setPrefHeight(320 * Math.sqrt(scale));
+          Drawing drawing = charts.get(chosen.get()).drawing();
+          pane.show(() -> drawing.chart(desk.palette().get(), scale));
+        };
+    chosen.addListener((o, was, is) -> draw.run());
+    redraw.add(draw);
+    draw.run();
+    getChildren().add(pane);
+  }
+
+  private static void written(VBox sheet, FindingPage.Part part) {
+    if (part instanceof FindingPage.Table table) {
+      sheet.getChildren().add(new FigureTable(table.heads(), table.rows()));
+    } else if (part instanceof FindingPage.Sentences said) {
+      said.words().forEach(w -> sheet.getChildren().add(Words.of("notice-text", w)));
+    }
+  }
+
+  /** Adds something of its own below. */
   void add(Node node) {
-    below.getChildren().add(node);
-    Words.shown(below, true);
-  }
-
-  /** Draws the chart anew, where what it shows has changed. */
-  void redraw() {
-    draw();
-  }
-
-  private void draw() {
-    if (maker != null) {
-      chart.show(maker);
-    }
+    getChildren().add(node);
   }
 }

@@ -12,9 +12,7 @@ import org.wiseember.core.trace.Stretch;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.page.TrialPage;
 
 /** What lies between the cursors, and what can be decided about it. */
 final class StretchBar extends VBox {
@@ -45,7 +43,7 @@ final class StretchBar extends VBox {
     var leave = Words.button("action", "Leave this stretch out", this::leaveOut);
     leave.setId("leave-out");
     actions.getChildren().add(leave);
-    if (shown instanceof DrainRun) {
+    if (shown.type().drains()) {
       var cut = Words.button("action", "Cut off at the later cursor", this::cutOff);
       cut.setId("cut-off-here");
       actions.getChildren().add(cut);
@@ -56,7 +54,7 @@ final class StretchBar extends VBox {
 
   private Stretch stretch() {
     return Stretch.between(
-        TrialPage.watts(run),
+        run.watts(),
         run.trace().series(Channel.DC_CURRENT),
         cursors.at(0).get(),
         cursors.at(1).get());

@@ -9,13 +9,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.capacity.RateModel;
+import org.wiseember.core.figure.Explanation;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.report.chart.CurveChart;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.RatePicture;
@@ -80,11 +80,11 @@ final class TogetherView extends VBox {
                         Words.of(
                             "notice-text",
                             "An AC and a DC drain imply an inverter of "
-                                + i.because().figure()
+                                + i.efficiency().words()
                                 + ". "
-                                + String.join(" ", i.because().watchOut()))));
+                                + String.join(" ", i.efficiency().because().watchOut()))));
     if (rate.isEmpty()) {
-      shown.together().implied().ifPresent(i -> because.explain(i.because()));
+      shown.together().implied().ifPresent(i -> because.explain(Explanation.of(i.efficiency())));
     } else {
       readOff();
     }
@@ -97,17 +97,13 @@ final class TogetherView extends VBox {
           List.of(
               d.run().title(),
               Figures.fixed(d.meanWatts(), 0) + " W",
-              d.finding().deliveredEnergy().map(e -> figure(e) + " Wh").orElse("–"),
-              d.finding().yield().map(e -> figure(e) + " %").orElse("–"),
+              d.finding().deliveredEnergy().map(Figure::words).orElse("–"),
+              d.finding().yield().map(Figure::words).orElse("–"),
               d.finding().displayAtEnd().map(p -> Figures.plain(p) + " %").orElse("–"),
               d.complete() ? "full to cut-off" : "not complete"));
     }
     return new FigureTable(
         List.of("Drain", "Mean", "Delivered", "Yield", "Display at end", ""), rows);
-  }
-
-  private static String figure(Estimate e) {
-    return Figures.withUncertainty(e.value(), e.u95());
   }
 
   private void readOff() {
@@ -133,11 +129,10 @@ final class TogetherView extends VBox {
             ? ""
             : ", " + Figures.fixed(100 * off.energy().value() / rated, 1) + " % of the label";
     read.setText(
-        figure(off.energy())
-            + " Wh"
+        off.energy().words()
             + yield
             + (off.extrapolated() ? "; beyond the loads that were drained at." : "."));
-    because.explain(rate.get().because(watts, rated));
+    because.explain(Explanation.of(off.energy()));
   }
 
   private void draw() {
@@ -145,10 +140,8 @@ final class TogetherView extends VBox {
       Judgement shown = judgement;
       chart.show(
           () ->
-              CurveChart.of(
-                  RatePicture.of(shown, shown.together().rate().get()),
-                  desk.palette().get(),
-                  desk.textScale().get()));
+              RatePicture.of(shown, shown.together().rate().get())
+                  .chart(desk.palette().get(), desk.textScale().get()));
     }
   }
 }

@@ -7,8 +7,8 @@ import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.report.chart.TraceChart;
 import org.wiseember.report.chart.TraceDrawing;
+import org.wiseember.trial.page.RunTrace;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.page.TrialPage;
 import org.wiseember.workbook.Event;
 
 /** The trace of a run with its cursors, and what is decided about it. */
@@ -46,7 +46,7 @@ final class TraceView extends VBox {
     if (run == null) {
       return;
     }
-    TraceDrawing figure = TrialPage.figure(run, events);
+    TraceDrawing figure = RunTrace.of(run, events);
     double begin = run.trace().isEmpty() ? 0 : run.trace().seconds(0);
     double end = begin + run.trace().span();
     chart.show(() -> TraceChart.of(figure, desk.palette().get(), desk.textScale().get()));

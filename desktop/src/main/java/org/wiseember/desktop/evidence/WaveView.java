@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
@@ -13,14 +12,14 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.waveform.LimitCheck;
 import org.wiseember.core.waveform.LimitSet;
 import org.wiseember.core.waveform.Suitability;
-import org.wiseember.core.waveform.WaveformBecause;
 import org.wiseember.core.waveform.WaveformFinding;
 import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.frame.Row;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Choices;
@@ -28,11 +27,11 @@ import org.wiseember.desktop.look.MiniWave;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.CurveChart;
 import org.wiseember.report.chart.HarmonicsChart;
-import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.test.waveform.WavePictures;
 import org.wiseember.trial.test.waveform.WavePictures.ByLoad;
 import org.wiseember.trial.test.waveform.WaveRun;
 import org.wiseember.trial.test.waveform.WaveTable;
+import org.wiseember.trial.verdict.Judgement;
 
 /**
  * A unit's wave at several loads: small pictures to choose from, the chosen one at large with its
@@ -57,7 +56,6 @@ final class WaveView extends VBox {
   }
 
   private final Desk desk;
-  private final Consumer<Because> explain;
   private final WaveZoom large;
   private final ChartPane harmonics = new ChartPane("Harmonics in percent of the fundamental");
   private final ChartPane byLoad = new ChartPane("A figure against load");
@@ -74,11 +72,11 @@ final class WaveView extends VBox {
   private List<WaveRun.Wave> others = List.of();
   private WaveRun run;
   private Judgement judgement;
+  private BecausePanel because;
   private WaveRun.Wave wave;
 
-  WaveView(Desk desk, Consumer<Because> explain) {
+  WaveView(Desk desk) {
     this.desk = desk;
-    this.explain = explain;
     large = new WaveZoom(desk);
     actions = new CaptureActions(desk);
     setSpacing(10);
@@ -123,7 +121,13 @@ final class WaveView extends VBox {
     desk.textScale().addListener((o, was, is) -> draw());
   }
 
-  void of(Judgement shownUnit, WaveRun shown) {
+  /**
+   * Shows a run.
+   *
+   * @param panel explains the distortion of whatever wave is chosen
+   */
+  void of(Judgement shownUnit, WaveRun shown, BecausePanel panel) {
+    because = panel;
     boolean same = run != null && run.run().id() == shown.run().id();
     String before = same && wave != null ? wave.kept().words() : "";
     judgement = shownUnit;
@@ -235,7 +239,7 @@ final class WaveView extends VBox {
   private void show() {
     actions.of(run, wave);
     WaveformFinding f = wave.finding().orElseThrow();
-    explain.accept(WaveformBecause.distortion(f, wave.where()));
+    because.explain(run, Explanation.of(wave.figures().distortion()));
     large.of(wave, compared());
     showTable();
     showMeaning(f);
@@ -259,7 +263,7 @@ final class WaveView extends VBox {
       byLoad.show(
           () ->
               CurveChart.of(
-                  WavePictures.againstLoad(run, judgement, against.get()),
+                  WavePictures.againstLoad(run, judgement.label(), against.get()),
                   desk.palette().get(),
                   desk.textScale().get()));
     }

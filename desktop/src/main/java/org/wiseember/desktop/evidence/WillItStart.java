@@ -9,6 +9,7 @@ import org.wiseember.core.start.Answer;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.bench.MotorForm;
+import org.wiseember.desktop.bench.TestForms;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.trial.verdict.Judgement;
 
@@ -20,7 +21,7 @@ final class WillItStart extends VBox {
   private Judgement judgement;
 
   WillItStart(Desk desk) {
-    plate = new SimpleObjectProperty<>(desk.bench().motor().get());
+    plate = new SimpleObjectProperty<>(TestForms.motorOnHand(desk));
     setSpacing(6);
     HBox answer = new HBox(likely, reason);
     answer.setSpacing(10);

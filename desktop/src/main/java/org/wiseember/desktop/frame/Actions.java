@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Locale;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
+import org.wiseember.trial.page.TrialPage;
+import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.page.TrialPage;
 
 /** Everything Ctrl+K can find: units, stages, runs, numbers, actions. */
 final class Actions {

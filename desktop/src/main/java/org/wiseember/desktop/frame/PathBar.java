@@ -14,9 +14,9 @@ import javafx.scene.shape.Line;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.workbook.Run;
 
 /**

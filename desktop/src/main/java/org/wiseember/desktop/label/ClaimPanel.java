@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
+import java.util.function.ToLongFunction;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -18,17 +19,24 @@ import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.test.TestType;
 
 /** What a claim was taken to mean, and the fields to mend it or to add one by hand. */
 final class ClaimPanel extends VBox {
+  private final ToLongFunction<TestType> made;
   private final Consumer<Claim> keep;
   private final Consumer<Claim> drop;
 
   /**
+   * Makes the panel.
+   *
+   * @param made how often a test was made of the unit
    * @param keep takes a claim mended or added by hand
    * @param drop takes back a claim kept by hand
    */
-  ClaimPanel(Consumer<Claim> keep, Consumer<Claim> drop) {
+  ClaimPanel(ToLongFunction<TestType> made, Consumer<Claim> keep, Consumer<Claim> drop) {
+    this.made = made;
     this.keep = keep;
     this.drop = drop;
     getStyleClass().add("side");
@@ -222,17 +230,21 @@ final class ClaimPanel extends VBox {
     return heading;
   }
 
-  private static String testedBy(Subject subject) {
-    return switch (subject) {
-      case CAPACITY -> "AC drain";
-      case OUTPUT_VOLTAGE, OUTPUT_FREQUENCY -> "AC drain, read under load";
-      case CONTINUOUS_POWER -> "AC drain at full rating";
-      case OVERLOAD, SURGE -> "overload ladder, not built yet";
-      default ->
-          subject.usualDirection() == Direction.STATED
-              ? "nothing: a plain fact"
-              : "a test that is not built yet";
-    };
+  /** Which tests answer a claim about a subject, and which of them were made. */
+  private String testedBy(Subject subject) {
+    if (subject.usualDirection() == Direction.STATED && subject != Subject.WAVEFORM) {
+      return "nothing: a plain fact";
+    }
+    List<String> tests = new ArrayList<>();
+    for (TestType test : AllTests.answering(subject)) {
+      long runs = made.applyAsLong(test);
+      tests.add(
+          test.words()
+              + (runs == 0
+                  ? ", not made yet"
+                  : runs == 1 ? ", made" : ", made " + runs + " times"));
+    }
+    return tests.isEmpty() ? "nothing here" : String.join("; ", tests);
   }
 
   private static String caution(Subject subject) {

@@ -30,6 +30,7 @@ import org.wiseember.desktop.frame.Row;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Unit;
 
@@ -47,7 +48,7 @@ public final class LabelStage extends StackPane {
   private final VBox checks = new VBox();
   private final VBox doubts = new VBox();
   private final GridPane columns = new GridPane();
-  private final ClaimPanel panel = new ClaimPanel(this::keep, this::drop);
+  private final ClaimPanel panel = new ClaimPanel(this::made, this::keep, this::drop);
   private final Adaptive adaptive;
   private final javafx.scene.control.Label count = Words.of("quiet", "");
   private final PauseTransition pause = new PauseTransition(PAUSE);
@@ -210,6 +211,14 @@ public final class LabelStage extends StackPane {
     if (unitId >= 0) {
       desk.saveLabel(unitId, editor.area().getText(), byHand);
     }
+  }
+
+  /** How often a test was made of the chosen unit. */
+  private long made(TestType test) {
+    Judgement judgement = desk.chosen().get();
+    return judgement == null
+        ? 0
+        : judgement.runs().stream().filter(r -> r.type().equals(test)).count();
   }
 
   private void keep(Claim claim) {

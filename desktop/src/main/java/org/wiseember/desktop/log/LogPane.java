@@ -18,6 +18,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import org.wiseember.bench.procedure.Drain;
+import org.wiseember.bench.procedure.LoadLadder;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.LogDraft;
@@ -25,7 +27,8 @@ import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.TestKind;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.test.TestType;
 import org.wiseember.workbook.log.LogMapping;
 import org.wiseember.workbook.log.LogUnits;
 import org.wiseember.workbook.log.TimeForm;
@@ -43,7 +46,7 @@ public final class LogPane extends StackPane {
   private final VBox page = new VBox();
   private final VBox table = new VBox();
   private final Label notes = Words.of("quiet", "");
-  private final ObjectProperty<TestKind> kind = new SimpleObjectProperty<>(TestKind.AC_DRAIN);
+  private final ObjectProperty<String> kind = new SimpleObjectProperty<>(Drain.AC);
   private final TextField title = new TextField();
   private final TextField accuracy = new TextField();
   private final ProgressBar progress = new ProgressBar(0);
@@ -71,7 +74,8 @@ public final class LogPane extends StackPane {
     stop = Words.button("action", "Leave it", () -> desk.readingIn().forget());
     stop.setId("leave-log");
     kind.addListener(
-        (o, was, is) -> title.setText(title.getText().replaceFirst("^" + was.words(), is.words())));
+        (o, was, is) ->
+            title.setText(title.getText().replaceFirst("^" + test(was).words(), test(is).words())));
     desk.readingIn().draft().addListener((o, was, is) -> take(is));
     desk.readingIn().progress().addListener((o, was, is) -> showProgress(is.doubleValue()));
     take(desk.readingIn().draft().get());
@@ -87,11 +91,11 @@ public final class LogPane extends StackPane {
     mapping = next.mapping();
     String file = String.valueOf(next.file().getFileName());
     kind.set(guess(next));
-    title.setText(kind.get().words() + " from " + shortened(file));
-    Map<TestKind, String> words = new LinkedHashMap<>();
-    for (TestKind test : TestKind.values()) {
+    title.setText(test(kind.get()).words() + " from " + shortened(file));
+    Map<String, String> words = new LinkedHashMap<>();
+    for (TestType test : AllTests.list()) {
       if (test.inLogs()) {
-        words.put(test, test.words());
+        words.put(test.key(), test.words());
       }
     }
     page.getChildren()
@@ -107,11 +111,15 @@ public final class LogPane extends StackPane {
   }
 
   /** AC and DC together are a ladder more often than a drain; DC alone is a drain too. */
-  private static TestKind guess(LogDraft draft) {
+  private static String guess(LogDraft draft) {
     boolean ac = draft.mapping().reads(Channel.AC_POWER);
     boolean dc =
         draft.mapping().reads(Channel.DC_POWER) || draft.mapping().reads(Channel.DC_CURRENT);
-    return ac && dc ? TestKind.LADDER : dc ? TestKind.DC_DRAIN : TestKind.AC_DRAIN;
+    return ac && dc ? LoadLadder.KIND : dc ? Drain.DC : Drain.AC;
+  }
+
+  private static TestType test(String key) {
+    return AllTests.of(key);
   }
 
   private static String shortened(String name) {
@@ -314,7 +322,9 @@ public final class LogPane extends StackPane {
       }
     }
     String name =
-        title.getText().isBlank() ? kind.get().words() + " from a log" : title.getText().strip();
-    desk.readingIn().readIn(mapping, kind.get(), name, percent);
+        title.getText().isBlank()
+            ? test(kind.get()).words() + " from a log"
+            : title.getText().strip();
+    desk.readingIn().readIn(mapping, test(kind.get()), name, percent);
   }
 }

@@ -213,7 +213,7 @@ final class CablePage extends VBox {
 
   private void explain(CableRun run) {
     if (onShow.getAsBoolean()) {
-      because.explain(run.because());
+      because.explain(run.explained());
     }
   }
 }

@@ -24,9 +24,9 @@ import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.InputWindowChart;
 import org.wiseember.report.chart.ProfileChart;
+import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.charge.InputWindowPicture;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.trial.test.LabelInputs;
 
 /** What may go into the solar port of the chosen unit, from the panels on hand. */
 final class SolarPage extends VBox {

@@ -8,14 +8,20 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
+import java.util.TreeSet;
 import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextField;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.frame.EmptyStage;
@@ -23,9 +29,11 @@ import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.page.TrialPage;
+import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.trial.page.TrialPage;
 import org.wiseember.workbook.Event;
 
 /** The page about the chosen unit as it will be printed, and the way to save it. */
@@ -35,10 +43,11 @@ public final class ReportStage extends StackPane {
   private final TextField place = new TextField();
   private final ImageView picture = new ImageView();
   private final javafx.scene.control.Label state = Words.of("quiet", "");
+  private final Set<String> sheets = new TreeSet<>(Set.of(WaveSteps.KIND));
   private Made made;
 
   /** A page worked out. */
-  private record Made(long unitId, String html, byte[] pdf, Image image) {}
+  private record Made(long unitId, Set<String> sheets, String html, byte[] pdf, Image image) {}
 
   public ReportStage(Desk desk) {
     this.desk = desk;
@@ -78,13 +87,39 @@ public final class ReportStage extends StackPane {
             place,
             button("save-pdf", "Save as PDF", () -> save(".pdf")),
             button("save-html", "Save as HTML", () -> save(".html")));
+    Node sheets = sheetChoice(judgement);
     StackPane paper = new StackPane(picture);
     paper.setStyle("-fx-alignment: top-center;");
-    main.getChildren().setAll(head, save, state, paper);
+    main.getChildren().setAll(head, save, sheets, state, paper);
     getChildren().setAll(Adaptive.scroll(main));
     place.setText(proposed(judgement));
-    state.setText("Laying out the page …");
     make(judgement);
+  }
+
+  /** Which tests get a sheet of their own. */
+  private Node sheetChoice(Judgement judgement) {
+    FlowPane row = new FlowPane(14, 6, Words.line("strong", "Sheets of its own for"));
+    for (TestType test : AllTests.list()) {
+      if (judgement.runs().stream().noneMatch(r -> r.type().equals(test))) {
+        continue;
+      }
+      CheckBox box = new CheckBox(test.words());
+      box.setId("sheet-" + test.key());
+      box.setMinWidth(Region.USE_PREF_SIZE);
+      box.setSelected(sheets.contains(test.key()));
+      box.setOnAction(
+          e -> {
+            if (box.isSelected()) {
+              sheets.add(test.key());
+            } else {
+              sheets.remove(test.key());
+            }
+            make(judgement);
+          });
+      row.getChildren().add(box);
+    }
+    Words.shown(row, row.getChildren().size() > 1);
+    return row;
   }
 
   private static HBox row(Node... nodes) {
@@ -110,7 +145,9 @@ public final class ReportStage extends StackPane {
   }
 
   private void make(Judgement judgement) {
+    state.setText("Laying out the page …");
     String title = desk.title().get();
+    Set<String> wanted = Set.copyOf(sheets);
     desk.background(
         () -> {
           List<Event> events =
@@ -122,14 +159,25 @@ public final class ReportStage extends StackPane {
               new PageHtml()
                   .write(
                       TrialPage.of(
-                          judgement, title, LocalDate.now(ZoneId.systemDefault()), events));
+                          judgement,
+                          title,
+                          LocalDate.now(ZoneId.systemDefault()),
+                          events,
+                          TrialPage.newest(judgement, r -> wanted.contains(r.type().key()))));
           ByteArrayOutputStream pdf = new ByteArrayOutputStream();
           PagePdf.write(html, pdf);
           return new Made(
-              judgement.unit().id(), html, pdf.toByteArray(), PagePicture.of(pdf.toByteArray()));
+              judgement.unit().id(),
+              wanted,
+              html,
+              pdf.toByteArray(),
+              PagePicture.of(pdf.toByteArray()));
         },
         page -> {
-          if (desk.chosen().get() != null && desk.chosen().get().unit().id() == page.unitId()) {
+          boolean newest = page.sheets().equals(sheets);
+          if (newest
+              && desk.chosen().get() != null
+              && desk.chosen().get().unit().id() == page.unitId()) {
             made = page;
             picture.setImage(page.image());
             fit();

@@ -26,9 +26,9 @@ import org.wiseember.desktop.frame.EmptyStage;
 import org.wiseember.desktop.frame.Row;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.trial.page.TrialPage;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.trial.page.TrialPage;
 
 /** Every claim of the chosen unit against the seam. */
 public final class VerdictStage extends StackPane {

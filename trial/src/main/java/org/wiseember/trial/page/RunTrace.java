@@ -38,7 +38,7 @@ public final class RunTrace {
         new TraceDrawing.Line(times(display), values(display)),
         TraceDrawing.Forecast.NONE,
         run.figure("mean_power").map(Figure::value).orElse(LEAST_WATTS),
-        run.wattsName());
+        run.type().wattsName());
   }
 
   private static String shortened(String words) {

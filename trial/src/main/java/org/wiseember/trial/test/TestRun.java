@@ -38,11 +38,6 @@ public interface TestRun extends Finding {
     return trace().series(Channel.AC_POWER);
   }
 
-  /** What those watts are called on an axis. */
-  default String wattsName() {
-    return "AC power";
-  }
-
   /** When it came to its own end, s on the trace's clock; empty where it did not. */
   default OptionalDouble end() {
     return OptionalDouble.empty();

@@ -44,6 +44,11 @@ public interface TestType {
     return false;
   }
 
+  /** Whether a person may have to say how a start went. */
+  default boolean seenByEyes() {
+    return false;
+  }
+
   /** Whether loads on hand make its steps. */
   default boolean wantsLoads() {
     return false;
@@ -52,6 +57,11 @@ public interface TestType {
   /** Whether the charge on the display may rise while it runs. */
   default boolean displayRises() {
     return false;
+  }
+
+  /** What the watts it is about are called on an axis. */
+  default String wattsName() {
+    return "AC power";
   }
 
   /** How it is set up for a unit; empty where its label does not say enough. */

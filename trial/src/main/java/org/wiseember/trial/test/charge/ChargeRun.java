@@ -179,11 +179,6 @@ public record ChargeRun(
   }
 
   @Override
-  public String wattsName() {
-    return "charge power";
-  }
-
-  @Override
   public List<Warning> warnings() {
     return finding.warnings();
   }

@@ -53,6 +53,25 @@ public record ChargeSetting(
     }
   }
 
+  /** The same from one source more, which takes its inlet over. */
+  public ChargeSetting adding(ChargeSource more) {
+    Set<ChargeSource> next = EnumSet.of(more);
+    sources.stream().filter(s -> s.inlet() != more.inlet()).forEach(next::add);
+    return from(next);
+  }
+
+  /** The same without a source; the last one stays. */
+  public ChargeSetting without(ChargeSource source) {
+    Set<ChargeSource> next = EnumSet.copyOf(sources);
+    next.remove(source);
+    return next.isEmpty() ? this : from(next);
+  }
+
+  /** The same with a USB-C charger of so many watts. */
+  public ChargeSetting withUsb(double watts) {
+    return new ChargeSetting(sources, panels, site, watts);
+  }
+
   /** The same from other sources. */
   public ChargeSetting from(Set<ChargeSource> others) {
     return new ChargeSetting(others, panels, site, usbWatts);

@@ -65,6 +65,11 @@ public final class ChargeTest implements TestType {
 
   /** Empty where something on the DC input may pass its volts, or nobody can say. */
   @Override
+  public String wattsName() {
+    return "charge power";
+  }
+
+  @Override
   public Optional<TestSettings> settings(Label label, OnHand onHand) {
     ChargeSetting setting = setting(onHand);
     return ChargeRefusal.of(label, setting).isPresent()

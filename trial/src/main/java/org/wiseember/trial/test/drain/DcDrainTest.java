@@ -32,6 +32,11 @@ public final class DcDrainTest extends DrainTest {
 
   /** 0.2 C, the rate of IEC 61960-3 (recalled from memory), as far as the port carries it. */
   @Override
+  public String wattsName() {
+    return "DC power";
+  }
+
+  @Override
   public Optional<TestSettings> settings(Label label, OnHand onHand) {
     if (label.ratedWattHours().isEmpty()) {
       return Optional.empty();

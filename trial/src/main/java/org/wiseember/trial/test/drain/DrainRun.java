@@ -125,11 +125,6 @@ public record DrainRun(
   }
 
   @Override
-  public String wattsName() {
-    return direct() ? "DC power" : "AC power";
-  }
-
-  @Override
   public OptionalDouble end() {
     return finding.reachesCutoff() ? OptionalDouble.of(finding.endTime()) : OptionalDouble.empty();
   }

@@ -81,7 +81,8 @@ public record IdleRun(
                         s.finding().way().map(w -> w.words()).orElse("–")))
             .toList();
     return new FindingPage(headlines, List.of())
-        .table(List.of("State", "Draw", "Amps", "Until empty", "How"), rows);
+        .table(List.of("State", "Draw", "Amps", "Until empty", "How"), rows)
+        .say(SmallLoads.of(unit).stream().map(l -> "Which side to use: " + l.words()).toList());
   }
 
   private static String words(Optional<Figure> figure) {
@@ -109,11 +110,6 @@ public record IdleRun(
   @Override
   public Series watts() {
     return directWatts();
-  }
-
-  @Override
-  public String wattsName() {
-    return "DC power";
   }
 
   @Override

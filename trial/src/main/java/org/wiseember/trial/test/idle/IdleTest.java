@@ -52,6 +52,11 @@ public final class IdleTest implements TestType {
   }
 
   @Override
+  public String wattsName() {
+    return "DC power";
+  }
+
+  @Override
   public Optional<TestSettings> settings(Label label, OnHand onHand) {
     return Optional.of(
         new IdleSettings(

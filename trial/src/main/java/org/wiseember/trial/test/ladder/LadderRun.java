@@ -8,6 +8,7 @@ import org.wiseember.core.display.PowerDisplay;
 import org.wiseember.core.efficiency.Droop;
 import org.wiseember.core.efficiency.EfficiencyFinding;
 import org.wiseember.core.efficiency.LoadPoint;
+import org.wiseember.core.efficiency.LossFit;
 import org.wiseember.core.efficiency.Weighting;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
@@ -37,6 +38,12 @@ public record LadderRun(
   @Override
   public List<Figure> figures() {
     return finding.figures();
+  }
+
+  /** What is lost of every watt tells what a small load costs at the outlet. */
+  @Override
+  public List<Figure> offered() {
+    return finding.fit().map(LossFit::lossShare).stream().toList();
   }
 
   @Override

@@ -72,11 +72,6 @@ public record PortRun(TestType type, Run run, Trace trace, Treatment treatment, 
   }
 
   @Override
-  public String wattsName() {
-    return "DC power";
-  }
-
-  @Override
   public boolean throughLeads() {
     return true;
   }

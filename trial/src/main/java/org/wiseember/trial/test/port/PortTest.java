@@ -46,6 +46,11 @@ public final class PortTest implements TestType {
   }
 
   @Override
+  public String wattsName() {
+    return "DC power";
+  }
+
+  @Override
   public Optional<TestSettings> settings(Label label, OnHand onHand) {
     double amps = FromLabel.portAmps(label);
     List<Double> steps = new ArrayList<>();

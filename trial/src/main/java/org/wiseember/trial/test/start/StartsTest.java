@@ -65,6 +65,11 @@ public final class StartsTest implements TestType {
   }
 
   @Override
+  public boolean seenByEyes() {
+    return true;
+  }
+
+  @Override
   public Optional<TestSettings> settings(Label label, OnHand onHand) {
     Nameplate motor = onHand.find(Nameplate.class).orElseGet(StartsSettings::usualMotor);
     return Optional.of(

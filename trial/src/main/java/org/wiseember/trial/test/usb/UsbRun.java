@@ -51,11 +51,6 @@ public record UsbRun(TestType type, Run run, Trace trace, Treatment treatment, U
   }
 
   @Override
-  public String wattsName() {
-    return "DC power";
-  }
-
-  @Override
   public List<Warning> warnings() {
     return port.warnings();
   }

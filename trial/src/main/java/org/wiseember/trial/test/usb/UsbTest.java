@@ -50,6 +50,11 @@ public final class UsbTest implements TestType {
   }
 
   @Override
+  public String wattsName() {
+    return "DC power";
+  }
+
+  @Override
   public Optional<TestSettings> settings(Label label, OnHand onHand) {
     UsbTester tester = onHand.find(UsbTester.class).orElse(UsbTester.FIVE_VOLT);
     return Optional.of(

@@ -1,0 +1,74 @@
+package org.wiseember.desktop.bench;
+
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.function.Function;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.Node;
+import org.wiseember.bench.procedure.Charge;
+import org.wiseember.bench.procedure.HeatNoise;
+import org.wiseember.bench.procedure.MotorStarts;
+import org.wiseember.bench.procedure.StepByStep;
+import org.wiseember.core.port.UsbTester;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.start.Nameplate;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.look.Choices;
+import org.wiseember.trial.test.heat.SoundDistance;
+import org.wiseember.trial.test.start.StartsSettings;
+
+/** What a test asks for beside loads, by the key of the test: a form each, or none. */
+public final class TestForms {
+  /** Where testers put a sound meter, m. */
+  private static final double[] METRES = {0.3, 0.5, 1, 2};
+
+  private TestForms() {}
+
+  /** The forms there are. */
+  static Map<String, Function<Desk, Node>> all() {
+    Map<String, Function<Desk, Node>> forms = new LinkedHashMap<>();
+    forms.put(MotorStarts.KIND, TestForms::motor);
+    forms.put(StepByStep.USB, TestForms::usb);
+    forms.put(HeatNoise.KIND, TestForms::distance);
+    forms.put(Charge.KIND, ChargeForm::new);
+    return forms;
+  }
+
+  private static Node motor(Desk desk) {
+    return new MotorForm(taken(desk, StartsSettings.usualMotor()), "motor-");
+  }
+
+  /** A thing on hand as a property that follows its form; {@code usual} until one is taken up. */
+  private static <T> ObjectProperty<T> taken(Desk desk, T usual) {
+    @SuppressWarnings("unchecked")
+    Class<T> type = (Class<T>) usual.getClass();
+    ObjectProperty<T> property =
+        new SimpleObjectProperty<>(desk.bench().onHand().get().find(type).orElse(usual));
+    property.addListener((o, was, is) -> desk.bench().have(is));
+    return property;
+  }
+
+  /** The motor on hand, which a question about it begins with. */
+  public static Nameplate motorOnHand(Desk desk) {
+    return desk.bench().onHand().get().find(Nameplate.class).orElseGet(StartsSettings::usualMotor);
+  }
+
+  private static Node usb(Desk desk) {
+    Map<UsbTester, String> words = new LinkedHashMap<>();
+    Arrays.stream(UsbTester.values()).forEach(t -> words.put(t, t.words()));
+    return Choices.row("Asked with", "usb-", words, taken(desk, UsbTester.FIVE_VOLT));
+  }
+
+  private static Node distance(Desk desk) {
+    ObjectProperty<SoundDistance> taken = taken(desk, SoundDistance.USUAL);
+    Map<Double, String> words = new LinkedHashMap<>();
+    for (double metres : METRES) {
+      words.put(metres, Figures.plain(metres) + " m");
+    }
+    ObjectProperty<Double> metres = new SimpleObjectProperty<>(taken.get().metres());
+    metres.addListener((o, was, is) -> taken.set(new SoundDistance(is)));
+    return Choices.row("Sound meter at", "metres-", words, metres);
+  }
+}

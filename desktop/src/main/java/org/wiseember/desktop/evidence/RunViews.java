@@ -1,0 +1,76 @@
+package org.wiseember.desktop.evidence;
+
+import java.util.Map;
+import java.util.function.Function;
+import javafx.scene.Node;
+import org.wiseember.bench.procedure.MotorStarts;
+import org.wiseember.bench.procedure.OverloadHolds;
+import org.wiseember.bench.procedure.WaveSteps;
+import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.because.BecausePanel;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.trial.verdict.Judgement;
+
+/**
+ * How what a run found is looked at. Every test has its page, which is drawn as it is; the few that
+ * want more of the window are named here by their keys.
+ */
+final class RunViews {
+  /** Shows what a run found. */
+  interface RunView {
+    /** Shows it; the panel is told what to explain where the view knows better than the run. */
+    Node of(Judgement judgement, TestRun run, BecausePanel because);
+  }
+
+  private static final Map<String, Function<Desk, RunView>> SPECIAL =
+      Map.of(
+          WaveSteps.KIND, RunViews::waves,
+          MotorStarts.KIND, RunViews::starts,
+          OverloadHolds.KIND, RunViews::starts);
+
+  private RunViews() {}
+
+  /** The view of a test. */
+  static RunView of(Desk desk, String key) {
+    return SPECIAL.getOrDefault(key, RunViews::page).apply(desk);
+  }
+
+  private static RunView page(Desk desk) {
+    FindingView view = new FindingView(desk);
+    return (judgement, run, because) -> {
+      view.of(run.page(judgement));
+      if (run.throughLeads() && !run.treatable()) {
+        DecisionList leads = new DecisionList(desk);
+        leads.of(run);
+        view.add(leads);
+      }
+      because.explain(run);
+      return view;
+    };
+  }
+
+  private static RunView starts(Desk desk) {
+    RunView page = page(desk);
+    WillItStart willItStart = new WillItStart(desk);
+    return (judgement, run, because) -> {
+      Node shown = page.of(judgement, run, because);
+      if (shown instanceof FindingView view && judgement.startLimits().known()) {
+        willItStart.of(judgement);
+        view.add(willItStart);
+      }
+      return shown;
+    };
+  }
+
+  private static RunView waves(Desk desk) {
+    WaveView view = new WaveView(desk);
+    return (judgement, run, because) -> {
+      because.explain(run);
+      if (run instanceof WaveRun waves) {
+        view.of(judgement, waves, because);
+      }
+      return view;
+    };
+  }
+}
