@@ -15,14 +15,18 @@ import org.testng.annotations.Test;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.UsableCapacity;
+import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.verdict.Verdict;
+import org.wiseember.report.chart.CurveDrawing;
 import org.wiseember.report.chart.TraceDrawing;
+import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
+import org.wiseember.report.page.Sheet;
 import org.wiseember.report.page.UnitPage;
 
 public class PageTest {
@@ -44,7 +48,7 @@ public class PageTest {
         "1 claim can be judged: 1 short.",
         List.of(new UnitPage.Row("AC energy at 600 W", verdict, "632 ± 14 Wh")),
         List.of("idle draw"),
-        finding.because(),
+        finding.deliveredEnergy().map(Explanation::of),
         Optional.of(
             new TraceDrawing(
                 t,
@@ -57,8 +61,44 @@ public class PageTest {
                 600,
                 "AC power")),
         "AC drain at 600 W",
-        Optional.empty(),
+        List.of(
+            new Sheet(
+                "Drain again",
+                "2 May 2026",
+                FindingPage.of(finding.figures())
+                    .chart(
+                        "Look at",
+                        "one",
+                        new CurveDrawing(
+                            "load, W",
+                            "given, Wh",
+                            List.of(new CurveDrawing.Point(600, 632, 14)),
+                            List.of(),
+                            Double.NaN,
+                            "",
+                            List.of(),
+                            0,
+                            700))
+                    .table(List.of("Load", "Given"), List.of(List.of("<600> W", "632 Wh")))
+                    .say(List.of("Said & done.")))),
         true);
+  }
+
+  /** A sheet shows every part of what a run found, and none of it is taken for markup. */
+  @Test
+  public void aSheetShowsEveryPart() {
+    String html = new PageHtml().write(page("Unit"));
+    for (String words :
+        List.of(
+            "Drain again",
+            "2 May 2026",
+            "Delivered",
+            "given, Wh",
+            "&lt;600&gt; W",
+            "632 Wh",
+            "Said &amp; done.")) {
+      assertTrue(html.contains(words), words);
+    }
   }
 
   private static PDDocument pdf(UnitPage page) throws Exception {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.Charge;
 import org.wiseember.core.charge.Binding;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.charge.Inlet;
@@ -20,12 +21,12 @@ import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.Port;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.report.chart.ProfileDrawing;
+import org.wiseember.report.page.FindingPage;
 import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.charge.ChargePicture;
 import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.trial.test.charge.ChargeSetting;
+import org.wiseember.trial.test.charge.ChargeSettings;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 
@@ -42,6 +43,20 @@ public class ChargeRunsTest extends OnDemo {
 
   private static LimitBand band(ChargeRun run, Inlet inlet) {
     return run.limits().orElseThrow().band(inlet).orElseThrow();
+  }
+
+  private ProfileDrawing profile(ChargeRun run, String choice) {
+    return (ProfileDrawing)
+        run.page(judge(0)).charts().stream()
+            .filter(c -> c.choice().equals(choice))
+            .map(FindingPage.Chart::drawing)
+            .findFirst()
+            .orElseThrow();
+  }
+
+  /** What a run keeps of a setting. */
+  private static Map<String, String> kept(ChargeSetting setting) {
+    return new ChargeSettings(setting, 230, "").particulars();
   }
 
   private static boolean says(ChargeRun run, String words) {
@@ -104,11 +119,11 @@ public class ChargeRunsTest extends OnDemo {
             .filter(ChargeRun.class::isInstance)
             .map(ChargeRun.class::cast)
             .toList();
-    ProfileDrawing figure = ChargePicture.allOf(all);
+    ProfileDrawing figure = profile(all.get(0), "All charges, by energy in");
     assertEquals(figure.lines().size(), 4);
     assertTrue(figure.lines().stream().anyMatch(l -> l.name().equals("from the wall")));
     assertTrue(figure.lines().stream().allMatch(l -> Double.isNaN(l.kneeX()) || l.kneeX() > 500));
-    ProfileDrawing mixed = ChargePicture.of(all.get(3));
+    ProfileDrawing mixed = profile(all.get(3), "This charge over time");
     assertEquals(mixed.lines().size(), 3);
     assertEquals(mixed.bands().size(), 2);
   }
@@ -133,12 +148,12 @@ public class ChargeRunsTest extends OnDemo {
   @Test
   public void whatItWasChargedFromIsKept() {
     ChargeSetting set = from(Set.of(ChargeSource.SOLAR)).setting();
-    assertEquals(ChargeSetting.of(set.particulars()), set);
+    assertEquals(ChargeSetting.of(kept(set)), set);
     ChargeSetting usb =
         new ChargeSetting(
             Set.of(ChargeSource.USB_C, ChargeSource.CAR), Optional.empty(), set.site(), 65);
-    assertEquals(ChargeSetting.of(usb.particulars()).usbWatts(), 65.0);
-    assertEquals(ChargeSetting.of(usb.particulars()).sources(), usb.sources());
+    assertEquals(ChargeSetting.of(kept(usb)).usbWatts(), 65.0);
+    assertEquals(ChargeSetting.of(kept(usb)).sources(), usb.sources());
     assertEquals(
         ChargeSetting.of(Map.of("chargeSources", "SOLAR", "panelOpenVolts", "x")).panels(),
         Optional.empty());
@@ -149,12 +164,12 @@ public class ChargeRunsTest extends OnDemo {
     Label label = Label.read("Capacity 500 Wh\n300 W");
     OnHand onHand = OnHand.of(List.of(100.0));
     assertTrue(
-        TestPlan.of(
-                TestKind.CHARGE,
+        Plans.of(
+                Charge.KIND,
                 label,
                 onHand.with(ChargeSetting.WALL.from(Set.of(ChargeSource.SOLAR))))
             .isEmpty());
-    assertFalse(TestPlan.of(TestKind.CHARGE, label, onHand).isEmpty());
+    assertFalse(Plans.of(Charge.KIND, label, onHand).isEmpty());
     assertEquals(LabelInputs.port(label), Optional.empty());
     Port port = LabelInputs.port(Label.read("Solar max 60 V, 12 A, 400 W")).orElseThrow();
     assertEquals(port, new Port(0, 60, 12, 400));

@@ -7,25 +7,30 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Arrays;
+import java.util.List;
 import java.util.OptionalDouble;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.IdleState;
+import org.wiseember.bench.procedure.LoadLadder;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.report.chart.CurveDrawing;
+import org.wiseember.report.chart.Drawing;
 import org.wiseember.report.chart.ProfileDrawing;
+import org.wiseember.report.page.FindingPage;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.charge.ChargePicture;
+import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.test.idle.IdleRun;
-import org.wiseember.trial.test.ladder.EfficiencyPicture;
+import org.wiseember.trial.test.idle.SmallLoads;
 import org.wiseember.trial.test.ladder.LadderRun;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
@@ -35,6 +40,10 @@ import org.wiseember.workbook.Workbook;
 
 /** What the runs of the demo say, each and together. */
 public class DemoRunsTest extends OnDemo {
+  private static List<Drawing> drawings(TestRun run, Judgement judgement) {
+    return run.page(judgement).charts().stream().map(FindingPage.Chart::drawing).toList();
+  }
+
   @Test
   public void everyTestOfTheFirstUnitSaysSomething() {
     Judgement judgement = judge(0);
@@ -47,14 +56,14 @@ public class DemoRunsTest extends OnDemo {
     LadderRun ladder = judgement.ladder().orElseThrow();
     assertEquals(ladder.finding().points().size(), 6);
     assertTrue(ladder.powerDisplay().orElseThrow().words().get(0).contains("too much"));
-    IdleRun idle = judgement.idle().orElseThrow();
+    IdleRun idle = judgement.newest(IdleRun.class).orElseThrow();
     assertEquals(idle.states().size(), IdleState.values().length);
     double ac = idle.in(IdleState.AC_ON).orElseThrow().finding().power().orElseThrow().value();
     double port = idle.in(IdleState.DC_ON).orElseThrow().finding().power().orElseThrow().value();
     assertTrue(ac > 10 && port < 4, ac + " and " + port);
     assertTrue(idle.states().stream().allMatch(s -> s.finding().hours().isPresent()));
     assertTrue(
-        judgement.runs().stream().allMatch(r -> r.because().isPresent()), "no figure without one");
+        judgement.runs().stream().allMatch(r -> r.headline().isPresent()), "no run without one");
   }
 
   /** The true losses are known: those of the typical inverter of this rating, and its fans. */
@@ -78,9 +87,10 @@ public class DemoRunsTest extends OnDemo {
     assertEquals(picture.claim(), 1075.0);
     assertTrue(picture.marks().get(0).words().contains("600 W"));
     assertTrue(judgement.together().implied().isPresent());
-    assertEquals(judgement.together().smallLoads().size(), 3);
-    assertTrue(judgement.together().smallLoads().get(0).gain() > 1.5);
-    CurveDrawing curve = EfficiencyPicture.of(judgement, judgement.ladder().orElseThrow());
+    assertEquals(SmallLoads.of(judgement).size(), 3);
+    assertTrue(SmallLoads.of(judgement).get(0).gain() > 1.5);
+    CurveDrawing curve =
+        (CurveDrawing) drawings(judgement.ladder().orElseThrow(), judgement).get(0);
     assertEquals(curve.points().size(), 6);
     assertTrue(curve.least() < 79 && curve.most() == 100);
   }
@@ -92,7 +102,7 @@ public class DemoRunsTest extends OnDemo {
     assertEquals(efficiency.title(), "Peak efficiency");
     assertEquals(
         efficiency.verdict().orElseThrow().measured().orElseThrow(),
-        judgement.ladder().orElseThrow().finding().peakEfficiency().orElseThrow());
+        judgement.ladder().orElseThrow().finding().best().orElseThrow());
     Judged idle = line(judgement, Subject.IDLE_CURRENT);
     assertEquals(idle.verdict().orElseThrow().standing(), Standing.SHORT);
     assertTrue(idle.title().contains("AC output on"));
@@ -108,7 +118,7 @@ public class DemoRunsTest extends OnDemo {
           other.units().label(bare.id(), "Capacity 300 Wh LFP\n600 W", java.util.List.of());
       Unit unit = new Unit(bare.id(), bare.name(), label);
       for (double watts : new double[] {150, 550}) {
-        TestPlan plan = TestPlan.acDrain(watts, 230, "");
+        TestPlan plan = Plans.acDrain(watts);
         RecordedRun.of(
                 other,
                 unit,
@@ -124,7 +134,13 @@ public class DemoRunsTest extends OnDemo {
       Judged capacity = line(judgement, Subject.CAPACITY);
       assertEquals(capacity.title(), "AC energy at 300 W");
       assertTrue(
-          capacity.because().orElseThrow().watchOut().get(0).contains("Read off between drains"));
+          capacity
+              .figure()
+              .orElseThrow()
+              .because()
+              .watchOut()
+              .get(0)
+              .contains("Read off between drains"));
       double[] drained =
           judgement.drains().stream()
               .mapToDouble(d -> d.finding().deliveredEnergy().orElseThrow().value())
@@ -158,15 +174,15 @@ public class DemoRunsTest extends OnDemo {
   public void plansSayWhyTheyAreSo() {
     Label label = Label.read("Capacity 1075 Wh\n1200 W\nDC 12 V / 10 A");
     OnHand onHand = OnHand.of(java.util.List.of(60.0, 100.0, 200.0, 500.0, 1000.0));
-    TestPlan dc = TestPlan.of(TestKind.DC_DRAIN, label, onHand).orElseThrow();
+    TestPlan dc = Plans.of(Drain.DC, label, onHand).orElseThrow();
     assertEquals(dc.watts(), 108.0);
     assertTrue(dc.reason().contains("0.2 C is 215 W"), dc.reason());
     Label small = Label.read("Capacity 400 Wh\n300 W");
-    assertEquals(TestPlan.of(TestKind.DC_DRAIN, small, onHand).orElseThrow().watts(), 80.0);
-    TestPlan ladder = TestPlan.of(TestKind.LADDER, small, onHand).orElseThrow();
+    assertEquals(Plans.of(Drain.DC, small, onHand).orElseThrow().watts(), 80.0);
+    TestPlan ladder = Plans.of(LoadLadder.KIND, small, onHand).orElseThrow();
     assertTrue(ladder.reason().contains("nothing on hand comes near 5 %"), ladder.reason());
-    assertTrue(TestPlan.of(TestKind.LADDER, Label.read("400 Wh"), onHand).isEmpty());
-    assertTrue(TestPlan.of(TestKind.DC_DRAIN, Label.read("300 W"), onHand).isEmpty());
+    assertTrue(Plans.of(LoadLadder.KIND, Label.read("400 Wh"), onHand).isEmpty());
+    assertTrue(Plans.of(Drain.DC, Label.read("300 W"), onHand).isEmpty());
   }
 
   /** The charge of the first unit: its figures against each other, its claims judged by them. */
@@ -206,7 +222,7 @@ public class DemoRunsTest extends OnDemo {
             .value(),
         full / 3600,
         1e-9);
-    ProfileDrawing picture = ChargePicture.of(charge);
+    ProfileDrawing picture = (ProfileDrawing) drawings(charge, judgement).get(0);
     assertEquals(picture.marks().size(), 3);
     assertTrue(picture.lines().get(0).x()[0] >= 0);
     assertTrue(charge.startCharge().orElseThrow() < 5, "it starts empty");

@@ -19,7 +19,7 @@ public final class DrainUntilKilled {
     Unit unit = workbook.units().add("Quernfold Q1100");
     workbook.units().label(unit.id(), "9000 Wh LFP\nAC 230 V, 500 W", java.util.List.of());
     Unit labelled = workbook.units().all().get(0);
-    TestPlan plan = TestPlan.acDrain(labelled.label()).orElseThrow();
+    TestPlan plan = Plans.acDrain(labelled.label()).orElseThrow();
     RecordedRun.of(
             workbook,
             labelled,

@@ -13,12 +13,12 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.UsableCapacity;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.trial.page.TrialPage;
 import org.wiseember.trial.record.RecordedRun;
@@ -56,10 +56,12 @@ public class JudgementTest extends OnDemo {
     Judged line = line(judge(0), Subject.CAPACITY);
     assertTrue(line.title().startsWith("AC energy at 5"), line.title());
     assertEquals(line.verdict().orElseThrow().standing(), Standing.SHORT);
-    assertTrue(line.because().orElseThrow().workedOut().size() >= 3);
+    assertTrue(line.figure().orElseThrow().because().workedOut().size() >= 3);
     assertTrue(line.runId().isPresent());
     assertEquals(
-        line.because().orElseThrow().watchOut().size(), 2, "what it mixes, and the reserve shown");
+        line.figure().orElseThrow().because().watchOut().size(),
+        2,
+        "what it mixes, and the reserve shown");
   }
 
   @Test
@@ -79,12 +81,12 @@ public class JudgementTest extends OnDemo {
 
   @Test
   public void theLoadFollowsTheLabel() {
-    assertEquals(TestPlan.acDrain(Label.read("1075 Wh\n1200 W")).orElseThrow().watts(), 600.0);
+    assertEquals(Plans.acDrain(Label.read("1075 Wh\n1200 W")).orElseThrow().watts(), 600.0);
     assertEquals(
-        TestPlan.acDrain(Label.read("Capacity 1075 Wh at 300 W\n1200 W")).orElseThrow().watts(),
+        Plans.acDrain(Label.read("Capacity 1075 Wh at 300 W\n1200 W")).orElseThrow().watts(),
         300.0);
-    assertEquals(TestPlan.acDrain(Label.read("1075 Wh")).orElseThrow().watts(), 200.0);
-    assertTrue(TestPlan.acDrain(Label.read("1200 W")).isEmpty());
+    assertEquals(Plans.acDrain(Label.read("1075 Wh")).orElseThrow().watts(), 200.0);
+    assertTrue(Plans.acDrain(Label.read("1200 W")).isEmpty());
   }
 
   /** What the figures say of simulated units covers what they truly delivered. */
@@ -100,7 +102,7 @@ public class JudgementTest extends OnDemo {
                   + " Wh LFP\nAC 230 V "
                   + Math.round(300 + 300 * random.nextDouble())
                   + " W");
-      TestPlan plan = TestPlan.acDrain(label).orElseThrow();
+      TestPlan plan = Plans.acDrain(label).orElseThrow();
       SimulatedBench bench =
           SimulatedUnits.bench("unit " + k, label, plan, random.nextLong(), java.util.Set.of());
       java.util.ArrayList<Double> t = new java.util.ArrayList<>();
@@ -119,7 +121,7 @@ public class JudgementTest extends OnDemo {
               java.util.Map.of(
                   org.wiseember.core.trace.Channel.AC_POWER,
                   w.stream().mapToDouble(Double::doubleValue).toArray()));
-      Estimate energy =
+      Figure energy =
           UsableCapacity.of(
                   trace, CapacityMethod.measuredWith(Double.NaN, SimulatedBench.AC_POWER_CLASS))
               .deliveredEnergy()
@@ -136,7 +138,7 @@ public class JudgementTest extends OnDemo {
       Unit added = workbook.units().add("Haddlewick H500");
       workbook.units().label(added.id(), "300 Wh NMC\nAC 120 V 60 Hz 400 W", List.of());
       Unit unit = workbook.units().all().get(0);
-      TestPlan plan = TestPlan.acDrain(unit.label()).orElseThrow();
+      TestPlan plan = Plans.acDrain(unit.label()).orElseThrow();
       RecordedRun drain =
           RecordedRun.of(
               workbook,
@@ -165,7 +167,8 @@ public class JudgementTest extends OnDemo {
           full.trace()
               .mapped(java.util.Map.of(Channel.DISPLAY_CHARGE, charge -> Math.min(charge, shown)));
       DrainRun drain =
-          new DrainRun(full.run(), trace, full.treatment(), full.finding(), full.shutOff());
+          new DrainRun(
+              full.type(), full.run(), trace, full.treatment(), full.finding(), full.shutOff());
       assertEquals(drain.complete(), shown >= 99, "display at " + shown);
     }
   }

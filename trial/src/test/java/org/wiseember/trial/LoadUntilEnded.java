@@ -21,7 +21,7 @@ public final class LoadUntilEnded {
   public static void main(String[] args) throws Exception {
     Workbook workbook = Workbook.open(Path.of(args[0]), Clock.systemUTC());
     Unit unit = workbook.units().all().get(0);
-    TestPlan plan = TestPlan.acDrain(250, 230, "");
+    TestPlan plan = Plans.acDrain(250);
     RecordedRun run =
         RecordedRun.of(
             workbook,

@@ -128,7 +128,7 @@ public class OffMeansOffTest {
 
   private RecordedRun run(
       Procedure procedure, InstrumentDescription instrument, Consumer<RunView> watcher) {
-    TestPlan plan = TestPlan.acDrain(250, 230, "");
+    TestPlan plan = Plans.acDrain(250);
     return RecordedRun.prepare(
         workbook,
         unit,

@@ -23,9 +23,9 @@ import org.wiseember.bench.simulated.SimulatedUnit;
 import org.wiseember.bench.simulated.UnitDesign;
 import org.wiseember.bench.standin.StandInBench;
 import org.wiseember.bench.standin.StandInServers;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.test.TestPlan;
@@ -66,7 +66,7 @@ public class OverTheWireTest {
       Unit added = workbook.units().add("Brackley Stall 25");
       workbook.units().label(added.id(), "25 Wh LFP\n230 V, 400 W", List.of());
       Unit labelled = workbook.units().byId(added.id()).orElseThrow();
-      TestPlan plan = TestPlan.acDrain(250, 230, "");
+      TestPlan plan = Plans.acDrain(250);
       BenchSetup setup = BenchSetup.instruments(List.of(meter(port)), plan, 0, SPEED);
       RecordedRun run =
           RecordedRun.of(
@@ -95,8 +95,7 @@ public class OverTheWireTest {
     try (StandInServers servers = new StandInServers(bench, 0, -1)) {
       Outcome outcome = drain(servers.ports().get("AC meter"), wattHours -> {});
       assertEquals(outcome.run().state(), Run.State.DONE, outcome.run().ending());
-      Estimate energy =
-          outcome.judgement().drains().get(0).finding().deliveredEnergy().orElseThrow();
+      Figure energy = outcome.judgement().drains().get(0).finding().deliveredEnergy().orElseThrow();
       double truth = unit.account().delivered();
       // The bench clock of the program and that of the stand-in run side by side, not in step.
       assertEquals(energy.value(), truth, 2 * energy.u95() + 0.01 * truth, energy.toString());
@@ -151,7 +150,7 @@ public class OverTheWireTest {
   @Test
   public void theClassIsThatOfTheMeterThatWasRead() {
     List<InstrumentDescription> all = List.of(StartingPoints.all().get(0), meter(1));
-    TestPlan plan = TestPlan.acDrain(250, 230, "");
+    TestPlan plan = Plans.acDrain(250);
     BenchSetup asked = BenchSetup.instruments(all, plan, 0, 1);
     assertEquals(
         asked.settings().meterClass(Channel.AC_POWER).orElseThrow().percentOfReading(), 0.5);

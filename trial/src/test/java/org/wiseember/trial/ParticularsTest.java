@@ -10,12 +10,21 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.HeatNoise;
+import org.wiseember.bench.procedure.MotorStarts;
+import org.wiseember.bench.procedure.OverloadHolds;
+import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.start.CodeLetter;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.heat.HeatSettings;
+import org.wiseember.trial.test.overload.OverloadSettings;
+import org.wiseember.trial.test.start.StartsSettings;
+import org.wiseember.trial.test.usb.UsbSettings;
 import org.wiseember.workbook.RunSettings;
 
 /** What a test was set up with goes into the workbook as words and comes back the same. */
@@ -41,21 +50,27 @@ public class ParticularsTest {
                   : Optional.empty(),
               maybe(RANDOM.nextDouble() + 0.1),
               Nameplate.Eased.values()[RANDOM.nextInt(3)]);
-      Map<String, String> kept = Particulars.of(plate);
-      String json =
-          new RunSettings(
-                  0,
-                  0,
-                  Map.of(),
-                  Map.of(),
-                  RunSettings.Source.BY_HAND,
-                  0,
-                  List.of(),
-                  List.of(),
-                  kept)
-              .json();
-      assertEquals(Particulars.motor(RunSettings.read(json).particulars()), Optional.of(plate));
+      assertEquals(
+          motor(againFrom(new StartsSettings(Optional.of(plate), 230, "").particulars())),
+          Optional.of(plate));
     }
+  }
+
+  /** Words as a run keeps them, after they were in a workbook. */
+  private static RunSettings againFrom(Map<String, String> kept) {
+    return RunSettings.read(
+        new RunSettings(
+                0, 0, Map.of(), Map.of(), RunSettings.Source.BY_HAND, 0, List.of(), List.of(), kept)
+            .json());
+  }
+
+  private static <T extends TestSettings> T kept(
+      String key, Map<String, String> words, Class<T> type) {
+    return type.cast(AllTests.of(key).kept(againFrom(words)));
+  }
+
+  private static Optional<Nameplate> motor(RunSettings settings) {
+    return ((StartsSettings) AllTests.of(MotorStarts.KIND).kept(settings)).motor();
   }
 
   /**
@@ -63,20 +78,28 @@ public class ParticularsTest {
    */
   @Test
   public void nonsenseIsNothing() {
-    assertTrue(Particulars.motor(Map.of()).isEmpty());
-    Map<String, String> odd = new HashMap<>(Particulars.of(OnHand.usualMotor()));
+    assertTrue(motor(againFrom(Map.of())).isEmpty());
+    Map<String, String> odd =
+        new HashMap<>(
+            new StartsSettings(Optional.of(StartsSettings.usualMotor()), 230, "").particulars());
     odd.put("motorVolts", "many");
-    assertTrue(Particulars.motor(odd).isEmpty());
+    assertTrue(motor(againFrom(odd)).isEmpty());
     odd.put("motorVolts", "-230");
-    assertTrue(Particulars.motor(odd).isEmpty());
+    assertTrue(motor(againFrom(odd)).isEmpty());
     odd.put("motorVolts", "230");
     odd.put("motorKind", "ROCKET");
     odd.put("motorCode", "Q");
-    assertEquals(Particulars.motor(odd).orElseThrow().kind(), Nameplate.Kind.INDUCTION);
-    assertTrue(Particulars.motor(odd).orElseThrow().code().isEmpty());
-    assertEquals(Particulars.usb(Map.of("usbTester", "WIZARD")), UsbTester.FIVE_VOLT);
-    assertEquals(Particulars.metres(Map.of("soundMetres", "1,2")), 1.0);
-    assertTrue(Particulars.holds(Map.of("holdSeconds", "60,x")).isEmpty());
+    assertEquals(motor(againFrom(odd)).orElseThrow().kind(), Nameplate.Kind.INDUCTION);
+    assertTrue(motor(againFrom(odd)).orElseThrow().code().isEmpty());
+    assertEquals(
+        kept(StepByStep.USB, Map.of("usbTester", "WIZARD"), UsbSettings.class).tester(),
+        UsbTester.FIVE_VOLT);
+    assertEquals(
+        kept(HeatNoise.KIND, Map.of("soundMetres", "1,2"), HeatSettings.class).metres(), 1.0);
+    assertTrue(
+        kept(OverloadHolds.KIND, Map.of("holdSeconds", "60,x"), OverloadSettings.class)
+            .held()
+            .isEmpty());
   }
 
   /** The overload of a plan and of the run it makes are the same test. */
@@ -84,16 +107,29 @@ public class ParticularsTest {
   public void anOverloadPlanIsTakenUpAsItWas() {
     Label label = Label.read("1000 Wh\n230 V 50 Hz 1200 W\noverload 1500 W 2 min");
     TestPlan plan =
-        TestPlan.of(TestKind.OVERLOAD, label, OnHand.of(List.of(60.0, 100.0, 200.0, 500.0, 1000.0)))
+        Plans.of(OverloadHolds.KIND, label, OnHand.of(List.of(60.0, 100.0, 200.0, 500.0, 1000.0)))
             .orElseThrow();
-    assertEquals(Particulars.holds(plan.particulars()).size(), plan.loads().size());
-    assertEquals(Particulars.recipes(plan.particulars()).size(), plan.loads().size());
-    assertEquals(
-        Particulars.onHand(plan.particulars()), List.of(60.0, 100.0, 200.0, 500.0, 1000.0));
-    assertTrue(Particulars.base(plan.particulars()) > 0);
+    OverloadSettings made = (OverloadSettings) plan.settings();
+    OverloadSettings again =
+        (OverloadSettings)
+            plan.type()
+                .kept(
+                    new RunSettings(
+                        made.watts(),
+                        made.volts(),
+                        Map.of(),
+                        Map.of(),
+                        RunSettings.Source.BY_HAND,
+                        0,
+                        List.of(),
+                        made.keptLoads(),
+                        made.particulars()));
+    assertEquals(again.held(), made.held());
+    assertEquals(again.onHand(), List.of(60.0, 100.0, 200.0, 500.0, 1000.0));
+    assertTrue(again.baseWatts() > 0 && again.baseWatts() == made.baseWatts());
     // Rated, twice the label's own step, and half as much again.
-    assertTrue(plan.loads().stream().filter(w -> w >= 1500 && w < 1800).count() >= 2);
-    assertEquals(plan.loads().stream().sorted().toList(), plan.loads(), "light to heavy");
+    assertTrue(made.loads().stream().filter(w -> w >= 1500 && w < 1800).count() >= 2);
+    assertEquals(made.loads().stream().sorted().toList(), made.loads(), "light to heavy");
     assertTrue(plan.reason().contains("on first, then"), plan.reason());
   }
 }

@@ -22,10 +22,15 @@ import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.bench.procedure.HeatNoise;
+import org.wiseember.bench.procedure.MotorStarts;
+import org.wiseember.bench.procedure.OverloadHolds;
+import org.wiseember.bench.procedure.PortSteps;
 import org.wiseember.bench.procedure.StepByStep;
+import org.wiseember.bench.procedure.SwitchOver;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.heat.HotSpot;
 import org.wiseember.core.label.Subject;
+import org.wiseember.core.noise.Noise;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.start.Answer;
 import org.wiseember.core.start.CodeLetter;
@@ -40,11 +45,14 @@ import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.heat.HeatRun;
+import org.wiseember.trial.test.heat.SoundDistance;
 import org.wiseember.trial.test.legs.LegsRun;
 import org.wiseember.trial.test.port.PortRun;
 import org.wiseember.trial.test.start.StartsRun;
+import org.wiseember.trial.test.start.StartsSettings;
 import org.wiseember.trial.test.transfer.TransferRun;
 import org.wiseember.trial.test.usb.UsbRun;
+import org.wiseember.trial.test.usb.UsbSettings;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
@@ -80,8 +88,8 @@ public class PowerRunsTest {
     return workbook.units().byId(unit.id()).orElseThrow();
   }
 
-  private void run(Unit unit, TestKind kind, OnHand onHand, long seed) {
-    TestPlan plan = TestPlan.of(kind, unit.label(), onHand).orElseThrow();
+  private void run(Unit unit, String kind, OnHand onHand, long seed) {
+    TestPlan plan = Plans.of(kind, unit.label(), onHand).orElseThrow();
     BenchSetup setup = BenchSetup.simulated(unit.name(), unit.label(), plan, seed, Set.of());
     RecordedRun.of(workbook, unit, plan, setup, Pace.FULL, CLOCK.instant(), v -> {})
         .runner()
@@ -117,7 +125,7 @@ public class PowerRunsTest {
                   + 2 * rated
                   + " W");
       // Nothing on hand comes up to the rating.
-      run(unit, TestKind.OVERLOAD, OnHand.of(List.of(0.3 * rated, 0.45 * rated)), i);
+      run(unit, OverloadHolds.KIND, OnHand.of(List.of(0.3 * rated, 0.45 * rated)), i);
       Judgement judgement = judge(unit);
       for (Subject s : List.of(Subject.CONTINUOUS_POWER, Subject.OVERLOAD_TIME, Subject.SURGE)) {
         assertEquals(
@@ -131,7 +139,7 @@ public class PowerRunsTest {
   public void aLightMotorIsARigLimit() {
     Unit unit = unit("Kiosk", "1200 W\n230 V 50 Hz\nSurge 2400 W");
     Nameplate light = motor(0.5, Nameplate.Eased.NOTHING);
-    run(unit, TestKind.STARTS, OnHand.of(HEATERS).with(light), 4);
+    run(unit, MotorStarts.KIND, OnHand.of(HEATERS).with(light), 4);
     Judgement judgement = judge(unit);
     assertEquals(standing(judgement, Subject.SURGE), Optional.of(Standing.RIG_CANNOT_SHOW));
     StartsRun starts = (StartsRun) judgement.runs().get(0);
@@ -173,8 +181,8 @@ public class PowerRunsTest {
             Optional.of(CodeLetter.G),
             OptionalDouble.of(0.4),
             Nameplate.Eased.SOFT_STARTER);
-    run(unit, TestKind.STARTS, OnHand.of(HEATERS).with(motor(2, Nameplate.Eased.NOTHING)), 4);
-    run(unit, TestKind.STARTS, OnHand.of(HEATERS).with(soft), 5);
+    run(unit, MotorStarts.KIND, OnHand.of(HEATERS).with(motor(2, Nameplate.Eased.NOTHING)), 4);
+    run(unit, MotorStarts.KIND, OnHand.of(HEATERS).with(soft), 5);
     List<TestRun> runs = judge(unit).runs();
     double bare = ((StartsRun) runs.get(0)).series().orElseThrow().peakAmps().orElseThrow();
     double eased = ((StartsRun) runs.get(1)).series().orElseThrow().peakAmps().orElseThrow();
@@ -182,7 +190,7 @@ public class PowerRunsTest {
     assertEquals(((StartsRun) runs.get(1)).motor(), Optional.of(soft));
     assertEquals(StartPower.of(soft).ways().size(), 3);
     assertTrue(
-        runs.get(1).because().orElseThrow().watchOut().stream()
+        runs.get(1).headline().orElseThrow().because().watchOut().stream()
             .anyMatch(w -> w.contains("soft starter")));
   }
 
@@ -190,7 +198,7 @@ public class PowerRunsTest {
   @Test
   public void aPackageBringsItsCapturesAlong() throws Exception {
     Unit unit = unit("Kiosk", "1000 Wh\n1200 W\n230 V 50 Hz\nUPS < 30 ms");
-    run(unit, TestKind.SWITCH_OVER, OnHand.of(HEATERS), 6);
+    run(unit, SwitchOver.KIND, OnHand.of(HEATERS), 6);
     Judgement judgement = judge(unit);
     assertEquals(standing(judgement, Subject.SWITCH_OVER), Optional.of(Standing.KEPT));
     TransferRun transfer = (TransferRun) judgement.runs().get(0);
@@ -256,14 +264,14 @@ public class PowerRunsTest {
   public void aPortIsJudgedByWhatItsTesterCanAskFor(
       UsbTester tester, double volts, double amps, Standing expected) {
     Unit unit = unit("Kiosk", "USB-C 100 W");
-    long run = byHand(unit, StepByStep.USB, Particulars.of(tester), List.of());
+    long run = byHand(unit, StepByStep.USB, new UsbSettings(tester, "").particulars(), List.of());
     typed(run, 10, Channel.DC_VOLTAGE, 5.1);
     typed(run, 12, Channel.DC_CURRENT, 2.9);
     typed(run, 300, Channel.DC_VOLTAGE, volts);
     typed(run, 304, Channel.DC_CURRENT, amps);
     Judgement judgement = judge(unit);
     UsbRun usb = (UsbRun) judgement.runs().get(0);
-    assertEquals(usb.profiles().size(), 2);
+    assertEquals(usb.port().profiles().size(), 2);
     assertEquals(standing(judgement, Subject.USB_C_POWER), Optional.of(expected));
   }
 
@@ -288,8 +296,9 @@ public class PowerRunsTest {
     long run =
         byHand(
             unit,
-            TestKind.STARTS.key(),
-            Particulars.of(motor(3, Nameplate.Eased.NOTHING)),
+            MotorStarts.KIND,
+            new StartsSettings(Optional.of(motor(3, Nameplate.Eased.NOTHING)), 120, "")
+                .particulars(),
             List.of(
                 new Event(20, "start-TRIPPED", "Seen: tripped."),
                 new Event(200, "start-STARTED", "Seen: started."),
@@ -311,15 +320,16 @@ public class PowerRunsTest {
   @Test
   public void noiseIsJudgedAtTheDistanceOfItsLabel() {
     Unit unit = unit("Kiosk", "1000 Wh 800 W\n230 V 50 Hz\nNoise < 45 dB at 1 m");
-    run(unit, TestKind.HEAT, OnHand.of(HEATERS).at(1), 3);
+    run(unit, HeatNoise.KIND, OnHand.of(HEATERS).with(new SoundDistance(1)), 3);
     Judgement judgement = judge(unit);
     HeatRun heat = (HeatRun) judgement.runs().get(0);
     assertEquals(heat.background(), 31, 2);
     assertTrue(heat.rise().orElseThrow().heading().isPresent());
-    double loudest = heat.loudest(1).orElseThrow().value();
+    Noise noise = heat.loudest().orElseThrow();
+    double loudest = noise.at(1).value();
     assertEquals(loudest, 46, 2);
-    assertEquals(heat.loudest(2).orElseThrow().value(), loudest - 6.02, 0.01);
-    assertTrue(heat.loudest(2).orElseThrow().u95() > heat.loudest(1).orElseThrow().u95());
+    assertEquals(noise.at(2).value(), loudest - 6.02, 0.01);
+    assertTrue(noise.at(2).u95() > noise.at(1).u95());
     assertFalse(standing(judgement, Subject.NOISE).isEmpty());
     // The first step at a quarter of the rating, more with more load, the plug above the case.
     assertEquals(heat.fan().seen().size(), heat.heard().size());
@@ -364,14 +374,14 @@ public class PowerRunsTest {
     assertEquals(spot.rise().value(), 36.5, 1e-9);
     // 2 K of the camera and 1 K of the probe, both as limits.
     assertEquals(spot.rise().u95(), 2.2, 0.3);
-    assertTrue(heat.because().orElseThrow().title().startsWith("Hottest spot"));
+    assertTrue(heat.headline().orElseThrow().title().startsWith("Hottest spot"));
   }
 
   /** A label's port and overload held against what the bench saw of them. */
   @Test
   public void aPortAndItsTrip() {
     Unit unit = unit("Kiosk", "1000 Wh 800 W\nDC 12 V / 10 A regulated");
-    run(unit, TestKind.PORT, OnHand.of(HEATERS), 3);
+    run(unit, PortSteps.KIND, OnHand.of(HEATERS), 3);
     PortRun port = (PortRun) judge(unit).runs().get(0);
     assertTrue(port.finding().tripAmps().isPresent());
     double trip = port.finding().tripAmps().get().value();

@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.util.List;
 import org.testng.annotations.Test;
 import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.bench.procedure.Watching;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
@@ -62,7 +63,7 @@ public class ResumeTest {
           "said once, before it was cut short");
 
       // The same drain in one piece, from the same seed.
-      TestPlan plan = TestPlan.acDrain(unit.label()).orElseThrow();
+      TestPlan plan = Plans.acDrain(unit.label()).orElseThrow();
       RecordedRun whole =
           RecordedRun.of(
               workbook,
@@ -118,7 +119,7 @@ public class ResumeTest {
       unitId = workbook.units().add("Kiosk").id();
       workbook.units().label(unitId, "2000 Wh 800 W\n230 V 50 Hz", List.of());
       Unit unit = workbook.units().byId(unitId).orElseThrow();
-      TestPlan plan = TestPlan.of(TestKind.SOAK, unit.label(), OnHand.of(List.of())).orElseThrow();
+      TestPlan plan = Plans.of(Watching.KIND, unit.label(), OnHand.of(List.of())).orElseThrow();
       BenchSetup setup =
           BenchSetup.simulated(unit.name(), unit.label(), plan, 4, java.util.Set.of());
       RunWriter writer =
@@ -126,7 +127,7 @@ public class ResumeTest {
               .runs()
               .begin(
                   unitId,
-                  plan.kind().key(),
+                  plan.type().key(),
                   plan.title(),
                   Clock.systemUTC().instant(),
                   setup.settings(),

@@ -4,11 +4,14 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.Charge;
+import org.wiseember.bench.procedure.HeatNoise;
+import org.wiseember.bench.procedure.IdleWatch;
+import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.solar.Arrangement;
@@ -19,7 +22,6 @@ import org.wiseember.core.wiring.CableRun;
 import org.wiseember.core.wiring.Connector;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RigCable;
-import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.charge.ChargeRefusal;
 import org.wiseember.trial.test.charge.ChargeSetting;
 
@@ -36,24 +38,24 @@ public class RigCablesTest {
     return OnHand.of(List.of(100.0, 500.0, 1000.0));
   }
 
-  private static List<RigCable> of(TestKind kind, Label label, ChargeSetting setting) {
-    return TestPlan.of(kind, label, onHand().with(setting))
-        .map(p -> RigCables.of(p, label))
+  private static List<RigCable> of(String kind, Label label, ChargeSetting setting) {
+    return Plans.of(kind, label, onHand().with(setting))
+        .map(p -> p.settings().leads(label))
         .orElse(List.of());
   }
 
   @DataProvider
   Object[][] kinds() {
-    return Arrays.stream(TestKind.values()).map(k -> new Object[] {k}).toArray(Object[][]::new);
+    return AllTests.list().stream().map(t -> new Object[] {t.key()}).toArray(Object[][]::new);
   }
 
   /** Whatever the rig: a fuse that the cable bears, no thinner than the amps want, and a plug. */
   @Test(dataProvider = "kinds")
-  public void everyLeadIsFusedAndCarriesItsAmps(TestKind kind) {
+  public void everyLeadIsFusedAndCarriesItsAmps(String kind) {
     for (Label label : List.of(STATION, INVERTER)) {
       List<RigCable> cables = of(kind, label, ChargeSetting.WALL);
-      boolean bare = kind == TestKind.IDLE || kind == TestKind.USB;
-      if (TestPlan.of(kind, label, onHand()).isPresent()) {
+      boolean bare = kind.equals(IdleWatch.KIND) || kind.equals(StepByStep.USB);
+      if (Plans.of(kind, label, onHand()).isPresent()) {
         assertEquals(cables.isEmpty(), bare, kind + "");
       }
       for (RigCable cable : cables) {
@@ -74,7 +76,7 @@ public class RigCablesTest {
   /** 1 000 W ÷ (0.85 × 10.5 V) is 112 A at the battery of a 12 V inverter. */
   @Test
   public void anInverterHangsOnItsBattery() {
-    RigCable battery = of(TestKind.HEAT, INVERTER, ChargeSetting.WALL).get(0);
+    RigCable battery = of(HeatNoise.KIND, INVERTER, ChargeSetting.WALL).get(0);
     assertEquals(battery.where(), "battery to inverter");
     assertEquals(battery.amps(), 1000 / (0.85 * 10.5), 2);
     assertEquals(battery.connector(), Connector.LUG);
@@ -86,7 +88,7 @@ public class RigCablesTest {
         ChargeSetting.WALL
             .from(Set.of(ChargeSource.WALL, ChargeSource.SOLAR, ChargeSource.USB_C))
             .with(new Arrangement(PANEL, 1, 2), COLD);
-    List<RigCable> cables = of(TestKind.CHARGE, STATION, all);
+    List<RigCable> cables = of(Charge.KIND, STATION, all);
     assertEquals(cables.size(), 3);
     RigCable panels =
         cables.stream().filter(c -> c.where().startsWith("panels")).findFirst().orElseThrow();
@@ -103,7 +105,7 @@ public class RigCablesTest {
     ChargeSetting sun = ChargeSetting.WALL.from(Set.of(ChargeSource.SOLAR));
     ChargeSetting two = sun.with(new Arrangement(PANEL, 2, 1), COLD);
     assertTrue(ChargeRefusal.of(STATION, two).orElseThrow().contains("62.2 V at −8 °C"));
-    assertTrue(TestPlan.of(TestKind.CHARGE, STATION, onHand().with(two)).isEmpty());
+    assertTrue(Plans.of(Charge.KIND, STATION, onHand().with(two)).isEmpty());
     Site warm = new Site(COLD.day(), 15, 17);
     assertFalse(
         ChargeRefusal.of(STATION, sun.with(new Arrangement(PANEL, 2, 1), warm)).isPresent());

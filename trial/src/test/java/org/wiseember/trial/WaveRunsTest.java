@@ -211,7 +211,9 @@ public class WaveRunsTest {
     Judgement judgement = judged(unit("1000 W\nPure sine, THD < 3 %"), "No load", sine(230, 0.04));
     String html =
         new PageHtml()
-            .write(TrialPage.of(judgement, "Quay", java.time.LocalDate.of(2026, 5, 4), List.of()));
+            .write(
+                TrialPage.of(
+                    judgement, "Quay", java.time.LocalDate.of(2026, 5, 4), List.of(), run -> true));
     for (String words :
         List.of("Waveform from files", "harmonic order", "caps: EN 50160", "Medical devices")) {
       assertTrue(html.contains(words), words);

@@ -22,13 +22,13 @@ import org.wiseember.core.charge.ChargeProfile;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.charge.KnownInputs;
 import org.wiseember.core.charge.LimitBand;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.solar.Arrangement;
 import org.wiseember.core.solar.Panel;
 import org.wiseember.core.solar.Port;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.core.uncertainty.Estimate;
 
 /**
  * Simulated units whose charging is known to the watt: what bound each inlet at each moment, and at
@@ -221,7 +221,7 @@ public class ChargeTruthTest {
       ChargeFinding finding = ChargeProfile.of(charged.trace(), Optional.empty());
       sum +=
           right(charged, ChargeLimits.of(charged.trace(), finding, charged.label()).orElseThrow());
-      double found = finding.taperShare().map(Estimate::value).orElse(100.0);
+      double found = finding.taperShare().map(Figure::value).orElse(100.0);
       // Weak sources meet the taper in the last moments, or never.
       boolean late = !(charged.kneeShare() < 97) && found >= 97;
       if (!late && !(Math.abs(found - charged.kneeShare()) <= 2)) {

@@ -134,7 +134,10 @@ public class TruthTest {
       Trace trace = run(bench, Drain.ac(design.acVolts()));
       CapacityFinding finding =
           UsableCapacity.of(trace, CapacityMethod.measuredWith(100, SimulatedBench.AC_POWER_CLASS));
-      score.add("energy", finding.deliveredEnergy().orElseThrow(), bench.account().delivered());
+      score.add(
+          "energy",
+          finding.deliveredEnergy().orElseThrow().estimate(),
+          bench.account().delivered());
     }
     score.check();
   }
@@ -159,7 +162,10 @@ public class TruthTest {
               trace,
               CapacityMethod.measuredWith(
                   100, accuracy(bench, Channel.DC_VOLTAGE), accuracy(bench, Channel.DC_CURRENT)));
-      score.add("energy", finding.deliveredEnergy().orElseThrow(), bench.unit().deliveredAtPort());
+      score.add(
+          "energy",
+          finding.deliveredEnergy().orElseThrow().estimate(),
+          bench.unit().deliveredAtPort());
     }
     score.check();
   }
@@ -230,7 +236,7 @@ public class TruthTest {
                       false),
                   Optional.empty(),
                   Treatment.NONE));
-      score.add("idle", finding.power().orElseThrow(), design.inverter().idleWatts());
+      score.add("idle", finding.power().orElseThrow().estimate(), design.inverter().idleWatts());
     }
     score.check();
   }
