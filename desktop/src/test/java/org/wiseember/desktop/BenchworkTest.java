@@ -15,8 +15,8 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.test.drain.DrainRun;
@@ -70,7 +70,7 @@ public class BenchworkTest extends InDemoWindow {
     }
     window.until(() -> window.desk().shelf().get(0).drains().size() == before + 1);
     window.until(() -> newest(0).run().state() == Run.State.DONE && newest(0).complete());
-    Estimate energy = newest(0).finding().deliveredEnergy().orElseThrow();
+    Figure energy = newest(0).finding().deliveredEnergy().orElseThrow();
     assertEquals(energy.value(), 921.0);
     assertTrue(energy.u95() > 5 && energy.u95() < 20, energy.toString());
     assertEquals(newest(0).finding().duration().orElseThrow().value(), 5544, 1);

@@ -190,7 +190,7 @@ public class EvidenceTest extends InDemoWindow {
   public void aLadderIsRunFromTheLoadsOnHand() {
     window.choose(1);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-LADDER");
+    window.click("test-efficiency");
     OpenWindow.onFx(
         () -> {
           ((TextField) window.scene().lookup("#loads-on-hand")).clear();
@@ -231,22 +231,22 @@ public class EvidenceTest extends InDemoWindow {
   public void aUnitAtRestIsReadInEveryState() {
     window.choose(1);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-IDLE");
+    window.click("test-idle");
     OpenWindow.onFx(
         () -> {
           window.desk().bench().setPace(Pace.FULL);
           return null;
         });
     window.click("start-test");
-    window.until(() -> unit().idle().isPresent() && !window.desk().bench().going());
-    window.until(() -> unit().idle().orElseThrow().states().size() == 5);
-    IdleRun idle = unit().idle().orElseThrow();
+    window.until(() -> unit().newest(IdleRun.class).isPresent() && !window.desk().bench().going());
+    window.until(() -> unit().newest(IdleRun.class).orElseThrow().states().size() == 5);
+    IdleRun idle = unit().newest(IdleRun.class).orElseThrow();
     double all = idle.states().get(0).finding().power().orElseThrow().value();
     double off = idle.states().get(4).finding().power().orElseThrow().value();
     assertTrue(all > off + 3, all + " against " + off);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
     window.untilShown("All outputs off");
-    window.untilShown("When to use the DC side");
+    window.untilShown("Which side to use");
   }
 
   /** Watts, volts and amps typed together at every load make an efficiency too. */
@@ -254,7 +254,7 @@ public class EvidenceTest extends InDemoWindow {
   public void anEfficiencyIsTypedByHand() {
     window.choose(3);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-LADDER");
+    window.click("test-efficiency");
     window.click("source-BY_HAND");
     window.click("start-test");
     window.until(() -> window.desk().bench().live().get() != null);

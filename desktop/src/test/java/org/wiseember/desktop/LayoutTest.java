@@ -18,6 +18,8 @@ import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.Charge;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.charge.ChargeSource;
@@ -25,10 +27,12 @@ import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.frame.Row;
 import org.wiseember.report.look.Palette;
-import org.wiseember.trial.TestKind;
+import org.wiseember.trial.AllTests;
 import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.charge.ChargeRun;
+import org.wiseember.trial.test.charge.ChargeSetting;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
@@ -306,26 +310,27 @@ public class LayoutTest {
           full.desk().chosen().set(full.desk().shelf().get(3));
           return null;
         });
-    for (TestKind kind : TestKind.values()) {
+    for (TestType kind : AllTests.list()) {
       OpenWindow.onFx(
           () -> {
             full.desk().bench().test().set(kind);
             return null;
           });
-      problemsOf("Bench for an inverter, " + kind, problems);
+      problemsOf("Bench for an inverter, " + kind.words(), problems);
     }
     OpenWindow.onFx(
         () -> {
           full.desk().chosen().set(full.desk().shelf().get(2));
-          full.desk().bench().test().set(TestKind.CHARGE);
-          full.desk().bench().chargeFrom(ChargeSource.SOLAR, true);
-          full.desk().bench().chargeFrom(ChargeSource.USB_C, true);
+          full.desk().bench().test().set(AllTests.of(Charge.KIND));
+          full.desk()
+              .bench()
+              .have(ChargeSetting.WALL.adding(ChargeSource.SOLAR).adding(ChargeSource.USB_C));
           return null;
         });
     problemsOf("Bench, charge from everything", problems);
     OpenWindow.onFx(
         () -> {
-          full.desk().bench().test().set(TestKind.AC_DRAIN);
+          full.desk().bench().test().set(AllTests.of(Drain.AC));
           full.desk().chosen().set(full.desk().shelf().get(0));
           return null;
         });

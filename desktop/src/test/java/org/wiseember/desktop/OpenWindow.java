@@ -2,6 +2,7 @@ package org.wiseember.desktop;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
@@ -158,6 +159,23 @@ final class OpenWindow implements AutoCloseable {
     reveal(node);
     robot.clickOn(node);
     settle();
+  }
+
+  /** Clicks what a screen reader calls by words that begin so. */
+  void clickOn(String words) {
+    until(() -> called(words).isPresent());
+    Node node = onFx(() -> called(words).orElseThrow());
+    settle();
+    reveal(node);
+    robot.clickOn(node);
+    settle();
+  }
+
+  private Optional<Node> called(String words) {
+    return scene().getRoot().lookupAll("*").stream()
+        .filter(n -> n.isVisible() && n.getAccessibleText() != null)
+        .filter(n -> n.getAccessibleText().startsWith(words))
+        .findFirst();
   }
 
   /** Scrolls until a node is in sight, as one does before one clicks. */

@@ -8,11 +8,13 @@ import java.time.Clock;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.Charge;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.desktop.frame.Row;
-import org.wiseember.trial.TestKind;
+import org.wiseember.trial.AllTests;
 import org.wiseember.trial.test.charge.ChargeRun;
+import org.wiseember.trial.test.charge.ChargeSetting;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
 
@@ -91,7 +93,7 @@ public class PlanTest extends InDemoWindow {
     window.untilShown("its most amps");
     window.click("use-panels");
     window.untilShown("panels: 2 stall roof 200 W in parallel");
-    assertEquals(window.desk().bench().test().get(), TestKind.CHARGE);
+    assertEquals(window.desk().bench().test().get(), AllTests.of(Charge.KIND));
     window.click("from-WALL");
     window.untilShown("Charge from solar panels");
     window.untilShown("Panels to unit");
@@ -118,28 +120,38 @@ public class PlanTest extends InDemoWindow {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
     window.untilShown("What bound the DC input");
     window.untilShown("of their plates");
-    window.click("harvest-because");
-    window.untilShown("Harvest at full light");
-    window.click("profile-ALL");
+    window.clickOn("Harvest at full light");
+    window.untilShown("Worked out");
+    window.click("chart-1");
     window.settle();
+  }
+
+  private ChargeSetting charge() {
+    return window
+        .desk()
+        .bench()
+        .onHand()
+        .get()
+        .find(ChargeSetting.class)
+        .orElse(ChargeSetting.WALL);
   }
 
   /** One source stays; the DC input takes one at a time; what may pass the volts does not start. */
   @Test
   public void sourcesAreChosenWithCare() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-CHARGE");
+    window.click("test-charge");
     window.click("from-WALL");
-    assertTrue(window.desk().bench().charge().get().sources().contains(ChargeSource.WALL));
+    assertTrue(charge().sources().contains(ChargeSource.WALL));
     window.click("from-CAR");
     window.click("from-BATTERY");
     window.until(
         () ->
-            window.desk().bench().charge().get().sources().contains(ChargeSource.BATTERY)
-                && !window.desk().bench().charge().get().sources().contains(ChargeSource.CAR));
+            charge().sources().contains(ChargeSource.BATTERY)
+                && !charge().sources().contains(ChargeSource.CAR));
     window.click("from-USB_C");
     replace("usb-charger", "65");
-    window.until(() -> window.desk().bench().charge().get().usbWatts() == 65);
+    window.until(() -> charge().usbWatts() == 65);
     replace("usb-charger", "6500");
     window.untilShown("is no number from 5 to 240.");
     window.choose(1);

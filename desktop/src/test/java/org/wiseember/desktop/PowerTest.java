@@ -8,12 +8,16 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.MotorStarts;
+import org.wiseember.bench.procedure.OverloadHolds;
+import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.app.StageName;
-import org.wiseember.trial.TestKind;
+import org.wiseember.trial.AllTests;
 import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.legs.LegsRun;
 import org.wiseember.trial.test.overload.OverloadRun;
 import org.wiseember.trial.test.start.StartsRun;
@@ -44,30 +48,30 @@ public class PowerTest extends InDemoWindow {
     OpenWindow.onFx(
         () -> {
           window.desk().stage().set(StageName.VERDICT);
-          window.desk().bench().test().set(TestKind.OVERLOAD);
+          window.desk().bench().test().set(AllTests.of(OverloadHolds.KIND));
           window.desk().bench().start();
           return null;
         });
     window.untilShown("Read the cautions above the test first");
     assertFalse(window.desk().bench().going());
-    for (TestKind kind : TestKind.values()) {
+    for (TestType kind : AllTests.list()) {
       assertEquals(window.desk().bench().mayStart(kind), !kind.hazardous(), kind.words());
     }
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.untilShown("never leave an overload alone");
-    window.until(() -> window.desk().bench().mayStart(TestKind.OVERLOAD));
-    assertFalse(window.desk().bench().mayStart(TestKind.STARTS), "each test its own");
-    window.click("test-STARTS");
+    window.until(() -> window.desk().bench().mayStart(AllTests.of(OverloadHolds.KIND)));
+    assertFalse(window.desk().bench().mayStart(AllTests.of(MotorStarts.KIND)), "each test its own");
+    window.click("test-motor-start");
     window.untilShown("A saw or grinder starts without warning");
-    window.until(() -> window.desk().bench().mayStart(TestKind.STARTS));
+    window.until(() -> window.desk().bench().mayStart(AllTests.of(MotorStarts.KIND)));
   }
 
   /** A running test is stopped by one click from any stage. */
   @Test
   public void aStopIsAlwaysOneClickAway() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-OVERLOAD");
-    window.until(() -> window.desk().bench().mayStart(TestKind.OVERLOAD));
+    window.click("test-overload");
+    window.until(() -> window.desk().bench().mayStart(AllTests.of(OverloadHolds.KIND)));
     pace(Pace.TEN);
     window.click("start-test");
     window.until(() -> window.desk().bench().going());
@@ -93,9 +97,9 @@ public class PowerTest extends InDemoWindow {
   public void anOverloadFromTheBenchToTheVerdict() {
     window.choose(1);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-OVERLOAD");
+    window.click("test-overload");
     window.untilShown("each from a base load");
-    window.until(() -> window.desk().bench().mayStart(TestKind.OVERLOAD));
+    window.until(() -> window.desk().bench().mayStart(AllTests.of(OverloadHolds.KIND)));
     pace(Pace.FULL);
     window.click("start-test");
     window.until(() -> newest(OverloadRun.class) != null && !window.desk().bench().going());
@@ -149,7 +153,7 @@ public class PowerTest extends InDemoWindow {
   @Test
   public void aUsbPortByHand() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-USB");
+    window.click("test-usb");
     window.click("usb-FIVE_VOLT");
     window.untilShown("which can show up to 15 W of any port");
     window.click("start-test");
@@ -160,7 +164,8 @@ public class PowerTest extends InDemoWindow {
     window.until(() -> window.desk().bench().live().get().typed().size() == 2);
     window.click("go-ahead");
     window.until(() -> !window.desk().bench().going());
-    window.until(() -> newest(UsbRun.class) != null && newest(UsbRun.class).most().isPresent());
+    window.until(
+        () -> newest(UsbRun.class) != null && newest(UsbRun.class).port().most().isPresent());
     assertTrue(
         unit().lines().stream()
             .filter(l -> l.claim().subject() == Subject.USB_C_POWER)
@@ -173,9 +178,9 @@ public class PowerTest extends InDemoWindow {
   @Test
   public void twoLegsByHand() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-TWO_LEGS");
+    window.click("test-two-legs");
     window.untilShown("Never feed a building");
-    window.until(() -> window.desk().bench().mayStart(TestKind.TWO_LEGS));
+    window.until(() -> window.desk().bench().mayStart(AllTests.of(StepByStep.TWO_LEGS)));
     window.click("start-test");
     window.untilShown("Without the 240 V load");
     window.type("typed-POWER", "160");

@@ -11,11 +11,12 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.waveform.WaveClass;
-import org.wiseember.trial.TestKind;
+import org.wiseember.trial.AllTests;
 import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.test.waveform.WaveRun;
 import org.wiseember.workbook.comtrade.ComtradeReader;
@@ -49,9 +50,9 @@ public class WaveTest extends InDemoWindow {
   public void wavesFromTheBenchToTheVerdict() {
     window.choose(2);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-WAVEFORM");
+    window.click("test-waveform");
     window.untilShown("Never clip a scope's earth");
-    window.until(() -> window.desk().bench().mayStart(TestKind.WAVEFORM));
+    window.until(() -> window.desk().bench().mayStart(AllTests.of(WaveSteps.KIND)));
     OpenWindow.onFx(
         () -> {
           window.desk().bench().setPace(Pace.FULL);

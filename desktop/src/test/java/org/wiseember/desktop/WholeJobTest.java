@@ -1,7 +1,6 @@
 package org.wiseember.desktop;
 
 import static org.testng.Assert.assertEquals;
-import static org.testng.Assert.assertNotNull;
 import static org.testng.Assert.assertTrue;
 
 import java.nio.file.Files;
@@ -22,8 +21,8 @@ import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.desktop.app.StageName;
 import org.wiseember.trial.page.TrialPage;
 import org.wiseember.trial.test.drain.DrainRun;
@@ -145,7 +144,7 @@ public class WholeJobTest {
     tabTo("see-verdict");
     robot.push(KeyCode.ENTER);
     window.until(() -> window.desk().stage().get() == StageName.VERDICT);
-    Estimate energy =
+    Figure energy =
         window.desk().chosen().get().drains().get(0).finding().deliveredEnergy().orElseThrow();
     String figure = Figures.withUncertainty(energy.value(), energy.u95());
     window.until(() -> shows(figure));
@@ -190,8 +189,12 @@ public class WholeJobTest {
               .orElseThrow();
       Judgement judgement = Judgement.of(again, unit, true);
       assertEquals(judgement.drains().get(0).run().state(), Run.State.DONE);
-      assertEquals(judgement.drains().get(0).finding().deliveredEnergy().orElseThrow(), energy);
-      assertNotNull(TrialPage.mainLine(judgement).orElseThrow().because());
+      assertEquals(
+          judgement.drains().get(0).finding().deliveredEnergy().orElseThrow().estimate(),
+          energy.estimate());
+      assertEquals(
+          TrialPage.mainLine(judgement).orElseThrow().figure().orElseThrow().estimate(),
+          energy.estimate());
       assertTrue(
           again.runs().events(judgement.drains().get(0).run().id()).stream()
               .anyMatch(e -> e.code().equals("mark")));
