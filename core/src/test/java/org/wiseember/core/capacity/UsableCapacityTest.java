@@ -297,7 +297,7 @@ public class UsableCapacityTest {
     assertTrue(sum.contains("900 Wh"), sum);
     Figure yield = finding.yield().orElseThrow();
     String share = String.join("\n", yield.because().workedOut());
-    assertTrue(share.contains("900 Wh ÷ 1\u2009075 Wh = 84 %"), share);
+    assertTrue(share.contains("900 Wh ÷ 1\u2009075 Wh = 83.7 %"), share);
     assertEquals(yield.because().madeFrom().get(0).figure(), finding.deliveredEnergy().get());
     assertEquals(because.budget().u95(), finding.deliveredEnergy().orElseThrow().u95(), 1e-12);
     assertTrue(because.watchOut().get(0).contains("not conversion efficiency"));

@@ -71,7 +71,13 @@ final class Screenshots {
     add("heat", () -> desk.shownRun().set(run("Heat")), () -> true);
     add("charge", () -> desk.shownRun().set(run("Charge from the wall and")), () -> true);
     add("waveform", () -> desk.shownRun().set(run("Waveform")), () -> true);
-    add("energy-by-load", () -> Row.choose(scene.lookup("#together")), () -> true);
+    add(
+        "energy-by-load",
+        () -> {
+          desk.shownRun().set(run("AC drain"));
+          Row.choose(scene.lookup("#together"));
+        },
+        () -> true);
     add("report", () -> desk.stage().set(StageName.REPORT), this::pageShown);
     add(
         "verdict-dark",
