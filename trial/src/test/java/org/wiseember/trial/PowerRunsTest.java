@@ -256,7 +256,8 @@ public class PowerRunsTest {
       {UsbTester.PD_60, 20.0, 1.5, Standing.SHORT},
       {UsbTester.PD_100, 20.0, 3.1, Standing.SHORT},
       {UsbTester.PD_240, 20.6, 5.0, Standing.KEPT},
-      {UsbTester.PD_100, 20.0, 5.0, Standing.TOO_CLOSE}
+      // At its own end the tester shows a bound, and one this close to the claim decides nothing.
+      {UsbTester.PD_100, 20.0, 5.0, Standing.RIG_CANNOT_SHOW}
     };
   }
 
