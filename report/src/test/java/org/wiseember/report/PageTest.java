@@ -15,11 +15,15 @@ import org.testng.annotations.Test;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.UsableCapacity;
+import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Explanation;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.chart.CurveDrawing;
 import org.wiseember.report.chart.TraceDrawing;
@@ -31,6 +35,10 @@ import org.wiseember.report.page.UnitPage;
 
 public class PageTest {
   private static UnitPage page(String unit) {
+    return page(unit, List.of());
+  }
+
+  private static UnitPage page(String unit, List<Sheet> sheets) {
     double[] t = new double[4000];
     double[] w = new double[4000];
     for (int i = 0; i < t.length; i++) {
@@ -61,39 +69,51 @@ public class PageTest {
                 600,
                 "AC power")),
         "AC drain at 600 W",
-        List.of(
-            new Sheet(
-                "Drain again",
-                "2 May 2026",
-                FindingPage.of(finding.figures())
-                    .chart(
-                        "Look at",
-                        "one",
-                        new CurveDrawing(
-                            "load, W",
-                            "given, Wh",
-                            List.of(new CurveDrawing.Point(600, 632, 14)),
-                            List.of(),
-                            Double.NaN,
-                            "",
-                            List.of(),
-                            0,
-                            700))
-                    .table(List.of("Load", "Given"), List.of(List.of("<600> W", "632 Wh")))
-                    .say(List.of("Said & done.")))),
+        sheets,
         true);
   }
 
   /** A sheet shows every part of what a run found, and none of it is taken for markup. */
   @Test
   public void aSheetShowsEveryPart() {
-    String html = new PageHtml().write(page("Unit"));
+    String html =
+        new PageHtml()
+            .write(
+                page(
+                    "Unit",
+                    List.of(
+                        new Sheet(
+                            "Drain again",
+                            "2 May 2026",
+                            FindingPage.of(List.<Figure>of())
+                                .headed(
+                                    new Explanation(
+                                        "Delivered",
+                                        "632 ± 14 Wh",
+                                        Unit.WATT_HOUR,
+                                        Because.of(Budget.of(), "sum")))
+                                .chart(
+                                    "Look at",
+                                    "one",
+                                    new CurveDrawing(
+                                        "load, W",
+                                        "energy delivered, Wh",
+                                        List.of(new CurveDrawing.Point(600, 632, 14)),
+                                        List.of(),
+                                        Double.NaN,
+                                        "",
+                                        List.of(),
+                                        0,
+                                        700))
+                                .table(
+                                    List.of("Load", "Given"), List.of(List.of("<600> W", "632 Wh")))
+                                .say(List.of("Said & done."))))));
     for (String words :
         List.of(
             "Drain again",
             "2 May 2026",
             "Delivered",
-            "given, Wh",
+            "<svg",
             "&lt;600&gt; W",
             "632 Wh",
             "Said &amp; done.")) {

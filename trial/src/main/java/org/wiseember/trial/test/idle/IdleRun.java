@@ -55,13 +55,17 @@ public record IdleRun(
                     : Optional.empty());
   }
 
+  /** Those a label is held against first; those of other states bear the state in their keys. */
   @Override
   public List<Figure> figures() {
     List<Figure> all = new ArrayList<>();
     forLabel().ifPresent(s -> all.addAll(s.finding().figures()));
-    states.stream()
-        .filter(s -> forLabel().filter(s::equals).isEmpty())
-        .forEach(s -> all.addAll(s.finding().figures()));
+    for (InState other : states) {
+      if (forLabel().filter(other::equals).isEmpty()) {
+        String state = "@" + other.words().replace(' ', '_');
+        other.finding().figures().forEach(f -> all.add(f.as(f.key() + state, f.name())));
+      }
+    }
     return all;
   }
 
