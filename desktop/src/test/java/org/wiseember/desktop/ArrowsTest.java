@@ -1,6 +1,7 @@
 package org.wiseember.desktop;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -82,6 +83,18 @@ public class ArrowsTest {
         .check(classes);
   }
 
+  /** What the window works on can be looked at without one. */
+  @Test
+  public void modelsKnowNoScene() {
+    noClasses()
+        .that()
+        .resideInAPackage("org.wiseember.desktop.model..")
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage("javafx.scene..", "javafx.stage..")
+        .check(classes);
+  }
+
   /** Procedures run on the bench clock alone. */
   @Test
   public void proceduresNeverReadTheWallClock() {
@@ -95,6 +108,41 @@ public class ArrowsTest {
         .orShould()
         .dependOnClassesThat()
         .resideInAPackage("java.time..")
+        .check(classes);
+  }
+
+  /** Inside trial and desktop, no package needs one that needs it. */
+  @Test
+  public void packagesDoNotGoRoundInCircles() {
+    for (String module : new String[] {"trial", "desktop"}) {
+      slices()
+          .matching("org.wiseember." + module + ".(**)")
+          .should()
+          .beFreeOfCycles()
+          .check(classes);
+    }
+  }
+
+  /** A test knows the pages it makes and what all tests share, and no other test. */
+  @Test
+  public void aTestKnowsNoOtherTest() {
+    slices()
+        .matching("org.wiseember.trial.test.(*)..")
+        .should()
+        .notDependOnEachOther()
+        .check(classes);
+    noClasses()
+        .that()
+        .resideInAPackage("org.wiseember.trial.test..")
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage(
+            "org.wiseember.trial",
+            "org.wiseember.trial.verdict..",
+            "org.wiseember.trial.rig..",
+            "org.wiseember.trial.record..",
+            "org.wiseember.trial.page..",
+            "org.wiseember.trial.demo..")
         .check(classes);
   }
 }

@@ -17,7 +17,7 @@ import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.desktop.app.StageName;
+import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.workbook.Run;

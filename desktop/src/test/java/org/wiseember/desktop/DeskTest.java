@@ -16,7 +16,7 @@ import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
-import org.wiseember.desktop.app.StageName;
+import org.wiseember.desktop.model.StageName;
 
 /** Edits, undo, finding things and bad files, in a real window. */
 public class DeskTest {

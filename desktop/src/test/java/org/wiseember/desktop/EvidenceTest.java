@@ -14,7 +14,7 @@ import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Treatment;
-import org.wiseember.desktop.app.StageName;
+import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.test.idle.IdleRun;

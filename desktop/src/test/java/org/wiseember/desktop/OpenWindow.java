@@ -19,9 +19,9 @@ import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.frame.MainWindow;
 import org.wiseember.desktop.look.Look;
+import org.wiseember.desktop.model.Desk;
 
 /** A real window on the display, with a hand on its keyboard and mouse. */
 final class OpenWindow implements AutoCloseable {

@@ -11,7 +11,7 @@ import org.testng.annotations.Test;
 import org.wiseember.bench.procedure.Charge;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.charge.ChargeSource;
-import org.wiseember.desktop.frame.Row;
+import org.wiseember.desktop.look.Row;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.trial.test.charge.ChargeSetting;

@@ -14,7 +14,7 @@ import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
-import org.wiseember.desktop.app.StageName;
+import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestType;

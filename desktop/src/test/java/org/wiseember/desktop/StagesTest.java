@@ -17,8 +17,8 @@ import javafx.scene.input.MouseButton;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
-import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.look.ChartPane;
+import org.wiseember.desktop.model.StageName;
 import org.wiseember.workbook.Run;
 
 /** What one does in each stage, in a real window. */

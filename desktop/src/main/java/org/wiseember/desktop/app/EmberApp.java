@@ -15,6 +15,7 @@ import javafx.scene.Scene;
 import javafx.stage.Stage;
 import org.wiseember.desktop.frame.MainWindow;
 import org.wiseember.desktop.look.Look;
+import org.wiseember.desktop.model.Desk;
 
 /** The application. */
 public final class EmberApp extends Application {

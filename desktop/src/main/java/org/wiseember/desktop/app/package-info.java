@@ -1,2 +1,2 @@
-/** The program: what is open, chosen and running, and the start. */
+/** The program: its start, and the pictures of its main views. */
 package org.wiseember.desktop.app;

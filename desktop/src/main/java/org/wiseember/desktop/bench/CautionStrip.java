@@ -10,8 +10,8 @@ import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.test.TestType;
 
 /**

@@ -10,10 +10,10 @@ import javafx.scene.layout.VBox;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.solar.PanelsOnHand;
-import org.wiseember.desktop.app.Desk;
-import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.charge.ChargeSetting;
 

@@ -9,8 +9,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
 import org.wiseember.workbook.RunSettings;
 
 /** The bench clock, its speed, and whether everything is on disk. */

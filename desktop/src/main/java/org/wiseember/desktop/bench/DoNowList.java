@@ -7,8 +7,8 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
 
 /** What a person does, with a box to tick and the caution beside what can hurt. */
 final class DoNowList extends VBox {

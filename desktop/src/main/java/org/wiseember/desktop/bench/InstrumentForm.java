@@ -20,9 +20,9 @@ import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.uncertainty.Correction;
 import org.wiseember.core.uncertainty.MeterClass;
-import org.wiseember.desktop.app.Desk;
-import org.wiseember.desktop.app.OnBench;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.OnBench;
 
 /** One instrument: name, address, the class of each quantity, and a check against a better one. */
 final class InstrumentForm extends VBox {

@@ -20,11 +20,11 @@ import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.DescriptionUnreadable;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.StartingPoints;
-import org.wiseember.desktop.app.Desk;
-import org.wiseember.desktop.app.OnBench;
-import org.wiseember.desktop.frame.Row;
 import org.wiseember.desktop.look.Adaptive;
+import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.OnBench;
 
 /** The tester's own instruments: what they are, how they are reached, how true they are. */
 final class InstrumentsPane extends StackPane {

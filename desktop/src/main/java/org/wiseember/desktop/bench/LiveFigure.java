@@ -7,7 +7,7 @@ import org.wiseember.bench.run.RunView;
 import org.wiseember.bench.run.Thinned;
 import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.desktop.app.LiveRun;
+import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.report.chart.TraceDrawing;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.KeptReading;

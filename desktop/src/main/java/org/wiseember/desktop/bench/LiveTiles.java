@@ -6,7 +6,7 @@ import javafx.beans.value.ObservableDoubleValue;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.test.LiveTile;
 
 /** The large figures of a test, as its settings name them. */

@@ -3,7 +3,7 @@ package org.wiseember.desktop.bench;
 import java.util.List;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.notice.Notice;
-import org.wiseember.desktop.evidence.EvidenceStage;
+import org.wiseember.desktop.look.NoticeRow;
 import org.wiseember.desktop.look.Words;
 
 /** What was noticed so far, the newest on top; what is there stays when more comes. */
@@ -29,8 +29,7 @@ final class NoticedList extends VBox {
         rows.getChildren().clear();
       }
       for (Notice notice : notices.subList(known, notices.size())) {
-        rows.getChildren()
-            .add(0, EvidenceStage.row(notice.seconds(), notice.code(), notice.text()));
+        rows.getChildren().add(0, NoticeRow.of(notice.seconds(), notice.code(), notice.text()));
       }
     }
     shown = notices;

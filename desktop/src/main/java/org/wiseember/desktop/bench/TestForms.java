@@ -14,8 +14,8 @@ import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.start.Nameplate;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.test.heat.SoundDistance;
 import org.wiseember.trial.test.start.StartsSettings;
 

@@ -19,9 +19,9 @@ import org.wiseember.core.typed.TypedAnswer;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReader;
 import org.wiseember.core.typed.TypedReading;
-import org.wiseember.desktop.app.Desk;
-import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.LiveRun;
 
 /**
  * Fields for what a person reads off. What is typed is said back while it is typed, what does not

@@ -7,9 +7,9 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.control.Button;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.test.waveform.WaveRun;
 import org.wiseember.workbook.comtrade.DataFormat;
 

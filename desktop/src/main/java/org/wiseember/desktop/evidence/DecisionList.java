@@ -11,8 +11,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Treatment;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.test.TestRun;
 
 /** What was decided about a run, each with a way back, and the corrections a drain may need. */

@@ -11,21 +11,19 @@ import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Circle;
 import org.wiseember.core.figure.Warning;
-import org.wiseember.core.quantity.Figures;
-import org.wiseember.desktop.app.Desk;
-import org.wiseember.desktop.app.StageName;
 import org.wiseember.desktop.because.BecausePanel;
-import org.wiseember.desktop.frame.EmptyStage;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.look.EmptyStage;
+import org.wiseember.desktop.look.NoticeRow;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judgement;
@@ -230,32 +228,14 @@ public final class EvidenceStage extends StackPane {
     noticed.getChildren().clear();
     noticed.getChildren().add(Words.of("heading", "Noticed"));
     for (Event event : events) {
-      noticed.getChildren().add(row(event.seconds(), event.code(), event.words()));
+      noticed.getChildren().add(NoticeRow.of(event.seconds(), event.code(), event.words()));
     }
     double end = shown.trace().isEmpty() ? 0 : shown.trace().seconds(shown.trace().size() - 1);
     for (Warning warning : shown.warnings()) {
       if (events.stream().noneMatch(e -> e.code().equals(warning.code()))) {
-        noticed.getChildren().add(row(end, "warning", warning.message()));
+        noticed.getChildren().add(NoticeRow.of(end, "warning", warning.message()));
       }
     }
     Words.shown(noticed, noticed.getChildren().size() > 1);
-  }
-
-  /** One thing noticed, as the Bench stage shows it too. */
-  public static HBox row(double seconds, String code, String words) {
-    Circle dot = new Circle(4);
-    dot.getStyleClass()
-        .add(
-            switch (code) {
-              case "mark", "note", "photo", "typed", "ticked", "error-code" -> "dot-mark";
-              case "steady", "cut-off", "back", "resumed" -> "dot-notice";
-              default -> "dot-warn";
-            });
-    Label text = Words.of("notice-text", words);
-    HBox.setHgrow(text, Priority.ALWAYS);
-    HBox row = new HBox(dot, Words.line("figure-quiet", Figures.clock(seconds)), text);
-    row.setSpacing(10);
-    row.getStyleClass().addAll("row", "notice");
-    return row;
   }
 }

@@ -8,10 +8,10 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
 import org.wiseember.report.chart.Drawing;
 import org.wiseember.report.page.FindingPage;
 

@@ -6,7 +6,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.figure.Explanation;
-import org.wiseember.desktop.frame.Row;
+import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 
 /** The figures a run is looked at for, side by side; each opens how it came about. */

@@ -10,8 +10,8 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Stretch;
 import org.wiseember.core.trace.Treatment;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.test.TestRun;
 
 /** What lies between the cursors, and what can be decided about it. */

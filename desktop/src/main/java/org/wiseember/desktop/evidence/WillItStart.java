@@ -7,10 +7,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.start.Answer;
 import org.wiseember.core.start.Nameplate;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.bench.MotorForm;
 import org.wiseember.desktop.bench.TestForms;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.verdict.Judgement;
 
 /** A motor's plate, and whether the unit starts it by what it has shown so far. */

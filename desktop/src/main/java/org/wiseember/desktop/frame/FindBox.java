@@ -7,8 +7,9 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import org.wiseember.desktop.app.Desk;
+import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
 
 /** Ctrl+K: type a few letters, arrows and Enter go there. */
 final class FindBox extends VBox {

@@ -13,9 +13,9 @@ import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.desktop.app.Desk;
-import org.wiseember.desktop.app.LiveRun;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.RunSettings;
 

@@ -6,8 +6,8 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import org.wiseember.desktop.app.LeftOn;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.LeftOn;
 
 /** In red under the path, on every stage, as long as a load may be on that nobody watches. */
 final class LeftOnBar extends VBox {

@@ -11,9 +11,10 @@ import javafx.scene.layout.VBox;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Adaptive;
+import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.verdict.Judgement;
 
 /** The shelf: every unit of the workbook with its small seam. */

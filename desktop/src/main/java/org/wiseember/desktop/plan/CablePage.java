@@ -23,9 +23,9 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.wiring.CableRun;
 import org.wiseember.core.wiring.Gauge;
 import org.wiseember.desktop.because.BecausePanel;
-import org.wiseember.desktop.frame.Row;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
+import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 
 /** Which cable and fuse carry what: for amps, or for an inverter at its lowest battery volts. */

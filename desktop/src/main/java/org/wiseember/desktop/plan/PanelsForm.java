@@ -11,9 +11,9 @@ import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.solar.Panel;
 import org.wiseember.core.solar.PanelsOnHand;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
 
 /** The panels on hand by their data sheets; what cannot be read is said and changes nothing. */
 final class PanelsForm extends VBox {

@@ -7,10 +7,10 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.model.Desk;
 
 /** What to settle before a test: panels for the solar port, cables for every rig. */
 public final class PlanStage extends StackPane {

@@ -12,9 +12,9 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.core.solar.Site;
 import org.wiseember.core.solar.SunDay;
-import org.wiseember.desktop.app.Desk;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
 
 /** Where the panels stand, which day is looked at, and how cold it gets. */
 final class SiteForm extends VBox {

@@ -9,7 +9,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.Port;
-import org.wiseember.desktop.frame.Row;
+import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.trial.test.charge.InputWindowPicture;
 

@@ -1,4 +1,4 @@
-package org.wiseember.desktop.app;
+package org.wiseember.desktop.model;
 
 import java.nio.file.Path;
 import org.wiseember.trial.test.waveform.WaveRun;

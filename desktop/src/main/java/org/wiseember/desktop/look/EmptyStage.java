@@ -1,8 +1,7 @@
-package org.wiseember.desktop.frame;
+package org.wiseember.desktop.look;
 
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import org.wiseember.desktop.look.Words;
 
 /** A stage with nothing in it yet: what belongs here and the next step. */
 public final class EmptyStage extends VBox {

@@ -1,4 +1,4 @@
-package org.wiseember.desktop.frame;
+package org.wiseember.desktop.look;
 
 import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;

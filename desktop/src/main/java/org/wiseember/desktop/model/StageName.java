@@ -1,4 +1,4 @@
-package org.wiseember.desktop.app;
+package org.wiseember.desktop.model;
 
 import java.util.Optional;
 

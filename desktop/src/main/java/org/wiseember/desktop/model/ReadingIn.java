@@ -1,4 +1,4 @@
-package org.wiseember.desktop.app;
+package org.wiseember.desktop.model;
 
 import java.io.IOException;
 import java.nio.file.Path;
