@@ -227,6 +227,30 @@ public class EvidenceTest extends InDemoWindow {
     window.until(() -> window.scene().lookup("#leave-out") != null);
   }
 
+  /** A run that went wrong is set aside with a reason, counts for nothing, and comes back. */
+  @Test
+  public void aRunIsSetAsideAndCountsAgain() {
+    window.choose(1);
+    long drains = unit().drains().stream().filter(DrainRun::complete).count();
+    long id = unit().drains().get(0).run().id();
+    OpenWindow.onFx(
+        () -> {
+          window.desk().shownRun().set(id);
+          window.desk().stage().set(StageName.EVIDENCE);
+          return null;
+        });
+    window.click("set-aside");
+    window.click("set-aside-now");
+    window.untilShown("Say why the run is set aside");
+    window.type("set-aside-reason", "the wrong heater was on");
+    robot.push(KeyCode.ENTER);
+    window.untilShown("Set aside, it counts for nothing: the wrong heater was on.");
+    window.until(() -> unit().drains().stream().filter(DrainRun::complete).count() == drains - 1);
+    assertEquals(unit().all().size(), unit().runs().size() + 1);
+    window.click("take-back-run");
+    window.until(() -> unit().drains().stream().filter(DrainRun::complete).count() == drains);
+  }
+
   @Test
   public void aUnitAtRestIsReadInEveryState() {
     window.choose(1);

@@ -31,7 +31,6 @@ import org.wiseember.trial.AllTests;
 import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.trial.test.charge.ChargeSetting;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
@@ -289,12 +288,9 @@ public class LayoutTest {
             return null;
           });
       problemsOf("Evidence, " + run.run().title(), problems);
-      if (run instanceof ChargeRun) {
-        press("profile-ALL");
-        problemsOf("All charges", problems);
-        press("profile-WINDOW");
-        problemsOf("Input window", problems);
-        press("profile-THIS");
+      for (int chart = 1; full.scene().lookup("#chart-" + chart) != null; chart++) {
+        press("chart-" + chart);
+        problemsOf(run.run().title() + ", chart " + chart, problems);
       }
     }
     OpenWindow.onFx(

@@ -145,7 +145,7 @@ public class PowerTest extends InDemoWindow {
                 .equals("Crepe pan fan: not known"));
     window.replace("ask-code", "Q");
     window.untilShown("A code letter is one of A to V");
-    window.click("capture-2");
+    window.click("chart-2");
     window.settle();
   }
 

@@ -198,7 +198,7 @@ public class StagesTest extends InDemoWindow {
         () ->
             window.scene().getRoot().lookupAll(".chart-pane").stream()
                 .anyMatch(n -> n instanceof ChartPane c && c.chart() != null));
-    for (String name : List.of("Delivered", "Yield", "Mean power", "Under load", "Readings")) {
+    for (String name : List.of("AC energy delivered", "Yield", "Mean power", "Time under load")) {
       assertTrue(OpenWindow.onFx(() -> shows(name)), name);
     }
   }

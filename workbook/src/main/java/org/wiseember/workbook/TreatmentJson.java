@@ -33,6 +33,9 @@ final class TreatmentJson {
     if (treatment.leadOhms() > 0) {
       node.put("leadOhms", treatment.leadOhms());
     }
+    if (treatment.aside()) {
+      node.put("setAside", treatment.setAside());
+    }
     return node;
   }
 
@@ -55,7 +58,8 @@ final class TreatmentJson {
         leftOut,
         cutoff.isNumber() ? OptionalDouble.of(cutoff.asDouble()) : OptionalDouble.empty(),
         node.path("standingWatts").asDouble(),
-        node.path("leadOhms").asDouble());
+        node.path("leadOhms").asDouble(),
+        node.path("setAside").asText("").strip());
   }
 
   static Treatment read(String text) {

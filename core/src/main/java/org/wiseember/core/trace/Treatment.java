@@ -18,11 +18,16 @@ import java.util.OptionalDouble;
  *     app, W; 0 for nothing
  * @param leadOhms of the leads between the unit and the meter on the DC side, both ways, Ω; 0 where
  *     the meter senses at the unit's terminals
+ * @param setAside why the whole run counts for nothing; empty for a run that counts
  */
 public record Treatment(
-    List<LeftOut> leftOut, OptionalDouble cutoff, double standingWatts, double leadOhms) {
+    List<LeftOut> leftOut,
+    OptionalDouble cutoff,
+    double standingWatts,
+    double leadOhms,
+    String setAside) {
   /** Nothing decided. */
-  public static final Treatment NONE = new Treatment(List.of(), OptionalDouble.empty(), 0, 0);
+  public static final Treatment NONE = new Treatment(List.of(), OptionalDouble.empty(), 0, 0, "");
 
   /** More than this is a load of its own, W. */
   public static final double MOST_STANDING_WATTS = 100;
@@ -54,6 +59,7 @@ public record Treatment(
   }
 
   public Treatment {
+    Objects.requireNonNull(setAside);
     leftOut = leftOut.stream().sorted(java.util.Comparator.comparingDouble(LeftOut::from)).toList();
     if (!(standingWatts >= 0 && standingWatts <= MOST_STANDING_WATTS)) {
       throw new IllegalArgumentException(
@@ -71,29 +77,39 @@ public record Treatment(
   public Treatment leavingOut(LeftOut stretch) {
     List<LeftOut> more = new ArrayList<>(leftOut);
     more.add(stretch);
-    return new Treatment(more, cutoff, standingWatts, leadOhms);
+    return new Treatment(more, cutoff, standingWatts, leadOhms, setAside);
   }
 
   /** This treatment with a stretch put back. */
   public Treatment puttingBack(LeftOut stretch) {
     List<LeftOut> fewer = new ArrayList<>(leftOut);
     fewer.remove(stretch);
-    return new Treatment(fewer, cutoff, standingWatts, leadOhms);
+    return new Treatment(fewer, cutoff, standingWatts, leadOhms, setAside);
   }
 
   /** This treatment with another cut-off; empty for the one in the readings. */
   public Treatment withCutoff(OptionalDouble moment) {
-    return new Treatment(leftOut, moment, standingWatts, leadOhms);
+    return new Treatment(leftOut, moment, standingWatts, leadOhms, setAside);
   }
 
   /** This treatment with another draw beside the load, W. */
   public Treatment withStandingWatts(double watts) {
-    return new Treatment(leftOut, cutoff, watts, leadOhms);
+    return new Treatment(leftOut, cutoff, watts, leadOhms, setAside);
   }
 
   /** This treatment with other leads, Ω. */
   public Treatment withLeadOhms(double ohms) {
-    return new Treatment(leftOut, cutoff, standingWatts, ohms);
+    return new Treatment(leftOut, cutoff, standingWatts, ohms, setAside);
+  }
+
+  /** This treatment with the whole run set aside; an empty reason takes it back. */
+  public Treatment settingAside(String reason) {
+    return new Treatment(leftOut, cutoff, standingWatts, leadOhms, reason.strip());
+  }
+
+  /** Whether the run counts for nothing. */
+  public boolean aside() {
+    return !setAside.isEmpty();
   }
 
   /** The readings with those left out missing; the same trace where nothing is left out. */

@@ -48,6 +48,7 @@ public final class EvidenceStage extends StackPane {
   private final Adaptive adaptive;
   private final RunCards cards;
   private final HeadFigures figures;
+  private final SetAside aside;
   private final TraceView trace;
   private final TogetherView together;
   private final Map<String, RunViews.RunView> views = new HashMap<>();
@@ -63,6 +64,7 @@ public final class EvidenceStage extends StackPane {
     because = new BecausePanel(desk);
     cards = new RunCards(this::choose, this::chooseTogether);
     figures = new HeadFigures(why -> because.explain(shown, why));
+    aside = new SetAside(desk);
     trace = new TraceView(desk);
     together = new TogetherView(desk, because);
     for (Node view : List.of(trace, together)) {
@@ -104,7 +106,7 @@ public final class EvidenceStage extends StackPane {
 
   private void rebuild() {
     Judgement judgement = desk.chosen().get();
-    if (judgement == null || judgement.runs().isEmpty()) {
+    if (judgement == null || judgement.all().isEmpty()) {
       getChildren()
           .setAll(
               new EmptyStage(
@@ -119,10 +121,10 @@ public final class EvidenceStage extends StackPane {
     shown =
         Optional.ofNullable(desk.shownRun().get())
             .flatMap(judgement::run)
-            .orElse(judgement.runs().get(judgement.runs().size() - 1));
+            .orElseGet(() -> judgement.all().get(judgement.all().size() - 1));
     boolean joint = joint(judgement);
     all = all && joint;
-    cards.of(judgement.runs(), shown, joint, all);
+    cards.of(judgement.all(), shown, joint, all);
     if (all) {
       showTogether(judgement);
     } else {
@@ -151,7 +153,8 @@ public final class EvidenceStage extends StackPane {
   private void showRun(Judgement judgement) {
     FindingPage page = shown.page(judgement);
     figures.of(page.headlines());
-    main.getChildren().setAll(cards, head(judgement), figures);
+    aside.of(shown);
+    main.getChildren().setAll(cards, head(judgement), aside, figures);
     RunViews.RunView view =
         views.computeIfAbsent(shown.type().key(), key -> RunViews.of(desk, key));
     Node found = view.of(judgement, shown, because);
@@ -210,7 +213,11 @@ public final class EvidenceStage extends StackPane {
         Words.button(
             "action", "Pack this run", () -> desk.readingIn().pack(run, judgement.unit().name()));
     pack.setId("pack-run");
-    HBox head = new HBox(words, pack);
+    Words.shown(pack, !shown.trace().isEmpty() || shown.headline().isPresent());
+    var set = Words.button("action", "Set this run aside", aside::ask);
+    set.setId("set-aside");
+    Words.shown(set, !shown.aside() && run.state() != Run.State.RUNNING);
+    HBox head = new HBox(words, set, pack);
     head.getStyleClass().add("stage-head");
     return head;
   }

@@ -101,9 +101,11 @@ final class RunCards extends VBox {
         new HBox(
             Words.line(
                 "measured",
-                run.run().state() == Run.State.DONE
-                    ? run.headline().map(Explanation::answer).orElse("no figure")
-                    : run.run().state().name().toLowerCase(Locale.ROOT)),
+                run.aside()
+                    ? "set aside"
+                    : run.run().state() == Run.State.DONE
+                        ? run.headline().map(Explanation::answer).orElse("no figure")
+                        : run.run().state().name().toLowerCase(Locale.ROOT)),
             Words.spring());
     if (run.watts().size() > 1) {
       MiniTrace mini = new MiniTrace(run.watts());

@@ -30,6 +30,24 @@ public final class Decisions {
     desk.say(words + ". Every figure follows; Ctrl+Z takes it back.");
   }
 
+  /**
+   * Sets a whole run aside: it stays to be looked at and counts for nothing.
+   *
+   * @param reason why, which whoever reads the figures will ask
+   */
+  public void setAside(TestRun run, String reason) {
+    if (reason.isBlank()) {
+      desk.say("Say why the run is set aside; whoever reads the figures will ask.");
+      return;
+    }
+    decide(run, run.treatment().settingAside(reason), run.run().title() + " set aside");
+  }
+
+  /** Has a run that was set aside count again. */
+  public void takeBack(TestRun run) {
+    decide(run, run.treatment().settingAside(""), run.run().title() + " counts again");
+  }
+
   private void quietly(long runId, long unitId, Treatment treatment) {
     desk.background(
         () -> {

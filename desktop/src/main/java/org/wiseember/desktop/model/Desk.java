@@ -378,9 +378,7 @@ public final class Desk {
     Unit old = shelf.get(at).unit();
     // The shelf knows at once, so that a second edit before the save is done undoes to this one.
     Unit now = new Unit(unitId, old.name(), Label.read(text, byHand));
-    shelf.set(
-        at,
-        new Judgement(now, shelf.get(at).lines(), shelf.get(at).runs(), shelf.get(at).together()));
+    shelf.set(at, shelf.get(at).relabelled(now));
     saveQuietly(unitId, text, byHand);
   }
 

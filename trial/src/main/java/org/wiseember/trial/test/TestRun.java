@@ -63,6 +63,11 @@ public interface TestRun extends Finding {
     return false;
   }
 
+  /** Whether it counts for nothing, by decision of the tester. */
+  default boolean aside() {
+    return treatment().aside();
+  }
+
   /** Its readings as they are treated. */
   default Trace treated() {
     return treatment().of(trace());

@@ -35,7 +35,7 @@ final class Findings {
     List<TestRun> worked = new ArrayList<>();
     for (boolean later : new boolean[] {false, true}) {
       // Those that rest on others see only what was found without them.
-      UnitFindings others = new Known(label, List.copyOf(worked));
+      UnitFindings others = new Known(label, worked.stream().filter(r -> !r.aside()).toList());
       for (Run run : runs) {
         Optional<TestType> type = AllTests.byKey(run.kind());
         if (type.isPresent() && type.get().restsOnOthers() == later) {

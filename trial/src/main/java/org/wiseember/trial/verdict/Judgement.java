@@ -1,7 +1,11 @@
 package org.wiseember.trial.verdict;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Label;
@@ -26,19 +30,22 @@ import org.wiseember.workbook.Workbook;
  *
  * @param unit the unit
  * @param lines one for every claim, in the order of the label
- * @param runs every run of the unit with what it says, oldest first
+ * @param runs every run that counts with what it says, oldest first
+ * @param aside the runs a tester set aside: looked at, and counting for nothing
  * @param together what the runs say together
  */
-public record Judgement(Unit unit, List<Judged> lines, List<TestRun> runs, Together together)
+public record Judgement(
+    Unit unit, List<Judged> lines, List<TestRun> runs, List<TestRun> aside, Together together)
     implements UnitFindings {
   public Judgement {
     lines = List.copyOf(lines);
     runs = List.copyOf(runs);
+    aside = List.copyOf(aside);
   }
 
   /** A unit nobody has tested. */
   public static Judgement untested(Unit unit) {
-    return new Judgement(unit, List.of(), List.of(), Together.NOTHING);
+    return new Judgement(unit, List.of(), List.of(), List.of(), Together.NOTHING);
   }
 
   /**
@@ -47,16 +54,21 @@ public record Judgement(Unit unit, List<Judged> lines, List<TestRun> runs, Toget
    * @param guardBand whether a verdict keeps clear of the uncertainty
    */
   public static Judgement of(Workbook workbook, Unit unit, boolean guardBand) {
-    List<TestRun> runs = new Findings(workbook, unit.label()).of(workbook.runs().of(unit.id()));
+    Map<Boolean, List<TestRun>> found =
+        new Findings(workbook, unit.label())
+            .of(workbook.runs().of(unit.id())).stream()
+                .collect(Collectors.partitioningBy(TestRun::aside));
+    List<TestRun> runs = found.get(false);
     UnitFindings known = new Findings.Known(unit.label(), runs);
-    return new Judgement(unit, List.of(), runs, Together.of(known)).judged(guardBand);
+    return new Judgement(unit, List.of(), runs, found.get(true), Together.of(known))
+        .judged(guardBand);
   }
 
   /** The same runs held against the label again. */
   public Judgement judged(boolean guardBand) {
     List<Judged> judged =
         unit.label().claims().stream().map(claim -> judge(claim, guardBand)).toList();
-    return new Judgement(unit, judged, runs, together);
+    return new Judgement(unit, judged, runs, aside, together);
   }
 
   private Judged judge(Claim claim, boolean guardBand) {
@@ -118,9 +130,21 @@ public record Judgement(Unit unit, List<Judged> lines, List<TestRun> runs, Toget
     return StartLimits.of(this);
   }
 
-  /** The run with this number. */
+  /** Every run of the unit, those set aside among them, oldest first. */
+  public List<TestRun> all() {
+    return Stream.concat(runs.stream(), aside.stream())
+        .sorted(Comparator.comparingLong(r -> r.run().id()))
+        .toList();
+  }
+
+  /** The same unit under another label, until its claims are held against the runs again. */
+  public Judgement relabelled(Unit now) {
+    return new Judgement(now, lines, runs, aside, together);
+  }
+
+  /** The run with this number, set aside or not. */
   public Optional<TestRun> run(long runId) {
-    return runs.stream().filter(r -> r.run().id() == runId).findFirst();
+    return all().stream().filter(r -> r.run().id() == runId).findFirst();
   }
 
   /** How the lines of a judgement stand. */

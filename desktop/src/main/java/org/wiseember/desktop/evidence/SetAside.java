@@ -1,0 +1,60 @@
+package org.wiseember.desktop.evidence;
+
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.trial.test.TestRun;
+
+/** Has a run count for nothing, with a reason, or count again. */
+final class SetAside extends HBox {
+  private final Desk desk;
+  private final TextField reason = new TextField();
+  private TestRun run;
+
+  SetAside(Desk desk) {
+    this.desk = desk;
+    setSpacing(8);
+    setStyle("-fx-alignment: center-left;");
+    reason.setId("set-aside-reason");
+    reason.setPromptText("Why, as: the wrong heater was on");
+    reason.setAccessibleText("Why this run is set aside");
+    reason.setPrefColumnCount(24);
+    reason.setOnAction(e -> decide());
+  }
+
+  /** Shows why a run is aside, or nothing for one that counts. */
+  void of(TestRun shown) {
+    run = shown;
+    reason.clear();
+    getStyleClass().removeAll("caution");
+    getChildren().clear();
+    if (run.aside()) {
+      Label why =
+          Words.of("care", "Set aside, it counts for nothing: " + run.treatment().setAside() + ".");
+      HBox.setHgrow(why, Priority.ALWAYS);
+      why.setMaxWidth(Double.MAX_VALUE);
+      var back =
+          Words.button("action", "Have it count again", () -> desk.decisions().takeBack(run));
+      back.setId("take-back-run");
+      getStyleClass().add("caution");
+      getChildren().addAll(why, back);
+    }
+    Words.shown(this, run.aside());
+  }
+
+  /** Asks why. */
+  void ask() {
+    var set = Words.button("action", "Set it aside", this::decide);
+    set.setId("set-aside-now");
+    getChildren().setAll(Words.line("strong", "Set this run aside"), reason, set);
+    Words.shown(this, true);
+    reason.requestFocus();
+  }
+
+  private void decide() {
+    desk.decisions().setAside(run, reason.getText());
+  }
+}
