@@ -42,6 +42,7 @@ public class SetAsideTest extends OnDemo {
   public void otherRunsDoNotBuildOnIt() {
     Judgement before = judge(0);
     assertTrue(before.together().implied().isPresent());
+    assertTrue(before.runs().stream().anyMatch(r -> r.figure("round_trip").isPresent()));
     for (DrainRun drain : before.drains()) {
       decide(drain, "not full");
     }
