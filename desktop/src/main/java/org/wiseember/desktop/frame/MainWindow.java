@@ -24,6 +24,7 @@ import org.wiseember.desktop.label.LabelStage;
 import org.wiseember.desktop.log.CapturePane;
 import org.wiseember.desktop.log.LogPane;
 import org.wiseember.desktop.look.EmptyStage;
+import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
@@ -97,6 +98,7 @@ public final class MainWindow extends StackPane {
     desk.textScale().addListener((o, was, is) -> applyLook());
     widthProperty().addListener((o, was, is) -> sizeShelf());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    Focus.guard(this);
     applyLook();
     show();
   }

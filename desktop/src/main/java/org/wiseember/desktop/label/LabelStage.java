@@ -6,6 +6,7 @@ import java.util.Locale;
 import javafx.animation.PauseTransition;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -43,6 +44,7 @@ public final class LabelStage extends StackPane {
 
   private final Desk desk;
   private final TextField name = new TextField();
+  private final Button toBench;
   private final LabelEditor editor = new LabelEditor();
   private final VBox claims = new VBox();
   private final VBox checks = new VBox();
@@ -72,26 +74,14 @@ public final class LabelStage extends StackPane {
                 desk.rename(unitId, name.getText());
               }
             });
-    HBox.setHgrow(name, Priority.ALWAYS);
-    HBox head =
-        new HBox(
-            name,
-            Words.button("action-main", "To the bench", () -> desk.stage().set(StageName.BENCH)));
-    head.setSpacing(14);
-    head.getStyleClass().add("stage-head");
+    toBench = Words.button("action-main", "To the bench", () -> desk.stage().set(StageName.BENCH));
+    toBench.setId("to-bench");
     claims.setSpacing(3);
     checks.setSpacing(4);
     doubts.setSpacing(4);
     columns.setHgap(16);
     columns.setVgap(12);
-    main.getChildren()
-        .addAll(
-            head,
-            Words.of(
-                "quiet",
-                "Type or paste the label as it is printed. Each line that is understood becomes a"
-                    + " claim."),
-            columns);
+    main.getChildren().add(inOrderOfWork());
     adaptive = new Adaptive(main, panel, desk.textScale());
     columns.widthProperty().addListener((o, was, is) -> arrange());
     desk.textScale().addListener((o, was, is) -> arrange());
@@ -106,8 +96,10 @@ public final class LabelStage extends StackPane {
               if (e.getCode() == KeyCode.TAB && !e.isShortcutDown()) {
                 if (e.isShiftDown()) {
                   name.requestFocus();
-                } else if (!claims.getChildren().isEmpty()) {
-                  claims.getChildren().get(claims.getChildren().size() - 1).requestFocus();
+                } else if (claims.getChildren().isEmpty()) {
+                  toBench.requestFocus();
+                } else {
+                  claims.getChildren().get(0).requestFocus();
                 }
                 e.consume();
               }
@@ -122,6 +114,27 @@ public final class LabelStage extends StackPane {
             });
     desk.chosen().addListener((o, was, is) -> rebuild());
     rebuild();
+  }
+
+  /** Tab goes from the name to the label and its claims; the way out comes last. */
+  private GridPane inOrderOfWork() {
+    GridPane page = new GridPane();
+    page.setHgap(14);
+    page.setVgap(12);
+    GridPane.setHgrow(name, Priority.ALWAYS);
+    page.add(name, 0, 0);
+    page.add(
+        Words.of(
+            "quiet",
+            "Type or paste the label as it is printed. Each line that is understood becomes a"
+                + " claim."),
+        0,
+        1,
+        2,
+        1);
+    page.add(columns, 0, 2, 2, 1);
+    page.add(toBench, 1, 0);
+    return page;
   }
 
   private void arrange() {
