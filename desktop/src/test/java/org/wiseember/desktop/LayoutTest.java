@@ -295,6 +295,7 @@ public class LayoutTest {
     }
     OpenWindow.onFx(
         () -> {
+          full.desk().shownRun().set(runs.get(0).run().id());
           Row.choose(full.scene().lookup("#together"));
           return null;
         });
