@@ -10,6 +10,7 @@ import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.procedure.OverloadHolds;
+import org.wiseember.bench.procedure.StaysOn;
 import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
@@ -21,6 +22,7 @@ import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.legs.LegsRun;
 import org.wiseember.trial.test.overload.OverloadRun;
 import org.wiseember.trial.test.start.StartsRun;
+import org.wiseember.trial.test.stays.StaysRun;
 import org.wiseember.trial.test.usb.UsbRun;
 import org.wiseember.workbook.Run;
 
@@ -172,6 +174,37 @@ public class PowerTest extends InDemoWindow {
             .allMatch(l -> l.verdict().orElseThrow().standing() == Standing.RIG_CANNOT_SHOW));
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
     window.untilShown("which is not a fail");
+  }
+
+  /** Eyes and keys: outputs while it charges, then pulls counted, to the counts in Evidence. */
+  @Test
+  public void whatStaysOnByHand() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.click("test-stays-on");
+    window.untilShown("Pull the plug at its body");
+    window.until(() -> window.desk().bench().mayStart(AllTests.of(StaysOn.KIND)));
+    window.click("source-BY_HAND");
+    window.click("start-test");
+    window.untilShown("type which are on");
+    window.type("typed-AC_ALIVE", "on");
+    window.type("typed-USB_ALIVE", "back");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> window.desk().bench().live().get().typed().size() == 2);
+    window.click("go-ahead");
+    window.untilShown("Pull the wall plug 5 times");
+    window.type("typed-PULLS", "5");
+    window.type("typed-LAMP_STEADY", "3");
+    window.type("typed-COMPUTER_STAYED", "5 times");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> window.desk().bench().live().get().typed().size() == 5);
+    window.click("go-ahead");
+    window.until(() -> !window.desk().bench().going());
+    window.until(
+        () -> newest(StaysRun.class) != null && newest(StaysRun.class).pulls().isPresent());
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
+    window.untilShown("5 of 5");
+    window.untilShown("3 of 5");
+    window.untilShown("most likely under what its supply holds");
   }
 
   /** Two legs typed before and with the load. */

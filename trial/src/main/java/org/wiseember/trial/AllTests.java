@@ -18,6 +18,7 @@ import org.wiseember.trial.test.overload.OverloadTest;
 import org.wiseember.trial.test.port.PortTest;
 import org.wiseember.trial.test.soak.SoakTest;
 import org.wiseember.trial.test.start.StartsTest;
+import org.wiseember.trial.test.stays.StaysTest;
 import org.wiseember.trial.test.transfer.TransferTest;
 import org.wiseember.trial.test.usb.UsbTest;
 import org.wiseember.trial.test.waveform.WaveTest;
@@ -38,6 +39,7 @@ public final class AllTests {
           new OverloadTest(),
           new StartsTest(),
           new TransferTest(),
+          new StaysTest(),
           new WaveTest(),
           new PortTest(),
           new UsbTest(),

@@ -43,7 +43,17 @@ public enum Channel {
   /** The hottest place a thermal camera or a moved probe finds. */
   SPOT_TEMPERATURE("spot_temperature", Unit.CELSIUS, "hottest spot"),
   /** Which step the unit's fan runs at, 0 for off. */
-  FAN_STEP("fan_step", Unit.ONE, "fan step");
+  FAN_STEP("fan_step", Unit.ONE, "fan step"),
+  /** How often the wall plug was pulled so far. */
+  PULLS("pulls", Unit.ONE, "pulls of the plug"),
+  /** At how many of them a lamp did not blink. */
+  LAMP_STEADY("lamp_steady", Unit.ONE, "lamp steady"),
+  /** At how many of them a computer without battery stayed on. */
+  COMPUTER_STAYED("computer_stayed", Unit.ONE, "computer stayed on"),
+  /** While it charges: 0 for off, 1 for on, 2 for one that went off and came back. */
+  AC_ALIVE("ac_alive", Unit.ONE, "AC outlet while charging"),
+  DC_ALIVE("dc_alive", Unit.ONE, "12 V port while charging"),
+  USB_ALIVE("usb_alive", Unit.ONE, "USB while charging");
 
   private final String key;
   private final Unit unit;

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.supply.Alive;
 
 /**
  * Understands what a person types beside a meter. Never refuses a reading that can be read: what
@@ -21,6 +22,12 @@ public final class TypedReader {
   private static final Pattern BARS = Pattern.compile("(\\d)\\s*(?:/|of)\\s*(\\d)(?:\\s*bars?)?");
 
   private static final Pattern FAN = Pattern.compile("(?:fan|step)?\\s*(?:off|([0-9]))");
+
+  private static final Pattern COUNT = Pattern.compile("([0-9]{1,3})\\s*(?:x|×|times?)?");
+
+  private static final Pattern ALIVE =
+      Pattern.compile(
+          "(on|alive|stays? on)|(off|dead|goes off)|(?:off,? (?:then )?)?(?:came |comes )?back");
 
   private static final double KILO = 1000;
   private static final double SECONDS_A_MINUTE = 60;
@@ -61,6 +68,8 @@ public final class TypedReader {
       case SPOT -> TypedSpot.read(stripped);
       case FAN -> fan(stripped);
       case OTHER_POWER -> plain(TypedKind.OTHER_POWER, stripped, "w", "1 480 W", 1);
+      case PULLS, LAMP_STEADY, COMPUTER_STAYED -> count(kind, stripped);
+      case AC_ALIVE, DC_ALIVE, USB_ALIVE -> alive(kind, stripped);
     };
   }
 
@@ -230,6 +239,35 @@ public final class TypedReader {
     return new TypedAnswer(
         Optional.of(new TypedReading(TypedKind.FAN, step, 1, text, words)),
         "Read as " + words + ".",
+        List.of());
+  }
+
+  private static TypedAnswer count(TypedKind kind, String text) {
+    Matcher m = COUNT.matcher(text.toLowerCase(Locale.ROOT));
+    if (!m.matches()) {
+      return TypedAnswer.unreadable("“" + text + "” is not a count. Write it as 5.");
+    }
+    int times = Integer.parseInt(m.group(1));
+    String words = times + (times == 1 ? " time" : " times");
+    return new TypedAnswer(
+        Optional.of(new TypedReading(kind, times, 1, text, words)),
+        "Read as " + words + ".",
+        List.of());
+  }
+
+  private static TypedAnswer alive(TypedKind kind, String text) {
+    Matcher m = ALIVE.matcher(text.toLowerCase(Locale.ROOT));
+    if (!m.matches()) {
+      return TypedAnswer.unreadable(
+          "“"
+              + text
+              + "” does not fit here. Write on, off, or back for one that went off and"
+              + " came back.");
+    }
+    Alive alive = m.group(1) != null ? Alive.ON : m.group(2) != null ? Alive.OFF : Alive.CAME_BACK;
+    return new TypedAnswer(
+        Optional.of(new TypedReading(kind, alive.ordinal(), 1, text, alive.words())),
+        "Read as " + alive.words() + ".",
         List.of());
   }
 

@@ -28,42 +28,19 @@ import org.wiseember.desktop.model.LiveRun;
  * fit is said beside it, and Enter keeps it.
  */
 final class TypedPanel extends VBox {
-  private static final List<TypedKind> KINDS =
-      List.of(
-          TypedKind.DISPLAY,
-          TypedKind.TOTAL,
-          TypedKind.CLOCK,
-          TypedKind.POWER,
-          TypedKind.OTHER_POWER,
-          TypedKind.IN_POWER,
-          TypedKind.WALL_POWER,
-          TypedKind.IN_VOLTS,
-          TypedKind.IN_AMPS,
-          TypedKind.USB_POWER,
-          TypedKind.LIGHT,
-          TypedKind.TIME_TO_FULL,
-          TypedKind.VOLTS,
-          TypedKind.PEAK,
-          TypedKind.DC_VOLTS,
-          TypedKind.DC_AMPS,
-          TypedKind.CASE,
-          TypedKind.ROOM,
-          TypedKind.SOUND,
-          TypedKind.SPOT,
-          TypedKind.FAN);
-
   private final Desk desk;
   private final Map<TypedKind, TextField> fields = new EnumMap<>(TypedKind.class);
   private final Map<TypedKind, Label> names = new EnumMap<>(TypedKind.class);
   private final Label totalName = Words.of("quiet", "Meter total");
   private final Label echo = Words.of("quiet", "");
   private final VBox slips = new VBox();
+  private final GridPane grid = new GridPane();
+  private List<TypedKind> wanted = List.of();
   private final Button keep;
 
   TypedPanel(Desk desk) {
     this.desk = desk;
     setSpacing(7);
-    GridPane grid = new GridPane();
     grid.setHgap(8);
     grid.setVgap(5);
     ColumnConstraints left = new ColumnConstraints();
@@ -72,12 +49,12 @@ final class TypedPanel extends VBox {
     values.setPercentWidth(55);
     values.setHgrow(Priority.ALWAYS);
     grid.getColumnConstraints().addAll(left, values);
-    for (TypedKind kind : KINDS) {
+    for (TypedKind kind : TypedKind.values()) {
       TextField field = new TextField();
       field.getStyleClass().add("typed-field");
       field.setId("typed-" + kind);
       field.setAccessibleText(kind.words());
-      field.setPromptText(example(kind));
+      field.setPromptText("as " + kind.example());
       field.textProperty().addListener((o, was, is) -> sayBack());
       field.setOnKeyPressed(
           e -> {
@@ -99,7 +76,6 @@ final class TypedPanel extends VBox {
       Label name = kind == TypedKind.TOTAL ? totalName : Words.of("quiet", kind.words());
       name.setLabelFor(field);
       names.put(kind, name);
-      grid.addRow(grid.getRowCount(), name, field);
     }
     keep = Words.button("action", "Keep reading   Enter", this::keepAll);
     keep.setId("keep-reading");
@@ -109,36 +85,13 @@ final class TypedPanel extends VBox {
     sayBack();
   }
 
-  private static String example(TypedKind kind) {
-    return switch (kind) {
-      case DISPLAY -> "as 38 %";
-      case TOTAL -> "as 0.609 kWh";
-      case CLOCK -> "as 1:01";
-      case DC_VOLTS -> "as 12.34 V";
-      case DC_AMPS -> "as 18.44 A";
-      case VOLTS -> "as 198 V";
-      case PEAK -> "as 29 A";
-      case CASE -> "as 44.6 °C";
-      case ROOM -> "as 21.8 °C";
-      case SOUND -> "as 42 dB";
-      case SPOT -> "as 61 °C at the plug";
-      case FAN -> "as off, 1, 2";
-      case IN_VOLTS -> "as 38.2 V";
-      case IN_AMPS -> "as 9.8 A";
-      case LIGHT -> "as 79 800 lx";
-      case TIME_TO_FULL -> "as 1:24 or 84 min";
-      default -> "as 598 W";
-    };
-  }
-
   /** Shows the fields of a test and names the meter whose total is typed. */
   void of(LiveRun run) {
-    List<TypedKind> wanted = run.plan().settings().typed();
-    fields.forEach(
-        (kind, field) -> {
-          Words.shown(field, wanted.contains(kind));
-          Words.shown(names.get(kind), wanted.contains(kind));
-        });
+    wanted = run.plan().settings().typed();
+    grid.getChildren().clear();
+    for (TypedKind kind : wanted) {
+      grid.addRow(wanted.indexOf(kind), names.get(kind), fields.get(kind));
+    }
     totalName.setText(desk.bench().meterOf(run) + " total");
   }
 
@@ -150,13 +103,13 @@ final class TypedPanel extends VBox {
   private List<TypedAnswer> answers() {
     Expected expected = atTypedClock(expected());
     List<TypedAnswer> answers = new ArrayList<>();
-    fields.forEach(
-        (kind, field) -> {
-          if (!field.getText().isBlank()) {
-            boolean clock = kind == TypedKind.CLOCK;
-            answers.add(TypedReader.read(kind, field.getText(), clock ? expected() : expected));
-          }
-        });
+    for (TypedKind kind : wanted) {
+      String text = fields.get(kind).getText();
+      if (!text.isBlank()) {
+        boolean clock = kind == TypedKind.CLOCK;
+        answers.add(TypedReader.read(kind, text, clock ? expected() : expected));
+      }
+    }
     return answers;
   }
 
@@ -219,10 +172,6 @@ final class TypedPanel extends VBox {
         "Kept: "
             + String.join(", ", readings.stream().map(TypedReading::words).toList())
             + ". Ctrl+Z takes it back.");
-    KINDS.stream()
-        .map(fields::get)
-        .filter(TextField::isVisible)
-        .findFirst()
-        .ifPresent(f -> f.requestFocus());
+    wanted.stream().map(fields::get).findFirst().ifPresent(TextField::requestFocus);
   }
 }

@@ -232,9 +232,6 @@ final class ClaimPanel extends VBox {
 
   /** Which tests answer a claim about a subject, and which of them were made. */
   private String testedBy(Subject subject) {
-    if (subject.usualDirection() == Direction.STATED && subject != Subject.WAVEFORM) {
-      return "nothing: a plain fact";
-    }
     List<String> tests = new ArrayList<>();
     for (TestType test : AllTests.answering(subject)) {
       long runs = made.applyAsLong(test);
@@ -244,7 +241,11 @@ final class ClaimPanel extends VBox {
                   ? ", not made yet"
                   : runs == 1 ? ", made" : ", made " + runs + " times"));
     }
-    return tests.isEmpty() ? "nothing here" : String.join("; ", tests);
+    return tests.isEmpty()
+        ? subject.usualDirection() == Direction.STATED
+            ? "nothing: a plain fact"
+            : "a test that is not built yet"
+        : String.join("; ", tests);
   }
 
   private static String caution(Subject subject) {

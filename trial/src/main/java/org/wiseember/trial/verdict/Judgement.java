@@ -9,7 +9,6 @@ import java.util.stream.Stream;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Label;
-import org.wiseember.core.label.Subject;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
@@ -72,7 +71,7 @@ public record Judgement(
   }
 
   private Judged judge(Claim claim, boolean guardBand) {
-    if (claim.direction() == Direction.STATED && claim.subject() != Subject.WAVEFORM) {
+    if (claim.direction() == Direction.STATED && AllTests.answering(claim.subject()).isEmpty()) {
       return new Judged(claim.subject().words(), claim, Optional.empty(), Optional.empty());
     }
     return answer(claim)

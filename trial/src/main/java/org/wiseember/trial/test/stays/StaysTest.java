@@ -1,0 +1,183 @@
+package org.wiseember.trial.test.stays;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.wiseember.bench.procedure.StaysOn;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Group;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.supply.Alive;
+import org.wiseember.core.supply.Pulls;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.core.verdict.Verdict;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.LoadSteps;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.RunSettings;
+
+/** What stays on when the wall plug is pulled, by eye: no scope needed. */
+public final class StaysTest implements TestType {
+  static final List<Channel> OUTPUTS =
+      List.of(Channel.AC_ALIVE, Channel.DC_ALIVE, Channel.USB_ALIVE);
+
+  /** Of a lamp and a small computer, W. */
+  private static final double LAMP_AND_COMPUTER = 100;
+
+  @Override
+  public String key() {
+    return StaysOn.KIND;
+  }
+
+  @Override
+  public String words() {
+    return "What stays on";
+  }
+
+  @Override
+  public Group group() {
+    return Group.POWER;
+  }
+
+  @Override
+  public boolean hazardous() {
+    return true;
+  }
+
+  @Override
+  public boolean inLogs() {
+    return false;
+  }
+
+  @Override
+  public boolean wantsLoads() {
+    return true;
+  }
+
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    return Optional.of(
+        new StaysSettings(
+            LoadSteps.nearest(onHand.loads(), LAMP_AND_COMPUTER, LAMP_AND_COMPUTER),
+            StaysSettings.USUAL_PULLS,
+            FromLabel.volts(label),
+            "A lamp and a computer without battery at the outlet; the wall plug is pulled five times."
+                + " Eyes are enough."));
+  }
+
+  @Override
+  public TestSettings kept(RunSettings kept) {
+    return new StaysSettings(
+        kept.loads().stream().findFirst().orElse(LAMP_AND_COMPUTER),
+        StaysSettings.pulls(kept.particulars()),
+        kept.volts(),
+        "");
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, UnitFindings others) {
+    Trace trace = record.treated();
+    return new StaysRun(
+        this,
+        record.run(),
+        record.trace(),
+        record.treatment(),
+        pulls(trace, record),
+        alive(trace, record));
+  }
+
+  /** As typed; else as the simulated bench told of each pull. */
+  private static Optional<Pulls> pulls(Trace trace, RunRecord record) {
+    OptionalDouble typed = last(trace, Channel.PULLS);
+    if (typed.isPresent()) {
+      int n = (int) typed.getAsDouble();
+      int lamp = (int) last(trace, Channel.LAMP_STEADY).orElse(Pulls.UNSEEN);
+      int computer = (int) last(trace, Channel.COMPUTER_STAYED).orElse(Pulls.UNSEEN);
+      // More survivals than pulls is a slip of the pen: nothing is said of it.
+      return n < 1 || lamp > n || computer > n
+          ? Optional.empty()
+          : Optional.of(new Pulls(n, lamp, computer));
+    }
+    int steady = record.events(StaysOn.STEADY).size();
+    int blinked = record.events(StaysOn.BLINKED).size();
+    int off = record.events(StaysOn.WENT_OFF).size();
+    int n = steady + blinked + off;
+    return n == 0 ? Optional.empty() : Optional.of(new Pulls(n, steady, steady + blinked));
+  }
+
+  private static Map<Channel, Alive> alive(Trace trace, RunRecord record) {
+    Map<Channel, Alive> alive = new EnumMap<>(Channel.class);
+    for (Channel output : OUTPUTS) {
+      last(trace, output).ifPresent(v -> alive.put(output, Alive.of(v)));
+    }
+    if (alive.isEmpty()) {
+      record.events(StaysOn.ALIVE).forEach(e -> alive.put(Channel.AC_ALIVE, Alive.ON));
+      record.events(StaysOn.DEAD).forEach(e -> alive.put(Channel.AC_ALIVE, Alive.OFF));
+    }
+    return alive;
+  }
+
+  private static OptionalDouble last(Trace trace, Channel channel) {
+    Series series = trace.series(channel);
+    return series.size() == 0
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(series.value(series.size() - 1));
+  }
+
+  @Override
+  public Set<Subject> answers() {
+    return Set.of(Subject.PASS_THROUGH, Subject.SWITCH_OVER);
+  }
+
+  @Override
+  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+    Optional<StaysRun> run = unit.newest(StaysRun.class);
+    return claim.subject() == Subject.PASS_THROUGH
+        ? run.filter(r -> r.alive().containsKey(Channel.AC_ALIVE)).map(r -> through(claim, r))
+        : run.flatMap(
+            r ->
+                r.pulls()
+                    .map(
+                        p ->
+                            Answer.rigCannotShow(
+                                "Switch-over, by eye",
+                                claim,
+                                r,
+                                p.ofTheGap()
+                                    + " Eyes do not see milliseconds; a scope on the outlet"
+                                    + " does.")));
+  }
+
+  private static Answer through(Claim claim, StaysRun run) {
+    Alive outlet = run.alive().get(Channel.AC_ALIVE);
+    Figure outputs = run.outputsAlive().orElseThrow();
+    Standing standing = outlet == Alive.OFF ? Standing.SHORT : Standing.KEPT;
+    String reason =
+        switch (outlet) {
+          case ON -> "The AC outlet was on while it charged.";
+          case OFF -> "The AC outlet was off while it charged.";
+          case CAME_BACK ->
+              "The AC outlet was on while it charged, but goes off and comes back as the charger is"
+                  + " plugged or pulled.";
+        };
+    return new Answer(
+        "Pass-through, by eye",
+        claim,
+        run.run().id(),
+        guard -> Verdict.seen(claim, outputs, standing, reason));
+  }
+}

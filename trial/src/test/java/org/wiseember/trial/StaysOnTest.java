@@ -1,0 +1,176 @@
+package org.wiseember.trial;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertNotEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.StaysOn;
+import org.wiseember.bench.procedure.SwitchOver;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.supply.Alive;
+import org.wiseember.core.supply.Pulls;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.core.verdict.Verdict;
+import org.wiseember.trial.record.RecordedRun;
+import org.wiseember.trial.rig.BenchSetup;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.test.stays.StaysRun;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+
+/** What stays on when the wall plug is pulled: counted by hand, and on the simulated bench. */
+public class StaysOnTest {
+  private static final Clock CLOCK =
+      Clock.fixed(Instant.parse("2026-05-04T16:30:00Z"), ZoneOffset.UTC);
+  private static final String LABEL =
+      "1000 Wh\n1200 W\n230 V 50 Hz\nUPS < 20 ms\nPass-through charging";
+
+  private Workbook workbook;
+  private Unit unit;
+
+  @BeforeMethod
+  public void open() throws Exception {
+    workbook = Workbook.open(Files.createTempDirectory("ember-stays").resolve("one.ember"), CLOCK);
+    Unit added = workbook.units().add("Kiosk");
+    workbook.units().label(added.id(), LABEL, List.of());
+    unit = workbook.units().byId(added.id()).orElseThrow();
+  }
+
+  @AfterMethod(alwaysRun = true)
+  public void close() {
+    workbook.close();
+  }
+
+  private StaysRun typed(Map<Channel, Double> seen) {
+    long run =
+        workbook
+            .runs()
+            .add(
+                unit.id(),
+                StaysOn.KIND,
+                "What stays on",
+                CLOCK.instant(),
+                Run.State.DONE,
+                "",
+                RunSettings.of(RunSettings.Source.BY_HAND, Map.of()),
+                Trace.empty(),
+                List.of());
+    double at = 10;
+    for (Channel channel : Channel.values()) {
+      if (seen.containsKey(channel)) {
+        workbook
+            .typedReadings()
+            .keep(run, at, "Eyes", channel, seen.get(channel), 1, "" + seen.get(channel));
+        at += 5;
+      }
+    }
+    return judge().newest(StaysRun.class).orElseThrow();
+  }
+
+  private Judgement judge() {
+    return Judgement.of(workbook, unit, true);
+  }
+
+  private Verdict verdict(Subject subject) {
+    return judge().lines().stream()
+        .filter(l -> l.claim().subject() == subject)
+        .findFirst()
+        .flatMap(l -> l.verdict())
+        .orElseThrow();
+  }
+
+  @DataProvider
+  Object[][] outlet() {
+    return new Object[][] {
+      {1.0, Standing.KEPT}, {0.0, Standing.SHORT}, {2.0, Standing.KEPT},
+    };
+  }
+
+  @Test(dataProvider = "outlet")
+  public void passThroughIsJudgedByTheOutlet(double outlet, Standing expected) {
+    assertEquals(verdict(Subject.PASS_THROUGH).standing(), Standing.NOT_TESTED);
+    typed(Map.of(Channel.AC_ALIVE, outlet, Channel.USB_ALIVE, 0.0));
+    assertEquals(verdict(Subject.PASS_THROUGH).standing(), expected);
+    assertEquals(
+        verdict(Subject.PASS_THROUGH).measured().orElseThrow().value(), outlet > 0 ? 1.0 : 0.0);
+  }
+
+  /** What nobody looked at says nothing of the claim. */
+  @Test
+  public void anOutletNobodyWatchedIsNotJudged() {
+    StaysRun run = typed(Map.of(Channel.USB_ALIVE, 1.0, Channel.DC_ALIVE, 2.0));
+    assertEquals(
+        run.alive(), Map.of(Channel.USB_ALIVE, Alive.ON, Channel.DC_ALIVE, Alive.CAME_BACK));
+    assertEquals(verdict(Subject.PASS_THROUGH).standing(), Standing.NOT_TESTED);
+    assertTrue(run.pulls().isEmpty());
+  }
+
+  /** Eyes do not see milliseconds: whatever the computer did, the claim in ms stays open. */
+  @Test
+  public void countsNeverJudgeMilliseconds() {
+    for (double stayed : new double[] {0, 3, 5}) {
+      StaysRun run =
+          typed(
+              Map.of(
+                  Channel.PULLS, 5.0, Channel.LAMP_STEADY, 2.0, Channel.COMPUTER_STAYED, stayed));
+      assertEquals(run.headline().orElseThrow().answer(), (int) stayed + " of 5");
+      assertEquals(verdict(Subject.SWITCH_OVER).standing(), Standing.RIG_CANNOT_SHOW);
+      assertTrue(verdict(Subject.SWITCH_OVER).reason().contains("Eyes do not see milliseconds"));
+    }
+  }
+
+  @Test
+  public void moreSurvivalsThanPullsIsASlip() {
+    StaysRun run = typed(Map.of(Channel.PULLS, 3.0, Channel.COMPUTER_STAYED, 5.0));
+    assertTrue(run.pulls().isEmpty() && !run.warnings().isEmpty());
+  }
+
+  private void simulated(String key, long seed) {
+    TestPlan plan =
+        Plans.of(key, unit.label(), OnHand.of(List.of(60.0, 100.0, 500.0))).orElseThrow();
+    RecordedRun.of(
+            workbook,
+            unit,
+            plan,
+            BenchSetup.simulated(unit.name(), unit.label(), plan, seed, Set.of()),
+            Pace.FULL,
+            CLOCK.instant(),
+            v -> {})
+        .runner()
+        .runToEnd();
+  }
+
+  /** On the simulated bench it goes by itself; a scope's answer is preferred to that of eyes. */
+  @Test
+  public void theSimulatedBenchPullsFiveTimes() {
+    simulated(StaysOn.KIND, 6);
+    StaysRun run = judge().newest(StaysRun.class).orElseThrow();
+    assertEquals(run.run().state(), Run.State.DONE, run.run().ending());
+    Pulls pulls = run.pulls().orElseThrow();
+    assertEquals(pulls.pulls(), 5);
+    assertTrue(pulls.lampSteady() <= pulls.computerStayed());
+    assertEquals(run.alive(), Map.of(Channel.AC_ALIVE, Alive.ON));
+    assertEquals(verdict(Subject.PASS_THROUGH).standing(), Standing.KEPT);
+    assertEquals(verdict(Subject.SWITCH_OVER).standing(), Standing.RIG_CANNOT_SHOW);
+    simulated(SwitchOver.KIND, 6);
+    assertNotEquals(verdict(Subject.SWITCH_OVER).standing(), Standing.RIG_CANNOT_SHOW);
+  }
+}
