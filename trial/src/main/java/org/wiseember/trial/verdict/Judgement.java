@@ -71,7 +71,8 @@ public record Judgement(
   }
 
   private Judged judge(Claim claim, boolean guardBand) {
-    if (claim.direction() == Direction.STATED && AllTests.answering(claim.subject()).isEmpty()) {
+    if (claim.direction() == Direction.STATED
+        && (claim.word().isEmpty() || AllTests.answering(claim.subject()).isEmpty())) {
       return new Judged(claim.subject().words(), claim, Optional.empty(), Optional.empty());
     }
     return answer(claim)
