@@ -98,7 +98,7 @@ public final class ReportStage extends StackPane {
 
   /** Which tests get a sheet of their own. */
   private Node sheetChoice(Judgement judgement) {
-    FlowPane row = new FlowPane(14, 6, Words.line("strong", "Sheets of its own for"));
+    FlowPane row = new FlowPane(14, 6, Words.line("strong", "A sheet each for"));
     for (TestType test : AllTests.list()) {
       if (judgement.runs().stream().noneMatch(r -> r.type().equals(test))) {
         continue;
