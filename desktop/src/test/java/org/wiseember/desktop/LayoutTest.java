@@ -114,8 +114,10 @@ public class LayoutTest {
     List<Object[]> looks = new ArrayList<>();
     for (int[] size : SIZES) {
       for (double scale : new double[] {1, 1.5}) {
-        for (Palette palette : new Palette[] {Palette.LIGHT, Palette.DARK}) {
-          looks.add(new Object[] {size[0], size[1], scale, palette.dark()});
+        looks.add(new Object[] {size[0], size[1], scale, false});
+        if (size == SIZES[1]) {
+          // Colours move nothing: one size is enough to tell what is faint in the dark.
+          looks.add(new Object[] {size[0], size[1], scale, true});
         }
       }
     }
@@ -288,9 +290,9 @@ public class LayoutTest {
             return null;
           });
       problemsOf("Evidence, " + run.run().title(), problems);
-      for (int chart = 1; full.scene().lookup("#chart-" + chart) != null; chart++) {
-        press("chart-" + chart);
-        problemsOf(run.run().title() + ", chart " + chart, problems);
+      if (full.scene().lookup("#chart-1") != null) {
+        press("chart-1");
+        problemsOf(run.run().title() + ", its second chart", problems);
       }
     }
     OpenWindow.onFx(
