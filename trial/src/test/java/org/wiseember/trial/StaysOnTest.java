@@ -137,6 +137,32 @@ public class StaysOnTest {
     }
   }
 
+  /**
+   * A meter that stood by and was lost says nothing of the outlet; what was typed beside it does.
+   */
+  @Test
+  public void aLostMeterIsNoDeadOutlet() {
+    double[] t = {1, 2, 3};
+    double[] lost = {Double.NaN, Double.NaN, Double.NaN};
+    long run =
+        workbook
+            .runs()
+            .add(
+                unit.id(),
+                StaysOn.KIND,
+                "What stays on",
+                CLOCK.instant(),
+                Run.State.DONE,
+                "",
+                RunSettings.of(RunSettings.Source.INSTRUMENTS, Map.of()),
+                new Trace(t, Map.of(Channel.AC_POWER, t, Channel.AC_VOLTAGE, lost)),
+                List.of());
+    assertEquals(verdict(Subject.PASS_THROUGH).standing(), Standing.NOT_TESTED);
+    assertTrue(judge().newest(StaysRun.class).orElseThrow().pulls().isEmpty());
+    workbook.typedReadings().keep(run, 2, "Eyes", Channel.AC_ALIVE, 1, 1, "on");
+    assertEquals(verdict(Subject.PASS_THROUGH).standing(), Standing.KEPT);
+  }
+
   @Test
   public void moreSurvivalsThanPullsIsASlip() {
     StaysRun run = typed(Map.of(Channel.PULLS, 3.0, Channel.COMPUTER_STAYED, 5.0));

@@ -15,5 +15,7 @@ public enum Beside {
   /** A sound meter at one metre. */
   SOUND_METER,
   /** A thermal camera, and somebody who watches the fan. */
-  CAMERA
+  CAMERA,
+  /** Somebody who watches a lamp and a computer at the outlet while the wall plug is pulled. */
+  EYES
 }

@@ -73,9 +73,11 @@ public final class SimulatedBench implements Bench {
   private final InputMeters inputs;
   private final SimulatedMeter soundMeter;
   private final SimulatedMeter camera;
+  private final WatchingEyes eyes = new WatchingEyes();
   private Wanted wanted = Wanted.NO_LOAD;
   private boolean armed;
   private boolean still;
+  private boolean pulling;
   private Optional<Capture> captured = Optional.empty();
   private boolean acWanted = true;
   private boolean portWanted;
@@ -185,6 +187,9 @@ public final class SimulatedBench implements Bench {
     if (beside.contains(Beside.CAMERA)) {
       all.addAll(List.of(Channel.SPOT_TEMPERATURE, Channel.FAN_STEP));
     }
+    if (beside.contains(Beside.EYES)) {
+      all.addAll(WatchingEyes.CHANNELS);
+    }
     this.channels = List.copyOf(all);
     this.freezesAt = start.stateOfCharge() - FREEZE_FROM - FREEZE_SPAN * mischief.nextDouble();
   }
@@ -215,6 +220,9 @@ public final class SimulatedBench implements Bench {
               List.of(Channel.SPOT_TEMPERATURE),
               Map.of(Channel.SPOT_TEMPERATURE, CAMERA_CLASS)));
       all.add(new Instrument("Fan, by eye", List.of(Channel.FAN_STEP), Map.of()));
+    }
+    if (beside.contains(Beside.EYES)) {
+      all.add(new Instrument("Lamp and computer, by eye", WatchingEyes.CHANNELS, Map.of()));
     }
     return all;
   }
@@ -268,6 +276,7 @@ public final class SimulatedBench implements Bench {
   public void arrange(Wanted next) {
     armed = next.captured() && !wanted.captured();
     still = armed && next.equals(wanted.onScope());
+    pulling = armed && wanted.wall() && !next.wall();
     wanted = next;
     if (!armed) {
       apply();
@@ -338,6 +347,9 @@ public final class SimulatedBench implements Bench {
               still
                   ? scope.still(unit, Math.min(span, STILL_SECONDS))
                   : scope.catches(unit, Math.min(span, 1), CAPTURED_BEFORE, this::apply));
+      if (pulling) {
+        eyes.pulled(captured.get(), unit.design().inverter().hertz());
+      }
     }
     double left = before + span - unit.seconds();
     if (left > 1e-9) {
@@ -390,6 +402,9 @@ public final class SimulatedBench implements Bench {
     if (beside.contains(Beside.CAMERA)) {
       all.add(camera.read(unit.plugCelsius()));
       all.add((double) unit.fans());
+    }
+    if (beside.contains(Beside.EYES)) {
+      all.addAll(eyes.read(unit, wanted.wall()));
     }
     return new Frame(
         unit.seconds(), channels, all.stream().mapToDouble(Double::doubleValue).toArray());

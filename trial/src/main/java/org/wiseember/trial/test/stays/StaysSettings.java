@@ -2,13 +2,17 @@ package org.wiseember.trial.test.stays;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.StaysOn;
+import org.wiseember.bench.simulated.Beside;
+import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
 
 /**
@@ -48,7 +52,12 @@ public record StaysSettings(double load, int pulls, double volts, String reason)
 
   @Override
   public Procedure procedure() {
-    return new StaysOn(load, pulls, volts);
+    return new StaysOn(load, pulls);
+  }
+
+  @Override
+  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
+    return SimulatedRig.heaters(loads(), outletVolts, faults).beside(Set.of(Beside.EYES));
   }
 
   @Override

@@ -16,7 +16,6 @@ import org.wiseember.core.supply.Alive;
 import org.wiseember.core.supply.Pulls;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
-import org.wiseember.core.trace.Trace;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.test.Answer;
@@ -28,6 +27,7 @@ import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.RunSettings;
 
 /** What stays on when the wall plug is pulled, by eye: no scope needed. */
@@ -90,52 +90,39 @@ public final class StaysTest implements TestType {
 
   @Override
   public TestRun worked(RunRecord record, UnitFindings others) {
-    Trace trace = record.treated();
     return new StaysRun(
-        this,
-        record.run(),
-        record.trace(),
-        record.treatment(),
-        pulls(trace, record),
-        alive(trace, record));
+        this, record.run(), record.trace(), record.treatment(), pulls(record), alive(record));
   }
 
-  /** As typed; else as the simulated bench told of each pull. */
-  private static Optional<Pulls> pulls(Trace trace, RunRecord record) {
-    OptionalDouble typed = last(trace, Channel.PULLS);
-    if (typed.isPresent()) {
-      int n = (int) typed.getAsDouble();
-      int lamp = (int) last(trace, Channel.LAMP_STEADY).orElse(Pulls.UNSEEN);
-      int computer = (int) last(trace, Channel.COMPUTER_STAYED).orElse(Pulls.UNSEEN);
-      // More survivals than pulls is a slip of the pen: nothing is said of it.
-      return n < 1 || lamp > n || computer > n
-          ? Optional.empty()
-          : Optional.of(new Pulls(n, lamp, computer));
-    }
-    int steady = record.events(StaysOn.STEADY).size();
-    int blinked = record.events(StaysOn.BLINKED).size();
-    int off = record.events(StaysOn.WENT_OFF).size();
-    int n = steady + blinked + off;
-    return n == 0 ? Optional.empty() : Optional.of(new Pulls(n, steady, steady + blinked));
+  private static Optional<Pulls> pulls(RunRecord record) {
+    int n = (int) last(record, Channel.PULLS).orElse(0);
+    int lamp = (int) last(record, Channel.LAMP_STEADY).orElse(Pulls.UNSEEN);
+    int computer = (int) last(record, Channel.COMPUTER_STAYED).orElse(Pulls.UNSEEN);
+    // More survivals than pulls is a slip of the pen: nothing is said of it.
+    return n < 1 || lamp > n || computer > n
+        ? Optional.empty()
+        : Optional.of(new Pulls(n, lamp, computer));
   }
 
-  private static Map<Channel, Alive> alive(Trace trace, RunRecord record) {
+  private static Map<Channel, Alive> alive(RunRecord record) {
     Map<Channel, Alive> alive = new EnumMap<>(Channel.class);
     for (Channel output : OUTPUTS) {
-      last(trace, output).ifPresent(v -> alive.put(output, Alive.of(v)));
-    }
-    if (alive.isEmpty()) {
-      record.events(StaysOn.ALIVE).forEach(e -> alive.put(Channel.AC_ALIVE, Alive.ON));
-      record.events(StaysOn.DEAD).forEach(e -> alive.put(Channel.AC_ALIVE, Alive.OFF));
+      last(record, output).ifPresent(v -> alive.put(output, Alive.of(v)));
     }
     return alive;
   }
 
-  private static OptionalDouble last(Trace trace, Channel channel) {
-    Series series = trace.series(channel);
-    return series.size() == 0
-        ? OptionalDouble.empty()
-        : OptionalDouble.of(series.value(series.size() - 1));
+  /** What was typed last, whatever read beside it; else what was read last. */
+  private static OptionalDouble last(RunRecord record, Channel channel) {
+    OptionalDouble typed =
+        record.typed().stream()
+            .filter(r -> r.channel() == channel)
+            .mapToDouble(KeptReading::value)
+            .reduce((a, b) -> b);
+    Series read = record.treated().series(channel);
+    return typed.isPresent() || read.size() == 0
+        ? typed
+        : OptionalDouble.of(read.value(read.size() - 1));
   }
 
   @Override
