@@ -31,9 +31,10 @@ import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.chart.TraceDrawing;
+import org.wiseember.trial.test.LiveMoment;
+import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.drain.DrainSettings;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Run;
@@ -345,8 +346,9 @@ public final class BenchStage extends StackPane {
       Focus.give(toVerdict, () -> {});
     }
     under.setText(phaseWords(view));
-    TestSettings settings = shown.plan().settings();
-    tiles.show(settings.tiles(), settings.now(shown.at(view)));
+    List<LiveTile> figures = shown.plan().settings().tiles();
+    LiveMoment moment = shown.at(view);
+    tiles.show(figures, figures.stream().map(f -> f.at(moment)).toList());
     clock.show(
         view.latest().seconds(), view.unsaved().isEmpty() ? savedWords(view) : view.unsaved());
     noticed.show(view.notices());

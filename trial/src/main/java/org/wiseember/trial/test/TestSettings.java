@@ -66,11 +66,10 @@ public interface TestSettings {
   /** How it goes on and ends, for whoever stands beside it. */
   String ends(boolean byHand);
 
-  /** Heads of the large figures while it runs, four of them. */
-  List<LiveTile> tiles();
-
-  /** The large figures of a moment, as many as there are heads. */
-  List<LiveTile.Now> now(LiveMoment moment);
+  /** The large figures while it runs, four of them. */
+  default List<LiveTile> tiles() {
+    return List.of(LiveTile.SOCKET, LiveTile.OUTLET_VOLTS, LiveTile.CASE, LiveTile.CLOCK);
+  }
 
   /** Watts the live chart reaches at least. */
   default double chartWatts() {

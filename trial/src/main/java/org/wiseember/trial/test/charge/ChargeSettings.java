@@ -23,7 +23,6 @@ import org.wiseember.core.wiring.Connector;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.Leads;
-import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
@@ -179,18 +178,18 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
   @Override
   public List<LiveTile> tiles() {
     return List.of(
-        new LiveTile("Into the unit", "W"),
-        new LiveTile("Case", "°C"),
-        new LiveTile("Display says", "%"),
-        new LiveTile("At", ""));
-  }
-
-  @Override
-  public List<LiveTile.Now> now(LiveMoment m) {
-    return List.of(
-        new LiveTile.Now(Figures.fixed(m.view().watts(), 0), "from " + setting.words()),
-        new LiveTile.Now(m.read(Channel.CASE_TEMPERATURE, 1), "a hot one charges slower"),
-        new LiveTile.Now(m.read(Channel.DISPLAY_CHARGE, 0), "by the unit itself"),
-        new LiveTile.Now(Figures.clock(m.frame().seconds()), m.phase()));
+        new LiveTile(
+            "Into the unit",
+            "W",
+            m -> new LiveTile.Now(Figures.fixed(m.view().watts(), 0), "from " + setting.words())),
+        new LiveTile(
+            "Case",
+            "°C",
+            m -> new LiveTile.Now(m.read(Channel.CASE_TEMPERATURE, 1), "a hot one charges slower")),
+        new LiveTile(
+            "Display says",
+            "%",
+            m -> new LiveTile.Now(m.read(Channel.DISPLAY_CHARGE, 0), "by the unit itself")),
+        LiveTile.CLOCK);
   }
 }

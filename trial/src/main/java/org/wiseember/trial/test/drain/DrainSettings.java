@@ -95,10 +95,15 @@ public record DrainSettings(boolean direct, double watts, double volts, String r
   @Override
   public List<LiveTile> tiles() {
     return List.of(
-        new LiveTile(direct ? "Out of the port" : "Out of the socket", "W"),
-        new LiveTile("Delivered so far", "Wh"),
-        new LiveTile("Ends in about", ""),
-        new LiveTile("Display says", "%"));
+        new LiveTile(
+            direct ? "Out of the port" : "Out of the socket",
+            "W",
+            m ->
+                new LiveTile.Now(
+                    Figures.fixed(m.view().watts(), 1), direct ? m.port() : m.outlet())),
+        new LiveTile("Delivered so far", "Wh", DrainSettings::delivered),
+        new LiveTile("Ends in about", "", DrainSettings::end),
+        new LiveTile("Display says", "%", DrainSettings::display));
   }
 
   /** Before it starts. */
@@ -110,28 +115,29 @@ public record DrainSettings(boolean direct, double watts, double volts, String r
         new LiveTile.Now("–", "read it off the unit"));
   }
 
-  @Override
-  public List<LiveTile.Now> now(LiveMoment m) {
+  private static LiveTile.Now delivered(LiveMoment m) {
     RunView view = m.view();
-    double energy = m.delivered();
+    return new LiveTile.Now(
+        Figures.fixed(m.delivered(), 1),
+        Figures.fixed(100 * m.delivered() / m.ratedWattHours(), 0)
+            + " % of label, "
+            + Figures.clock(view.loadedSeconds() > 0 ? view.loadedSeconds() : m.frame().seconds())
+            + " in");
+  }
+
+  private static LiveTile.Now end(LiveMoment m) {
+    RunView view = m.view();
     ExpectedEnd end = m.expectedEnd();
-    boolean draining = view.phase() == Phase.MEASURING || view.phase() == Phase.SETTLING;
-    double counted = 100 - 100 * energy / end.total();
-    return List.of(
-        new LiveTile.Now(Figures.fixed(view.watts(), 1), direct ? m.port() : m.outlet()),
-        new LiveTile.Now(
-            Figures.fixed(energy, 1),
-            Figures.fixed(100 * energy / m.ratedWattHours(), 0)
-                + " % of label, "
-                + Figures.clock(
-                    view.loadedSeconds() > 0 ? view.loadedSeconds() : m.frame().seconds())
-                + " in"),
-        draining
-            ? new LiveTile.Now(minutes(end.secondsLeft()), between(end))
-            : new LiveTile.Now(view.phase().over() ? "ended" : "–", m.phase()),
-        new LiveTile.Now(
-            Figures.fixed(m.displayCharge(), 0),
-            "energy says about " + Figures.fixed(Math.max(0, counted), 0) + " %"));
+    return view.phase() == Phase.MEASURING || view.phase() == Phase.SETTLING
+        ? new LiveTile.Now(minutes(end.secondsLeft()), between(end))
+        : new LiveTile.Now(view.phase().over() ? "ended" : "–", m.phase());
+  }
+
+  private static LiveTile.Now display(LiveMoment m) {
+    double counted = 100 - 100 * m.delivered() / m.expectedEnd().total();
+    return new LiveTile.Now(
+        Figures.fixed(m.displayCharge(), 0),
+        "energy says about " + Figures.fixed(Math.max(0, counted), 0) + " %");
   }
 
   private static String minutes(double seconds) {

@@ -73,22 +73,22 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
   @Override
   public List<LiveTile> tiles() {
     return List.of(
-        new LiveTile("Out of the socket", "W"),
-        new LiveTile("Case above room", "K"),
-        new LiveTile("Sound", "dB"),
-        new LiveTile("At", ""));
+        LiveTile.SOCKET,
+        new LiveTile("Case above room", "K", HeatSettings::aboveRoom),
+        new LiveTile(
+            "Sound",
+            "dB",
+            m ->
+                new LiveTile.Now(
+                    m.read(Channel.SOUND_LEVEL, 1),
+                    "at " + Figures.plain(metres) + " m, room in it")),
+        LiveTile.CLOCK);
   }
 
-  @Override
-  public List<LiveTile.Now> now(LiveMoment m) {
+  private static LiveTile.Now aboveRoom(LiveMoment m) {
     double celsius = m.frame().value(Channel.CASE_TEMPERATURE);
-    return List.of(
-        new LiveTile.Now(m.read(Channel.AC_POWER, 0), m.outlet()),
-        new LiveTile.Now(
-            Figures.fixed(celsius - m.frame().value(Channel.ROOM_TEMPERATURE), 1),
-            Figures.fixed(celsius, 1) + " °C"),
-        new LiveTile.Now(
-            m.read(Channel.SOUND_LEVEL, 1), "at " + Figures.plain(metres) + " m, room in it"),
-        new LiveTile.Now(Figures.clock(m.frame().seconds()), m.phase()));
+    return new LiveTile.Now(
+        Figures.fixed(celsius - m.frame().value(Channel.ROOM_TEMPERATURE), 1),
+        Figures.fixed(celsius, 1) + " °C");
   }
 }

@@ -11,7 +11,6 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
@@ -57,21 +56,25 @@ public record IdleSettings(double volts, String reason) implements TestSettings 
   @Override
   public List<LiveTile> tiles() {
     return List.of(
-        new LiveTile("Out of the battery", "W"),
-        new LiveTile("Amps", "A"),
-        new LiveTile("Volts", "V"),
-        new LiveTile("Display says", "%"));
-  }
-
-  @Override
-  public List<LiveTile.Now> now(LiveMoment m) {
-    String state = m.procedure() instanceof IdleWatch watch ? watch.state().words() : "idle";
-    return List.of(
-        new LiveTile.Now(Figures.fixed(m.frame().dcWatts(), 2), state),
-        new LiveTile.Now(m.read(Channel.DC_CURRENT, 2), "out of the battery"),
-        new LiveTile.Now(m.read(Channel.DC_VOLTAGE, 2), "at its terminals"),
-        new LiveTile.Now(
-            Figures.fixed(m.displayCharge(), 0),
-            Figures.plain(m.view().deliveredWattHours()) + " Wh drawn so far"));
+        new LiveTile(
+            "Out of the battery",
+            "W",
+            m ->
+                new LiveTile.Now(
+                    Figures.fixed(m.frame().dcWatts(), 2),
+                    m.procedure() instanceof IdleWatch watch ? watch.state().words() : "idle")),
+        new LiveTile(
+            "Amps",
+            "A",
+            m -> new LiveTile.Now(m.read(Channel.DC_CURRENT, 2), "out of the battery")),
+        new LiveTile(
+            "Volts", "V", m -> new LiveTile.Now(m.read(Channel.DC_VOLTAGE, 2), "at its terminals")),
+        new LiveTile(
+            "Display says",
+            "%",
+            m ->
+                new LiveTile.Now(
+                    Figures.fixed(m.displayCharge(), 0),
+                    Figures.plain(m.view().deliveredWattHours()) + " Wh drawn so far")));
   }
 }

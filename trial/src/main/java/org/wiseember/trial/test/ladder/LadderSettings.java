@@ -54,25 +54,24 @@ public record LadderSettings(List<Double> loads, double volts, String reason)
   @Override
   public List<LiveTile> tiles() {
     return List.of(
-        new LiveTile("Out of the socket", "W"),
-        new LiveTile("Out of the battery", "W"),
-        new LiveTile("Efficiency now", "%"),
-        new LiveTile("Loads", ""));
+        LiveTile.SOCKET,
+        new LiveTile(
+            "Out of the battery",
+            "W",
+            m -> new LiveTile.Now(Figures.fixed(m.frame().dcWatts(), 1), m.port())),
+        new LiveTile("Efficiency now", "%", LadderSettings::efficiency),
+        LiveTile.count("Loads", LoadLadder.class, l -> l.stepsBegun() + " of " + l.stepsInAll()));
   }
 
-  @Override
-  public List<LiveTile.Now> now(LiveMoment m) {
+  private static LiveTile.Now efficiency(LiveMoment m) {
     double ac = m.frame().value(Channel.AC_POWER);
     double dc = m.frame().dcWatts();
-    boolean both = ac > 1 && dc > 1;
-    return List.of(
-        new LiveTile.Now(Figures.fixed(ac, 1), m.outlet()),
-        new LiveTile.Now(Figures.fixed(dc, 1), m.port()),
-        new LiveTile.Now(
-            both ? Figures.fixed(100 * ac / dc, 1) : "–",
-            both ? "of this moment; figures wait until it settles" : "no load"),
-        m.procedure() instanceof LoadLadder ladder
-            ? new LiveTile.Now(ladder.stepsBegun() + " of " + ladder.stepsInAll(), m.phase())
-            : new LiveTile.Now("–", m.phase()));
+    if (Double.isNaN(ac) || Double.isNaN(dc)) {
+      return new LiveTile.Now("–", "one side is not read");
+    }
+    return ac > 1 && dc > 1
+        ? new LiveTile.Now(
+            Figures.fixed(100 * ac / dc, 1), "of this moment; figures wait until it settles")
+        : new LiveTile.Now("–", "no load");
   }
 }

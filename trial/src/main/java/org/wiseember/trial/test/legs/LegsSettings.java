@@ -7,14 +7,10 @@ import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.label.Label;
-import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.wiring.Connector;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.Leads;
-import org.wiseember.trial.test.LiveMoment;
-import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
@@ -89,23 +85,5 @@ public record LegsSettings(String reason) implements TestSettings {
   @Override
   public String ends(boolean byHand) {
     return "Do what is asked, type what you read, then go on.";
-  }
-
-  @Override
-  public List<LiveTile> tiles() {
-    return List.of(
-        new LiveTile("Out of the socket", "W"),
-        new LiveTile("Volts", "V"),
-        new LiveTile("Case", "°C"),
-        new LiveTile("At", ""));
-  }
-
-  @Override
-  public List<LiveTile.Now> now(LiveMoment m) {
-    return List.of(
-        new LiveTile.Now(m.read(Channel.AC_POWER, 0), m.outlet()),
-        new LiveTile.Now(m.read(Channel.AC_VOLTAGE, 1), "at the outlet"),
-        new LiveTile.Now(m.read(Channel.CASE_TEMPERATURE, 1), "stops at 60 °C"),
-        new LiveTile.Now(Figures.clock(m.frame().seconds()), m.phase()));
   }
 }

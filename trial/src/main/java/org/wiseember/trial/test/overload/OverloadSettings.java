@@ -16,11 +16,9 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.overload.LoadRecipe;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.Kept;
-import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.SimulatedRig;
@@ -195,20 +193,9 @@ public record OverloadSettings(
   @Override
   public List<LiveTile> tiles() {
     return List.of(
-        new LiveTile("Out of the socket", "W"),
-        new LiveTile("Volts", "V"),
-        new LiveTile("Case", "°C"),
-        new LiveTile("Load", ""));
-  }
-
-  @Override
-  public List<LiveTile.Now> now(LiveMoment m) {
-    return List.of(
-        new LiveTile.Now(m.read(Channel.AC_POWER, 0), m.outlet()),
-        new LiveTile.Now(m.read(Channel.AC_VOLTAGE, 1), "at the outlet"),
-        new LiveTile.Now(m.read(Channel.CASE_TEMPERATURE, 1), "stops at 60 °C"),
-        m.procedure() instanceof OverloadHolds holds
-            ? new LiveTile.Now(holds.begun() + " of " + holds.inAll(), m.phase())
-            : new LiveTile.Now("–", m.phase()));
+        LiveTile.SOCKET,
+        LiveTile.OUTLET_VOLTS,
+        LiveTile.CASE,
+        LiveTile.count("Load", OverloadHolds.class, h -> h.begun() + " of " + h.inAll()));
   }
 }

@@ -8,10 +8,8 @@ import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.Leads;
-import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
@@ -71,19 +69,6 @@ public record PortSettings(List<Double> loads, double volts, String reason)
 
   @Override
   public List<LiveTile> tiles() {
-    return List.of(
-        new LiveTile("Out of the port", "W"),
-        new LiveTile("Amps", "A"),
-        new LiveTile("Volts", "V"),
-        new LiveTile("At", ""));
-  }
-
-  @Override
-  public List<LiveTile.Now> now(LiveMoment m) {
-    return List.of(
-        new LiveTile.Now(Figures.fixed(m.frame().dcWatts(), 1), m.port()),
-        new LiveTile.Now(m.read(Channel.DC_CURRENT, 2), "drawn by the load"),
-        new LiveTile.Now(m.read(Channel.DC_VOLTAGE, 2), "where it is measured"),
-        new LiveTile.Now(Figures.clock(m.frame().seconds()), m.phase()));
+    return List.of(LiveTile.PORT, LiveTile.PORT_AMPS, LiveTile.PORT_VOLTS, LiveTile.CLOCK);
   }
 }

@@ -7,10 +7,7 @@ import org.wiseember.bench.procedure.Watching;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.bench.simulated.Fridge;
 import org.wiseember.bench.simulated.LoadBank;
-import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
@@ -54,19 +51,6 @@ public record SoakSettings(List<Double> loads, double volts, String reason)
 
   @Override
   public List<LiveTile> tiles() {
-    return List.of(
-        new LiveTile("Out of the socket", "W"),
-        new LiveTile("Volts", "V"),
-        new LiveTile("Case", "°C"),
-        new LiveTile("On for", ""));
-  }
-
-  @Override
-  public List<LiveTile.Now> now(LiveMoment m) {
-    return List.of(
-        new LiveTile.Now(m.read(Channel.AC_POWER, 0), m.outlet()),
-        new LiveTile.Now(m.read(Channel.AC_VOLTAGE, 1), "at the outlet"),
-        new LiveTile.Now(m.read(Channel.CASE_TEMPERATURE, 1), "stops at 60 °C"),
-        new LiveTile.Now(Figures.clock(m.frame().seconds()), m.phase()));
+    return List.of(LiveTile.SOCKET, LiveTile.OUTLET_VOLTS, LiveTile.CASE, LiveTile.clock("On for"));
   }
 }

@@ -14,11 +14,9 @@ import org.wiseember.bench.simulated.Motor;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.start.CodeLetter;
 import org.wiseember.core.start.Nameplate;
-import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.Kept;
 import org.wiseember.trial.test.Leads;
-import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
@@ -150,20 +148,9 @@ public record StartsSettings(Optional<Nameplate> motor, double volts, String rea
   @Override
   public List<LiveTile> tiles() {
     return List.of(
-        new LiveTile("Out of the socket", "W"),
-        new LiveTile("Volts", "V"),
-        new LiveTile("Case", "°C"),
-        new LiveTile("Try", ""));
-  }
-
-  @Override
-  public List<LiveTile.Now> now(LiveMoment m) {
-    return List.of(
-        new LiveTile.Now(m.read(Channel.AC_POWER, 0), m.outlet()),
-        new LiveTile.Now(m.read(Channel.AC_VOLTAGE, 1), "at the outlet"),
-        new LiveTile.Now(m.read(Channel.CASE_TEMPERATURE, 1), "stops at 60 °C"),
-        m.procedure() instanceof MotorStarts starts
-            ? new LiveTile.Now(starts.attempt() + " of " + starts.tries(), m.phase())
-            : new LiveTile.Now("–", m.phase()));
+        LiveTile.SOCKET,
+        LiveTile.OUTLET_VOLTS,
+        LiveTile.CASE,
+        LiveTile.count("Try", MotorStarts.class, s -> s.attempt() + " of " + s.tries()));
   }
 }

@@ -7,10 +7,7 @@ import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.StaysOn;
 import org.wiseember.bench.simulated.Beside;
 import org.wiseember.bench.simulated.Fault;
-import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
@@ -80,19 +77,6 @@ public record StaysSettings(double load, int pulls, double volts, String reason)
 
   @Override
   public List<LiveTile> tiles() {
-    return List.of(
-        new LiveTile("Out of the socket", "W"),
-        new LiveTile("Volts", "V"),
-        new LiveTile("From the wall", "W"),
-        new LiveTile("At", ""));
-  }
-
-  @Override
-  public List<LiveTile.Now> now(LiveMoment m) {
-    return List.of(
-        new LiveTile.Now(m.read(Channel.AC_POWER, 0), m.outlet()),
-        new LiveTile.Now(m.read(Channel.AC_VOLTAGE, 1), "at the outlet"),
-        new LiveTile.Now(m.read(Channel.IN_POWER, 0), "charging and handed through"),
-        new LiveTile.Now(Figures.clock(m.frame().seconds()), m.phase()));
+    return List.of(LiveTile.SOCKET, LiveTile.OUTLET_VOLTS, LiveTile.FROM_WALL, LiveTile.CLOCK);
   }
 }

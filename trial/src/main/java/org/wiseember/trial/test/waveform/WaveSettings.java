@@ -4,10 +4,7 @@ import java.util.List;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.test.LiveMoment;
-import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.TestSettings;
 
 /** Loads a wave is captured at, W. */
@@ -37,23 +34,5 @@ public record WaveSettings(List<Double> loads, double volts, String reason)
     return byHand
         ? "At every load capture 200 ms or more; add the files in Evidence."
         : "The mains first, then a capture at every load once it has settled.";
-  }
-
-  @Override
-  public List<LiveTile> tiles() {
-    return List.of(
-        new LiveTile("Out of the socket", "W"),
-        new LiveTile("Volts", "V"),
-        new LiveTile("Case", "°C"),
-        new LiveTile("At", ""));
-  }
-
-  @Override
-  public List<LiveTile.Now> now(LiveMoment m) {
-    return List.of(
-        new LiveTile.Now(m.read(Channel.AC_POWER, 0), m.outlet()),
-        new LiveTile.Now(m.read(Channel.AC_VOLTAGE, 1), "at the outlet"),
-        new LiveTile.Now(m.read(Channel.CASE_TEMPERATURE, 1), "stops at 60 °C"),
-        new LiveTile.Now(Figures.clock(m.frame().seconds()), m.phase()));
   }
 }
