@@ -166,7 +166,11 @@ public class StaysOnTest {
   @Test
   public void moreSurvivalsThanPullsIsASlip() {
     StaysRun run = typed(Map.of(Channel.PULLS, 3.0, Channel.COMPUTER_STAYED, 5.0));
-    assertTrue(run.pulls().isEmpty() && !run.warnings().isEmpty());
+    assertTrue(run.pulls().isEmpty());
+    assertTrue(run.warnings().get(0).message().contains("5 times at 3 pulls"));
+    StaysRun without = typed(Map.of(Channel.COMPUTER_STAYED, 5.0, Channel.AC_ALIVE, 1.0));
+    assertTrue(without.warnings().get(0).message().contains("is missing"));
+    assertEquals(verdict(Subject.PASS_THROUGH).standing(), Standing.KEPT);
   }
 
   private void simulated(String key, long seed) {

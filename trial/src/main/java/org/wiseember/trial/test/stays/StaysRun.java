@@ -24,7 +24,8 @@ import org.wiseember.workbook.Run;
 /**
  * What stayed on.
  *
- * @param pulls empty where nobody counted them
+ * @param pulls empty where nobody counted them, or where the counts do not go together
+ * @param trouble why counts that were typed say nothing, one sentence; empty where they do
  * @param alive the outputs somebody looked at while it charged
  */
 public record StaysRun(
@@ -33,6 +34,7 @@ public record StaysRun(
     Trace trace,
     Treatment treatment,
     Optional<Pulls> pulls,
+    Optional<String> trouble,
     Map<Channel, Alive> alive)
     implements TestRun {
   public StaysRun {
@@ -91,6 +93,9 @@ public record StaysRun(
 
   @Override
   public List<Warning> warnings() {
+    if (trouble.isPresent()) {
+      return List.of(new Warning("counts_do_not_fit", trouble.get()));
+    }
     return pulls.isEmpty() && alive.isEmpty()
         ? List.of(
             new Warning(

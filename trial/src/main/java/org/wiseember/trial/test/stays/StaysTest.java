@@ -90,18 +90,37 @@ public final class StaysTest implements TestType {
 
   @Override
   public TestRun worked(RunRecord record, UnitFindings others) {
+    int n = count(record, Channel.PULLS);
+    int lamp = count(record, Channel.LAMP_STEADY);
+    int computer = count(record, Channel.COMPUTER_STAYED);
+    Optional<String> trouble = trouble(n, lamp, computer);
     return new StaysRun(
-        this, record.run(), record.trace(), record.treatment(), pulls(record), alive(record));
+        this,
+        record.run(),
+        record.trace(),
+        record.treatment(),
+        n < 1 || trouble.isPresent() ? Optional.empty() : Optional.of(new Pulls(n, lamp, computer)),
+        trouble,
+        alive(record));
   }
 
-  private static Optional<Pulls> pulls(RunRecord record) {
-    int n = (int) last(record, Channel.PULLS).orElse(0);
-    int lamp = (int) last(record, Channel.LAMP_STEADY).orElse(Pulls.UNSEEN);
-    int computer = (int) last(record, Channel.COMPUTER_STAYED).orElse(Pulls.UNSEEN);
-    // More survivals than pulls is a slip of the pen: nothing is said of it.
-    return n < 1 || lamp > n || computer > n
-        ? Optional.empty()
-        : Optional.of(new Pulls(n, lamp, computer));
+  private static Optional<String> trouble(int pulls, int lamp, int computer) {
+    int most = Math.max(lamp, computer);
+    if (most >= 0 && pulls < 1) {
+      return Optional.of("How often the plug was pulled is missing. Type it beside the counts.");
+    }
+    return most > pulls && pulls > 0
+        ? Optional.of(
+            "Something stayed on "
+                + most
+                + " times at "
+                + pulls
+                + " pulls of the plug. Check what was typed; nothing is said of it until then.")
+        : Optional.empty();
+  }
+
+  private static int count(RunRecord record, Channel channel) {
+    return (int) last(record, channel).orElse(Pulls.UNSEEN);
   }
 
   private static Map<Channel, Alive> alive(RunRecord record) {
