@@ -25,6 +25,7 @@ public final class StaysOn extends AskingCourse {
   private final double watts;
   private final int times;
   private int at;
+  private boolean begun;
 
   /**
    * Sets it up.
@@ -33,7 +34,7 @@ public final class StaysOn extends AskingCourse {
    * @param times the plug is pulled, 1 or more
    */
   public StaysOn(double watts, int times) {
-    super(KIND, Phase.BASELINE);
+    super(KIND, Phase.SETTLING);
     if (!(watts > 0) || times < 1) {
       throw new IllegalArgumentException("something is plugged in, and the plug is pulled");
     }
@@ -43,30 +44,29 @@ public final class StaysOn extends AskingCourse {
 
   @Override
   public Wanted wanted() {
-    if (asking && phase == Phase.BASELINE) {
+    if (asking && !begun) {
       return Wanted.NO_LOAD;
     }
     return switch (phase) {
       case MEASURING ->
           asking ? Wanted.atOutlet(watts).fromTheWall() : Wanted.atOutlet(watts).onScope();
-      case BASELINE, WINDING_DOWN -> Wanted.atOutlet(watts).fromTheWall();
+      case SETTLING -> Wanted.atOutlet(watts).fromTheWall();
       default -> Wanted.NO_LOAD;
     };
   }
 
   @Override
   protected String request() {
-    return switch (phase) {
-      case BASELINE ->
-          "Charger plugged into the wall, lamp and computer on at the outlet, something on every"
-              + " other output: type which are on";
-      case MEASURING ->
-          "Pull the wall plug "
-              + times
-              + " times, half a minute apart; type how often the lamp did not blink and the"
-              + " computer stayed on";
-      default -> "Wall plug back in";
-    };
+    if (phase == Phase.MEASURING) {
+      return "Pull the wall plug "
+          + times
+          + " times, half a minute apart; type how often the lamp did not blink and the computer"
+          + " stayed on";
+    }
+    return begun
+        ? "Wall plug back in"
+        : "Charger plugged into the wall, lamp and computer on at the outlet, something on every"
+            + " other output: type which are on";
   }
 
   @Override
@@ -78,28 +78,18 @@ public final class StaysOn extends AskingCourse {
   protected void go(Frame frame, double passed, boolean first, List<Notice> out) {
     // Where nobody is simulated who watches, a person pulls and counts, whatever meters stand by.
     boolean byHand = !frame.channels().contains(Channel.PULLS);
-    switch (phase) {
-      case BASELINE -> {
-        if (byHand || passed >= THROUGH_SECONDS) {
-          part(Phase.MEASURING);
-        }
+    if (phase == Phase.SETTLING) {
+      begun = true;
+      if (at == times) {
+        finish("Plug pulled " + times + " times.");
+      } else if (byHand || passed >= (at == 0 ? THROUGH_SECONDS : BACK_SECONDS)) {
+        part(Phase.MEASURING);
       }
-      case MEASURING -> {
-        if (byHand) {
-          finish("Plug pulled, what stayed on is typed.");
-        } else if (passed >= PULLED_SECONDS) {
-          at++;
-          part(Phase.WINDING_DOWN);
-        }
-      }
-      case WINDING_DOWN -> {
-        if (at == times) {
-          finish("Plug pulled " + times + " times.");
-        } else if (passed >= BACK_SECONDS) {
-          part(Phase.MEASURING);
-        }
-      }
-      default -> {}
+    } else if (byHand) {
+      finish("Plug pulled, what stayed on is typed.");
+    } else if (passed >= PULLED_SECONDS) {
+      at++;
+      part(Phase.SETTLING);
     }
   }
 

@@ -90,8 +90,11 @@ public record Figure(
     return new Figure(key, name, estimate.scaled(factor), other, bound, because.scaled(factor));
   }
 
-  /** {@code 921 ± 9 Wh}, {@code ≥ 2 356 ± 47 W}. */
+  /** {@code 921 ± 9 Wh}, {@code ≥ 2 356 ± 47 W}; a count, which is sure, stands without the ±. */
   public String words() {
+    if (u95() == 0) {
+      return bound.sign() + Figures.plain(value(), unit);
+    }
     return bound.sign() + Figures.withUncertainty(value(), u95(), unit);
   }
 

@@ -50,6 +50,11 @@ public enum TypedKind {
     return words;
   }
 
+  /** Whether it is seen by eye and read off no meter. */
+  public boolean byEye() {
+    return this == DISPLAY || unit == Unit.ONE;
+  }
+
   /** As it may be typed. */
   public String example() {
     return example;

@@ -25,6 +25,7 @@ import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.page.RunTrace;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
@@ -158,7 +159,7 @@ public final class EvidenceStage extends StackPane {
     RunViews.RunView view =
         views.computeIfAbsent(shown.type().key(), key -> RunViews.of(desk, key));
     Node found = view.of(judgement, shown, because);
-    boolean readings = !shown.trace().isEmpty();
+    boolean readings = RunTrace.shows(shown);
     boolean pictured = !page.charts().isEmpty();
     if (pictured && readings) {
       Map<Look, String> words = new LinkedHashMap<>();

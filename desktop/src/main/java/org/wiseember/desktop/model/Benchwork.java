@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
@@ -414,12 +415,14 @@ public final class Benchwork {
     String meter = meterOf(run);
     for (TypedReading reading : readings) {
       if (reading.kind().channel().isPresent()) {
-        String by = reading.kind() == TypedKind.DISPLAY ? "Display" : meter;
+        boolean eye = reading.kind().byEye();
+        String by = !eye ? meter : reading.kind() == TypedKind.DISPLAY ? "Display" : "Eyes";
         keep(run, reading.kind(), reading.value(), reading.resolution(), reading.asTyped(), by, at);
         remark(
             "typed",
             "Typed: "
-                + (reading.kind() == TypedKind.DISPLAY ? "display " : by + " ")
+                + (eye ? reading.kind().words().toLowerCase(Locale.ROOT) : by)
+                + " "
                 + reading.words()
                 + (Math.abs(at - now) > 2 ? " at " + Figures.clock(at) : "")
                 + ".");

@@ -17,6 +17,13 @@ public final class RunTrace {
 
   private RunTrace() {}
 
+  /** Whether anything was read of it that a trace shows. */
+  public static boolean shows(TestRun run) {
+    return run.watts().size() > 1
+        || run.trace().series(Channel.CASE_TEMPERATURE).size() > 1
+        || run.trace().series(Channel.DISPLAY_CHARGE).size() > 1;
+  }
+
   public static TraceDrawing of(TestRun run, List<Event> events) {
     Series power = run.watts();
     Series warmth = run.trace().series(Channel.CASE_TEMPERATURE);

@@ -35,6 +35,12 @@ public interface LiveMoment {
     return Figures.fixed(frame().value(channel), decimals);
   }
 
+  /** A reading of the newest frame with what it is; where there is none, that stands there. */
+  default LiveTile.Now reading(Channel channel, int decimals, String what) {
+    boolean read = !Double.isNaN(frame().value(channel));
+    return new LiveTile.Now(read(channel, decimals), read ? what : "not read by the program");
+  }
+
   /** Where the test is, in small letters. */
   default String phase() {
     return view().phase().words().toLowerCase(java.util.Locale.ROOT);

@@ -15,18 +15,15 @@ public record LiveTile(String title, String unit, Function<LiveMoment, Now> read
       new LiveTile("Out of the socket", "W", m -> new Now(m.read(Channel.AC_POWER, 0), m.outlet()));
 
   public static final LiveTile OUTLET_VOLTS =
-      new LiveTile("Volts", "V", m -> new Now(m.read(Channel.AC_VOLTAGE, 1), "at the outlet"));
+      new LiveTile("Volts", "V", m -> m.reading(Channel.AC_VOLTAGE, 1, "at the outlet"));
 
   public static final LiveTile CASE =
-      new LiveTile(
-          "Case", "°C", m -> new Now(m.read(Channel.CASE_TEMPERATURE, 1), "stops at 60 °C"));
+      new LiveTile("Case", "°C", m -> m.reading(Channel.CASE_TEMPERATURE, 1, "stops at 60 °C"));
 
   /** What goes in at the wall while the outlet is fed. */
   public static final LiveTile FROM_WALL =
       new LiveTile(
-          "From the wall",
-          "W",
-          m -> new Now(m.read(Channel.IN_POWER, 0), "charging and handed through"));
+          "From the wall", "W", m -> m.reading(Channel.IN_POWER, 0, "charging and handed through"));
 
   /** Watts, amps and volts of a port. */
   public static final LiveTile PORT =
@@ -34,11 +31,10 @@ public record LiveTile(String title, String unit, Function<LiveMoment, Now> read
           "Out of the port", "W", m -> new Now(Figures.fixed(m.frame().dcWatts(), 1), m.port()));
 
   public static final LiveTile PORT_AMPS =
-      new LiveTile("Amps", "A", m -> new Now(m.read(Channel.DC_CURRENT, 2), "drawn by the load"));
+      new LiveTile("Amps", "A", m -> m.reading(Channel.DC_CURRENT, 2, "drawn by the load"));
 
   public static final LiveTile PORT_VOLTS =
-      new LiveTile(
-          "Volts", "V", m -> new Now(m.read(Channel.DC_VOLTAGE, 2), "where it is measured"));
+      new LiveTile("Volts", "V", m -> m.reading(Channel.DC_VOLTAGE, 2, "where it is measured"));
 
   /** How long it has run. */
   public static final LiveTile CLOCK = clock("At");

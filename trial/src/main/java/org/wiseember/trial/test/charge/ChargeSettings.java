@@ -183,13 +183,9 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
             "W",
             m -> new LiveTile.Now(Figures.fixed(m.view().watts(), 0), "from " + setting.words())),
         new LiveTile(
-            "Case",
-            "°C",
-            m -> new LiveTile.Now(m.read(Channel.CASE_TEMPERATURE, 1), "a hot one charges slower")),
+            "Case", "°C", m -> m.reading(Channel.CASE_TEMPERATURE, 1, "a hot one charges slower")),
         new LiveTile(
-            "Display says",
-            "%",
-            m -> new LiveTile.Now(m.read(Channel.DISPLAY_CHARGE, 0), "by the unit itself")),
+            "Display says", "%", m -> m.reading(Channel.DISPLAY_CHARGE, 0, "by the unit itself")),
         LiveTile.CLOCK);
   }
 }

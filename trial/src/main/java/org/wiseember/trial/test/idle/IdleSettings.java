@@ -63,12 +63,8 @@ public record IdleSettings(double volts, String reason) implements TestSettings 
                 new LiveTile.Now(
                     Figures.fixed(m.frame().dcWatts(), 2),
                     m.procedure() instanceof IdleWatch watch ? watch.state().words() : "idle")),
-        new LiveTile(
-            "Amps",
-            "A",
-            m -> new LiveTile.Now(m.read(Channel.DC_CURRENT, 2), "out of the battery")),
-        new LiveTile(
-            "Volts", "V", m -> new LiveTile.Now(m.read(Channel.DC_VOLTAGE, 2), "at its terminals")),
+        new LiveTile("Amps", "A", m -> m.reading(Channel.DC_CURRENT, 2, "out of the battery")),
+        new LiveTile("Volts", "V", m -> m.reading(Channel.DC_VOLTAGE, 2, "at its terminals")),
         new LiveTile(
             "Display says",
             "%",

@@ -8,6 +8,7 @@ import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
+import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.supply.Alive;
 import org.wiseember.core.supply.Pulls;
@@ -71,14 +72,24 @@ public record StaysRun(
 
   @Override
   public Optional<Explanation> headline() {
-    return pulls
-        .flatMap(p -> p.counts().stream().findFirst())
-        .or(() -> outputsAlive().map(Explanation::of));
+    return pulls.flatMap(p -> p.counts().stream().findFirst()).or(this::outputs);
+  }
+
+  /** The outputs as a count of those that were looked at. */
+  private Optional<Explanation> outputs() {
+    return outputsAlive()
+        .map(
+            f ->
+                new Explanation(
+                    f.name(),
+                    Figures.plain(f.value()) + " of " + alive.size(),
+                    f.unit(),
+                    f.because()));
   }
 
   @Override
   public FindingPage page(UnitFindings unit) {
-    FindingPage page = FindingPage.of(figures());
+    FindingPage page = new FindingPage(outputs().stream().toList(), List.of());
     for (Explanation count : pulls.map(Pulls::counts).orElse(List.of())) {
       page = page.headed(count);
     }
