@@ -26,14 +26,14 @@ import org.wiseember.workbook.Workbook;
 /** Whole jobs at the bench, in a real window: by hand, with faults, with files, cut short. */
 public class BenchworkTest extends InDemoWindow {
   private DrainRun newest(int unit) {
-    List<DrainRun> drains = window.desk().shelf().get(unit).drains();
+    List<DrainRun> drains = window.found(unit).drains();
     return drains.get(drains.size() - 1);
   }
 
   /** A whole drain with nothing but typed readings, and its verdict. */
   @Test
   public void aDrainTypedByHandGetsAFigure() {
-    int before = window.desk().shelf().get(0).drains().size();
+    int before = window.found(0).drains().size();
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.click("source-BY_HAND");
     window.click("start-test");
@@ -68,7 +68,7 @@ public class BenchworkTest extends InDemoWindow {
     } finally {
       robot.release(MouseButton.PRIMARY);
     }
-    window.until(() -> window.desk().shelf().get(0).drains().size() == before + 1);
+    window.until(() -> window.found(0).drains().size() == before + 1);
     window.until(() -> newest(0).run().state() == Run.State.DONE && newest(0).complete());
     Figure energy = newest(0).finding().deliveredEnergy().orElseThrow();
     assertEquals(energy.value(), 921.0);
@@ -120,7 +120,7 @@ public class BenchworkTest extends InDemoWindow {
     window.untilShown("Taken up again where it stood.");
     window.until(() -> !window.desk().bench().going());
     window.until(() -> newest(2).complete());
-    assertEquals(window.desk().shelf().get(2).drains().size(), 1);
+    assertEquals(window.found(2).drains().size(), 1);
   }
 
   @Test
@@ -139,7 +139,7 @@ public class BenchworkTest extends InDemoWindow {
     try (Workbook demo = Workbook.open(file, Clock.systemUTC())) {
       DemoWorkbook.writeMeterLog(demo, log);
     }
-    int before = window.desk().shelf().get(0).drains().size();
+    int before = window.found(0).drains().size();
     OpenWindow.onFx(
         () -> {
           window.desk().readingIn().take(log);
@@ -152,19 +152,10 @@ public class BenchworkTest extends InDemoWindow {
     window.type("log-accuracy", "1");
     window.click("read-in");
     window.until(() -> window.desk().stage().get() == StageName.EVIDENCE);
-    window.until(() -> window.desk().shelf().get(0).drains().size() == before + 1);
+    window.until(() -> window.found(0).drains().size() == before + 1);
     DrainRun drain = newest(0);
     double first =
-        window
-            .desk()
-            .shelf()
-            .get(0)
-            .drains()
-            .get(0)
-            .finding()
-            .deliveredEnergy()
-            .orElseThrow()
-            .value();
+        window.found(0).drains().get(0).finding().deliveredEnergy().orElseThrow().value();
     assertEquals(drain.finding().deliveredEnergy().orElseThrow().value(), first, 0.01 * first);
     window.untilShown("rows read in");
 
@@ -182,14 +173,14 @@ public class BenchworkTest extends InDemoWindow {
           window.desk().undo();
           return null;
         });
-    window.until(() -> window.desk().shelf().get(0).drains().size() == before);
+    window.until(() -> window.found(0).drains().size() == before);
   }
 
   @Test
   public void aRunIsPackedAndTakenInElsewhere() throws Exception {
     OpenWindow.onFx(
         () -> {
-          window.desk().shownRun().set(window.desk().shelf().get(0).drains().get(0).run().id());
+          window.desk().shownRun().set(window.found(0).drains().get(0).run().id());
           return null;
         });
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
@@ -200,16 +191,16 @@ public class BenchworkTest extends InDemoWindow {
     try (var list = Files.list(folder)) {
       zip = list.filter(p -> p.toString().endsWith(".zip")).findFirst().orElseThrow();
     }
-    int before = window.desk().shelf().get(0).drains().size();
+    int before = window.found(0).drains().size();
     OpenWindow.onFx(
         () -> {
           window.desk().readingIn().take(zip);
           return null;
         });
-    window.until(() -> window.desk().shelf().get(0).drains().size() == before + 1);
+    window.until(() -> window.found(0).drains().size() == before + 1);
     assertEquals(
         newest(0).finding().deliveredEnergy(),
-        window.desk().shelf().get(0).drains().get(0).finding().deliveredEnergy());
+        window.found(0).drains().get(0).finding().deliveredEnergy());
   }
 
   @Test

@@ -189,17 +189,9 @@ public class LayoutTest {
     press("plan-CABLES");
     problemsOf("Plan, cables", problems);
     press("plan-SOLAR");
-    OpenWindow.onFx(
-        () -> {
-          full.desk().chosen().set(full.desk().shelf().get(4));
-          return null;
-        });
+    full.choose(4);
     problemsOf("Plan without a port", problems);
-    OpenWindow.onFx(
-        () -> {
-          full.desk().chosen().set(full.desk().shelf().get(0));
-          return null;
-        });
+    full.choose(0);
   }
 
   private void press(String id) {
@@ -213,19 +205,15 @@ public class LayoutTest {
 
   /** What a stage alone does not show: a running test, its instruments, a log to be read in. */
   private void checkBench(Set<String> problems) {
+    full.choose(0);
     OpenWindow.onFx(
         () -> {
-          full.desk().chosen().set(full.desk().shelf().get(0));
           full.desk().stage().set(StageName.BENCH);
           ((TextField) full.scene().lookup("#typed-TOTAL")).setText("609 kWh");
           return null;
         });
     problemsOf("Running bench", problems);
-    OpenWindow.onFx(
-        () -> {
-          full.desk().chosen().set(full.desk().shelf().get(2));
-          return null;
-        });
+    full.choose(2);
     problemsOf("Bench with a run cut short", problems);
     for (RunSettings.Source source : RunSettings.Source.values()) {
       OpenWindow.onFx(
@@ -248,10 +236,10 @@ public class LayoutTest {
             });
       }
     }
+    full.choose(0);
     OpenWindow.onFx(
         () -> {
           full.desk().bench().source().set(RunSettings.Source.SIMULATED);
-          full.desk().chosen().set(full.desk().shelf().get(0));
           full.desk().readingIn().take(log);
           return null;
         });
@@ -280,7 +268,7 @@ public class LayoutTest {
           return null;
         });
     List<TestRun> runs =
-        full.desk().shelf().get(0).runs().stream()
+        full.desk().chosen().get().runs().stream()
             .filter(r -> r.run().state() == Run.State.DONE)
             .toList();
     for (TestRun run : runs) {
@@ -302,11 +290,11 @@ public class LayoutTest {
           return null;
         });
     problemsOf("All drains together", problems);
+    full.choose(3);
     OpenWindow.onFx(
         () -> {
           full.desk().shownRun().set(runs.get(0).run().id());
           full.desk().stage().set(StageName.BENCH);
-          full.desk().chosen().set(full.desk().shelf().get(3));
           return null;
         });
     for (TestType kind : AllTests.list()) {
@@ -317,9 +305,9 @@ public class LayoutTest {
           });
       problemsOf("Bench for an inverter, " + kind.words(), problems);
     }
+    full.choose(2);
     OpenWindow.onFx(
         () -> {
-          full.desk().chosen().set(full.desk().shelf().get(2));
           full.desk().bench().test().set(AllTests.of(Charge.KIND));
           full.desk()
               .bench()
@@ -327,10 +315,10 @@ public class LayoutTest {
           return null;
         });
     problemsOf("Bench, charge from everything", problems);
+    full.choose(0);
     OpenWindow.onFx(
         () -> {
           full.desk().bench().test().set(AllTests.of(Drain.AC));
-          full.desk().chosen().set(full.desk().shelf().get(0));
           return null;
         });
   }

@@ -22,6 +22,7 @@ import org.testfx.util.WaitForAsyncUtils;
 import org.wiseember.desktop.frame.MainWindow;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.model.Desk;
+import org.wiseember.trial.verdict.Judgement;
 
 /** A real window on the display, with a hand on its keyboard and mouse. */
 final class OpenWindow implements AutoCloseable {
@@ -216,13 +217,23 @@ final class OpenWindow implements AutoCloseable {
     settle();
   }
 
+  /** All that was found of a unit of the shelf, as the workbook has it. */
+  Judgement found(int unit) {
+    return Judgement.of(
+        desk.workbook().orElseThrow(), desk.shelf().get(unit).unit(), desk.guardBand().get());
+  }
+
   /** Chooses a unit of the shelf. */
   void choose(int unit) {
     onFx(
         () -> {
-          desk.chosen().set(desk.shelf().get(unit));
+          desk.choose(desk.shelf().get(unit).unit().id());
           return null;
         });
+    until(
+        () ->
+            desk.chosen().get() != null
+                && desk.chosen().get().unit().id() == desk.shelf().get(unit).unit().id());
   }
 
   @Override

@@ -24,6 +24,10 @@ import org.wiseember.trial.page.TrialPage;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.rig.SimulatedUnits;
+import org.wiseember.trial.test.Asked;
+import org.wiseember.trial.test.KeptRun;
+import org.wiseember.trial.test.Readings;
+import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.verdict.Judged;
@@ -166,9 +170,17 @@ public class JudgementTest extends OnDemo {
       Trace trace =
           full.trace()
               .mapped(java.util.Map.of(Channel.DISPLAY_CHARGE, charge -> Math.min(charge, shown)));
+      KeptRun kept =
+          new KeptRun(
+              full.type(),
+              full.run(),
+              full.treatment(),
+              Readings.of(trace),
+              List.of(),
+              java.util.Optional.empty());
       DrainRun drain =
-          new DrainRun(
-              full.type(), full.run(), trace, full.treatment(), full.finding(), full.shutOff());
+          (DrainRun)
+              full.type().worked(new RunRecord(kept, List.of(), List.of()), new Asked(judge(0)));
       assertEquals(drain.complete(), shown >= 99, "display at " + shown);
     }
   }

@@ -254,10 +254,7 @@ public class OffMeansOffTest {
   /** An instrument that was away and is back is told again; it may have restarted. */
   @Test(timeOut = 60_000)
   public void whatWasSetIsSetAgainWhenAnInstrumentComesBack() throws Exception {
-    int port;
-    try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-      port = free.getLocalPort();
-    }
+    int port = FreePort.find();
     servers.close();
     SimulatedUnit before = standing();
     servers = new StandInServers(new StandInBench(before, 1, System::nanoTime, 3), port, -1);

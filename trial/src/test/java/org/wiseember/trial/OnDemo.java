@@ -1,5 +1,6 @@
 package org.wiseember.trial;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -11,17 +12,25 @@ import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Workbook;
 
-/** A test that looks at the demo workbook, made once for all of its methods. */
+/** A test that looks at a copy of the demo workbook, which is made once for all such tests. */
 abstract class OnDemo {
+  private static Path made;
+
   protected Path folder;
   protected Workbook demo;
 
   @BeforeClass
   public final void makeTheDemo() throws Exception {
     folder = Files.createTempDirectory("ember-demo");
-    Path file = folder.resolve("demo.ember");
-    DemoWorkbook.create(file);
-    demo = Workbook.open(file, Clock.systemUTC());
+    demo = Workbook.open(copyIn(folder), Clock.systemUTC());
+  }
+
+  static synchronized Path copyIn(Path folder) throws IOException {
+    if (made == null) {
+      made = Files.createTempDirectory("ember-demo").resolve("demo.ember");
+      DemoWorkbook.create(made);
+    }
+    return Files.copy(made, folder.resolve("demo.ember"));
   }
 
   @AfterClass(alwaysRun = true)

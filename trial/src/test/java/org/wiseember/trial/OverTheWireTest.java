@@ -4,8 +4,6 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.io.IOException;
-import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -25,6 +23,7 @@ import org.wiseember.bench.standin.StandInBench;
 import org.wiseember.bench.standin.StandInServers;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
@@ -42,10 +41,11 @@ import org.wiseember.workbook.Workbook;
  */
 public class OverTheWireTest {
   private static final double SPEED = 100;
+  private static final double WATTS = 250;
 
   private static SimulatedUnit unit() {
     return new SimulatedUnit(
-        UnitDesign.typical(Chemistry.LFP, 25, 400, 230, 1), Heater.of(250, 230), 1, 22);
+        UnitDesign.typical(Chemistry.LFP, 25, 400, 230, 1), Heater.of(WATTS, 230), 1, 22);
   }
 
   private static InstrumentDescription meter(int port) {
@@ -66,7 +66,7 @@ public class OverTheWireTest {
       Unit added = workbook.units().add("Brackley Stall 25");
       workbook.units().label(added.id(), "25 Wh LFP\n230 V, 400 W", List.of());
       Unit labelled = workbook.units().byId(added.id()).orElseThrow();
-      TestPlan plan = Plans.acDrain(250);
+      TestPlan plan = Plans.acDrain(WATTS);
       BenchSetup setup = BenchSetup.instruments(List.of(meter(port)), plan, 0, SPEED);
       RecordedRun run =
           RecordedRun.of(
@@ -98,18 +98,32 @@ public class OverTheWireTest {
       Figure energy = outcome.judgement().drains().get(0).finding().deliveredEnergy().orElseThrow();
       double truth = unit.account().delivered();
       // The bench clock of the program and that of the stand-in run side by side, not in step.
-      assertEquals(energy.value(), truth, 2 * energy.u95() + 0.01 * truth, energy.toString());
+      double spread = 2 * energy.u95() + 0.01 * truth;
+      assertTrue(energy.value() < truth + spread, energy.words() + " of " + truth);
+      // At this pace a reading is due each 10 ms; where a busy machine missed some, what flowed
+      // then
+      // was not seen, and no more than that may be missing.
+      double unseen = WATTS * 1.03 * secondsUnseen(outcome.trace()) / 3600;
+      assertTrue(energy.value() > truth - spread - unseen, energy.words() + " of " + truth);
+      assertTrue(unseen < truth / 2, "half of it was not seen: " + unseen + " Wh");
       assertTrue(truth > 15, "a real drain: " + truth);
     }
+  }
+
+  /** Time in the trace with no reading, beyond the tick between two. */
+  private static double secondsUnseen(Trace trace) {
+    Series watts = trace.series(Channel.AC_POWER);
+    double unseen = watts.seconds(0);
+    for (int i = 1; i < watts.size(); i++) {
+      unseen += Math.max(0, watts.seconds(i) - watts.seconds(i - 1) - 1);
+    }
+    return unseen;
   }
 
   /** The plug is pulled half way and put back: a gap, said, and the drain goes on. */
   @Test(timeOut = 120_000)
   public void aPulledPlugIsAGapAndTheDrainGoesOn() throws IOException {
-    int port;
-    try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-      port = free.getLocalPort();
-    }
+    int port = FreePort.find();
     StandInBench bench = new StandInBench(unit(), SPEED, System::nanoTime, 3);
     List<StandInServers> open = new ArrayList<>(List.of(new StandInServers(bench, port, -1)));
     AtomicReference<Long> pulled = new AtomicReference<>();
@@ -150,7 +164,7 @@ public class OverTheWireTest {
   @Test
   public void theClassIsThatOfTheMeterThatWasRead() {
     List<InstrumentDescription> all = List.of(StartingPoints.all().get(0), meter(1));
-    TestPlan plan = Plans.acDrain(250);
+    TestPlan plan = Plans.acDrain(WATTS);
     BenchSetup asked = BenchSetup.instruments(all, plan, 0, 1);
     assertEquals(
         asked.settings().meterClass(Channel.AC_POWER).orElseThrow().percentOfReading(), 0.5);

@@ -23,17 +23,25 @@ public final class Captures {
     this.workbook = workbook;
   }
 
-  /** Every capture of a run, oldest first. */
+  /** Every capture of a run, oldest first; their samples are read when they are looked at. */
   public List<KeptCapture> of(long runId) {
     return workbook.query(
-        "SELECT seconds, words, per_second, volts, amps FROM capture WHERE run_id = ?"
+        "SELECT id, seconds, words FROM capture WHERE run_id = ?"
             + " AND id NOT IN (SELECT capture_id FROM capture_struck) ORDER BY id",
         s -> s.setLong(1, runId),
-        r ->
-            new KeptCapture(
-                r.getDouble(1),
-                r.getString(2),
-                Capture.of(r.getDouble(3), decode(r.getBytes(4)), decode(r.getBytes(5)))));
+        r -> {
+          long id = r.getLong(1);
+          return new KeptCapture(id, r.getDouble(2), r.getString(3), () -> samples(id));
+        });
+  }
+
+  private Capture samples(long id) {
+    return workbook
+        .query(
+            "SELECT per_second, volts, amps FROM capture WHERE id = ?",
+            s -> s.setLong(1, id),
+            r -> Capture.of(r.getDouble(1), decode(r.getBytes(2)), decode(r.getBytes(3))))
+        .get(0);
   }
 
   /** Adds captures to a run. */

@@ -30,7 +30,7 @@ public final class Workbook implements AutoCloseable {
   static final int APPLICATION_ID = 0x57456D62;
 
   /** The newest layout this program writes. */
-  static final int VERSION = 7;
+  static final int VERSION = 8;
 
   private final Path file;
   private final Connection connection;
@@ -281,6 +281,11 @@ public final class Workbook implements AutoCloseable {
 
   public Treatments treatments() {
     return new Treatments(this);
+  }
+
+  /** What was worked out of runs. */
+  public Found found() {
+    return new Found(this);
   }
 
   /** Loads that may still be on. */

@@ -99,7 +99,7 @@ final class Screenshots {
         "capture",
         () -> {
           desk.readingIn().forget();
-          desk.chosen().set(desk.shelf().get(1));
+          desk.choose(desk.shelf().get(1).unit().id());
           takeCapture();
         },
         () -> desk.captures().draft().get() != null);
@@ -107,7 +107,7 @@ final class Screenshots {
         "instruments",
         () -> {
           desk.captures().forget();
-          desk.chosen().set(desk.shelf().get(0));
+          desk.choose(desk.shelf().get(0).unit().id());
           desk.stage().set(StageName.BENCH);
           desk.bench().source().set(RunSettings.Source.INSTRUMENTS);
         },
@@ -126,7 +126,7 @@ final class Screenshots {
           desk.bench().test().set(AllTests.of(Drain.AC));
           desk.bench().source().set(RunSettings.Source.SIMULATED);
           desk.bench().faults().add(Fault.LOOSE_LEAD);
-          desk.chosen().set(desk.shelf().get(1));
+          desk.choose(desk.shelf().get(1).unit().id());
           Drain.ac(230).steps().stream()
               .filter(s -> s.when() == DoNow.When.BEFORE)
               .forEach(s -> desk.bench().tick(s.text(), true));

@@ -113,11 +113,11 @@ public final class BecausePanel extends VBox {
   }
 
   private void run(TestRun run) {
-    MiniTrace mini = new MiniTrace(run.watts());
+    MiniTrace mini = new MiniTrace(run.preview());
     mini.setMinHeight(78);
     mini.setPrefHeight(78);
     mini.setMaxWidth(Double.MAX_VALUE);
-    Words.shown(mini, run.watts().size() > 1);
+    Words.shown(mini, run.preview().size() > 1);
     line(mini);
     line(Words.of("quiet", run.caption()));
   }

@@ -22,6 +22,7 @@ import org.wiseember.bench.run.RunView;
 import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.start.MotorStart;
+import org.wiseember.core.trace.Series;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.EmptyStage;
@@ -271,6 +272,10 @@ public final class BenchStage extends StackPane {
     chart.show(() -> drawing.chart(desk.palette().get(), desk.textScale().get()));
   }
 
+  private static double span(Series series) {
+    return series.size() == 0 ? 0 : series.seconds(series.size() - 1) - series.seconds(0);
+  }
+
   /** Runs of this unit that were cut short: go on, or close them. */
   private void showCutShort(Judgement judgement) {
     cutShort.getChildren().clear();
@@ -284,7 +289,7 @@ public final class BenchStage extends StackPane {
               "strong",
               run.title()
                   + " was cut short after "
-                  + Figures.duration(tested.trace().span())
+                  + Figures.duration(span(tested.preview()))
                   + ". Its readings are all there.");
       HBox.setHgrow(words, Priority.ALWAYS);
       Button goOn = Words.button("action", "Go on with it", () -> desk.bench().resume(run));

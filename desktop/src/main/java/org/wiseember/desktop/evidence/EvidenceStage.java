@@ -58,6 +58,9 @@ public final class EvidenceStage extends StackPane {
   private boolean all;
   private TestRun shown;
 
+  /** Counts what was chosen: what is read for an earlier choice is not shown any more. */
+  private int turn;
+
   public EvidenceStage(Desk desk) {
     this.desk = desk;
     main.getStyleClass().add("stage");
@@ -106,6 +109,7 @@ public final class EvidenceStage extends StackPane {
   }
 
   private void rebuild() {
+    turn++;
     Judgement judgement = desk.chosen().get();
     if (judgement == null || judgement.all().isEmpty()) {
       getChildren()
@@ -129,8 +133,21 @@ public final class EvidenceStage extends StackPane {
     if (all) {
       showTogether(judgement);
     } else {
-      showRun(judgement);
+      main.getChildren().setAll(cards, head(judgement));
+      int mine = turn;
+      desk.fetch(
+          alike(judgement),
+          () -> {
+            if (mine == turn) {
+              showRun(judgement);
+            }
+          });
     }
+  }
+
+  /** A picture of one run may have the others of its kind beside it. */
+  private List<TestRun> alike(Judgement judgement) {
+    return judgement.all().stream().filter(r -> r.type().equals(shown.type())).toList();
   }
 
   /** Whether the drains say something together. */
@@ -214,7 +231,7 @@ public final class EvidenceStage extends StackPane {
         Words.button(
             "action", "Pack this run", () -> desk.readingIn().pack(run, judgement.unit().name()));
     pack.setId("pack-run");
-    Words.shown(pack, !shown.trace().isEmpty() || shown.headline().isPresent());
+    Words.shown(pack, shown.preview().size() > 0 || shown.headline().isPresent());
     var set = Words.button("action", "Set this run aside", aside::ask);
     set.setId("set-aside");
     Words.shown(set, !shown.aside() && run.state() != Run.State.RUNNING);

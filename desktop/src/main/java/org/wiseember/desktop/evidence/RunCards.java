@@ -107,8 +107,8 @@ final class RunCards extends VBox {
                         ? run.headline().map(Explanation::answer).orElse("no figure")
                         : run.run().state().name().toLowerCase(Locale.ROOT)),
             Words.spring());
-    if (run.watts().size() > 1) {
-      MiniTrace mini = new MiniTrace(run.watts());
+    if (run.preview().size() > 1) {
+      MiniTrace mini = new MiniTrace(run.preview());
       mini.getStyleClass().add("card-trace");
       bottom.getChildren().add(mini);
     }

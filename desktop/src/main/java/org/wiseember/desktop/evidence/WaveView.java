@@ -1,6 +1,7 @@
 package org.wiseember.desktop.evidence;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +13,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.waveform.LimitCheck;
@@ -32,6 +34,8 @@ import org.wiseember.trial.test.waveform.WavePictures.ByLoad;
 import org.wiseember.trial.test.waveform.WaveRun;
 import org.wiseember.trial.test.waveform.WaveTable;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.verdict.Shelf;
+import org.wiseember.workbook.Unit;
 
 /**
  * A unit's wave at several loads: small pictures to choose from, the chosen one at large with its
@@ -39,6 +43,9 @@ import org.wiseember.trial.verdict.Judgement;
  */
 final class WaveView extends VBox {
   private static final int SMALL_POINTS = 120;
+
+  /** More units than this make no choice any more. */
+  private static final int MOST_OTHERS = 5;
 
   /** Caps that are drawn over the harmonics. */
   private enum Caps {
@@ -69,7 +76,7 @@ final class WaveView extends VBox {
   private final VBox table = new VBox();
   private final VBox meaning = new VBox();
   private final CaptureActions actions;
-  private List<WaveRun.Wave> others = List.of();
+  private List<Beside> others = List.of();
   private WaveRun run;
   private Judgement judgement;
   private BecausePanel because;
@@ -110,13 +117,7 @@ final class WaveView extends VBox {
             meaning,
             actions);
     caps.addListener((o, was, is) -> drawHarmonics());
-    beside.addListener(
-        (o, was, is) -> {
-          if (wave != null) {
-            large.of(wave, compared());
-            showTable();
-          }
-        });
+    beside.addListener((o, was, is) -> besideChosen());
     desk.palette().addListener((o, was, is) -> draw());
     desk.textScale().addListener((o, was, is) -> draw());
   }
@@ -193,30 +194,20 @@ final class WaveView extends VBox {
     cards.getChildren().forEach(c -> Row.chosen(c, c == chosen));
   }
 
-  /** What may lie beside it: other captures of the run, and waves of other units at a like load. */
+  /** What may lie beside it: other captures of the run, and waves of units of a like rating. */
   private void showOthers(boolean keep) {
-    List<WaveRun.Wave> found = new ArrayList<>();
+    List<Beside> found = new ArrayList<>();
     Map<Integer, String> words = new LinkedHashMap<>();
     words.put(-1, "nothing");
     for (WaveRun.Wave w : run.waves()) {
       if (w.finding().isPresent() && (w.mains() || w.watts() == 0)) {
         words.put(found.size(), w.mains() ? "the mains" : w.kept().words());
-        found.add(w);
+        found.add(new Beside(Optional.of(w), judgement.unit()));
       }
     }
-    for (Judgement other : desk.shelf()) {
-      if (other.unit().id() != judgement.unit().id()) {
-        other.runs().stream()
-            .filter(WaveRun.class::isInstance)
-            .map(WaveRun.class::cast)
-            .reduce((a, b) -> b)
-            .flatMap(r -> r.at(half(other)))
-            .ifPresent(
-                w -> {
-                  words.put(found.size(), other.unit().name() + ", " + w.kept().words());
-                  found.add(w);
-                });
-      }
+    for (Unit other : likeUnits()) {
+      words.put(found.size(), other.name() + " at half load");
+      found.add(new Beside(Optional.empty(), other));
     }
     others = found;
     if (!keep || beside.get() >= found.size()) {
@@ -225,15 +216,67 @@ final class WaveView extends VBox {
     besideRow.getChildren().setAll(Choices.row("Beside it", "beside-", words, beside));
   }
 
-  private static double half(Judgement unit) {
-    return unit.unit().label().ratedWatts().orElse(0.0) / 2;
+  /**
+   * What may lie beside the wave.
+   *
+   * @param wave empty while it is in the workbook
+   */
+  private record Beside(Optional<WaveRun.Wave> wave, Unit unit) {}
+
+  /** Other units whose wave was captured, those of the likest rating first. */
+  private List<Unit> likeUnits() {
+    double rated = half(judgement.unit());
+    return desk.shelf().stream()
+        .filter(p -> p.unit().id() != judgement.unit().id())
+        .filter(
+            p ->
+                p.summary().stream()
+                    .flatMap(s -> s.runs().stream())
+                    .anyMatch(r -> r.kind().equals(WaveSteps.KIND)))
+        .map(Shelf.Place::unit)
+        .sorted(Comparator.comparingDouble(u -> Math.abs(half(u) - rated)))
+        .limit(MOST_OTHERS)
+        .toList();
+  }
+
+  private static double half(Unit unit) {
+    return unit.label().ratedWatts().orElse(0.0) / 2;
   }
 
   private Optional<WaveRun.Wave> compared() {
     int i = beside.get();
-    return i < 0 || i >= others.size() || others.get(i).equals(wave)
+    return i < 0 || i >= others.size()
         ? Optional.empty()
-        : Optional.of(others.get(i));
+        : others.get(i).wave().filter(w -> !w.equals(wave));
+  }
+
+  /** Shows what was chosen to lie beside it, once it is read. */
+  private void besideChosen() {
+    int i = beside.get();
+    if (i >= 0 && i < others.size() && others.get(i).wave().isEmpty()) {
+      List<Beside> asked = others;
+      Unit unit = asked.get(i).unit();
+      desk.judged(
+          unit.id(),
+          found -> {
+            if (others == asked) {
+              asked.set(i, new Beside(waveOf(found), unit));
+              showBeside();
+            }
+          });
+    }
+    showBeside();
+  }
+
+  private static Optional<WaveRun.Wave> waveOf(Judgement unit) {
+    return unit.newest(WaveRun.class).flatMap(r -> r.at(half(unit.unit())));
+  }
+
+  private void showBeside() {
+    if (wave != null) {
+      large.of(wave, compared());
+      showTable();
+    }
   }
 
   private void show() {

@@ -5,10 +5,8 @@ import java.util.List;
 import java.util.Locale;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
-import org.wiseember.trial.page.TrialPage;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.verdict.Judged;
-import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.verdict.Shelf;
+import org.wiseember.trial.verdict.Summary;
 
 /** Everything Ctrl+K can find: units, stages, runs, numbers, actions. */
 final class Actions {
@@ -44,8 +42,8 @@ final class Actions {
 
   private static List<Found> all(Desk desk, Runnable openFile, Runnable openLog) {
     List<Found> all = new ArrayList<>();
-    for (Judgement judgement : desk.shelf()) {
-      all.add(new Found(judgement.unit().name(), "unit", () -> desk.chosen().set(judgement)));
+    for (Shelf.Place place : desk.shelf()) {
+      all.add(new Found(place.unit().name(), "unit", () -> desk.choose(place.unit().id())));
     }
     for (StageName stage : StageName.values()) {
       all.add(new Found(stage.words(), "stage", () -> desk.stage().set(stage)));
@@ -61,32 +59,32 @@ final class Actions {
         new Found(
             "Guard band on or off", "action", () -> desk.guardBand().set(!desk.guardBand().get())));
     all.add(new Found("Undo", "action", desk::undo));
-    for (Judgement judgement : desk.shelf()) {
-      String name = judgement.unit().name();
-      for (TestRun tested : judgement.runs()) {
+    for (Shelf.Place place : desk.shelf()) {
+      String name = place.unit().name();
+      long id = place.unit().id();
+      Summary summary = place.summary().orElse(Summary.UNTESTED);
+      for (Summary.OfRun run : summary.runs()) {
         all.add(
             new Found(
-                tested.run().title() + ", " + name,
+                run.title() + ", " + name,
                 "run",
                 () -> {
-                  desk.chosen().set(judgement);
-                  desk.shownRun().set(tested.run().id());
+                  desk.choose(id);
+                  desk.shownRun().set(run.id());
                   desk.stage().set(StageName.EVIDENCE);
                 }));
       }
-      for (Judged line : judgement.lines()) {
-        line.verdict()
-            .filter(v -> v.measured().isPresent())
-            .ifPresent(
-                v ->
-                    all.add(
-                        new Found(
-                            line.title() + ", " + TrialPage.measured(v) + ", " + name,
-                            "number",
-                            () -> {
-                              desk.chosen().set(judgement);
-                              desk.stage().set(StageName.VERDICT);
-                            })));
+      for (Summary.Line line : summary.lines()) {
+        if (!line.measured().isEmpty()) {
+          all.add(
+              new Found(
+                  line.title() + ", " + line.measured() + ", " + name,
+                  "number",
+                  () -> {
+                    desk.choose(id);
+                    desk.stage().set(StageName.VERDICT);
+                  }));
+        }
       }
     }
     return all;

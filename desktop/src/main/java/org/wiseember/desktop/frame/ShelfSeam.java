@@ -1,24 +1,38 @@
 package org.wiseember.desktop.frame;
 
+import java.util.List;
+import java.util.Optional;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
 import org.wiseember.core.verdict.Standing;
-import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.look.SeamScale;
-import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.verdict.Summary;
 
 /** The seam in small: one dot a judged claim, against the line that is the label. */
 final class ShelfSeam extends Region {
-  private final Judgement judgement;
+  private final List<Summary.Line> lines;
+  private final boolean guardBand;
 
-  ShelfSeam(Judgement judgement) {
-    this.judgement = judgement;
+  /**
+   * Draws one.
+   *
+   * @param summary empty while the unit is worked out
+   */
+  ShelfSeam(Optional<Summary> summary, boolean guardBand) {
+    this.lines = summary.map(Summary::lines).orElse(List.of());
+    this.guardBand = guardBand;
     setMinHeight(14);
     setPrefHeight(14);
-    long kept = judgement.count(Standing.KEPT);
-    long shortOf = judgement.count(Standing.SHORT);
-    setAccessibleText(kept + " kept, " + shortOf + " short");
+    setAccessibleText(
+        summary
+            .map(
+                s ->
+                    s.count(Standing.KEPT, guardBand)
+                        + " kept, "
+                        + s.count(Standing.SHORT, guardBand)
+                        + " short")
+            .orElse("is being worked out"));
   }
 
   @Override
@@ -30,19 +44,18 @@ final class ShelfSeam extends Region {
     Line axis = new Line(x, 0, x, getHeight());
     axis.getStyleClass().add("seam-axis");
     getChildren().add(axis);
-    judgement.lines().stream()
-        .flatMap(l -> l.verdict().stream())
-        .filter(v -> v.seam().isPresent())
-        .forEach(v -> getChildren().add(dot(v, width, middle)));
+    lines.stream()
+        .filter(l -> l.percent().isPresent())
+        .forEach(l -> getChildren().add(dot(l, width, middle)));
     getChildren().forEach(c -> c.setManaged(false));
   }
 
-  private static Circle dot(Verdict verdict, double width, double middle) {
-    double x = 4 + SeamScale.at(verdict.seam().orElseThrow().percent()) * (width - 8);
+  private Circle dot(Summary.Line line, double width, double middle) {
+    double x = 4 + SeamScale.at(line.percent().getAsDouble()) * (width - 8);
     Circle dot = new Circle(x, middle, 3.2);
     dot.getStyleClass()
         .add(
-            switch (verdict.standing()) {
+            switch (line.standing(guardBand)) {
               case KEPT -> "shelf-dot-kept";
               case SHORT -> "shelf-dot-short";
               default -> "shelf-dot-close";

@@ -15,7 +15,8 @@ import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.verdict.Shelf;
+import org.wiseember.workbook.Unit;
 
 /** The shelf: every unit of the workbook with its small seam. */
 public final class ShelfView extends VBox {
@@ -40,49 +41,47 @@ public final class ShelfView extends VBox {
     var add = Words.button("shelf-button", "Add a unit   Ctrl N", desk::addUnit);
     add.setId("add-unit");
     getChildren().addAll(head, captionRow, scroll, add);
-    desk.shelf().addListener((ListChangeListener<Judgement>) c -> rebuild());
-    desk.chosen().addListener((o, was, is) -> markChosen());
+    desk.shelf().addListener((ListChangeListener<Shelf.Place>) c -> rebuild());
+    desk.chosenUnit().addListener((o, was, is) -> markChosen());
+    desk.guardBand().addListener((o, was, is) -> rebuild());
     rebuild();
   }
 
   private void rebuild() {
     units.getChildren().clear();
-    for (Judgement judgement : desk.shelf()) {
-      units.getChildren().add(entry(judgement));
+    for (Shelf.Place place : desk.shelf()) {
+      units.getChildren().add(entry(place));
     }
     markChosen();
   }
 
-  private VBox entry(Judgement judgement) {
-    String name = judgement.unit().name();
+  private VBox entry(Shelf.Place place) {
+    String name = place.unit().name();
     Label nameLabel = Words.of("shelf-name", name);
     VBox entry =
-        new VBox(nameLabel, Words.of("shelf-quiet", facts(judgement)), new ShelfSeam(judgement));
+        new VBox(
+            nameLabel,
+            Words.of("shelf-quiet", facts(place.unit())),
+            new ShelfSeam(place.summary(), desk.guardBand().get()));
     entry.getStyleClass().add("shelf-unit");
-    entry.setUserData(judgement.unit().id());
-    Row.make(entry, name, () -> choose(judgement.unit().id()));
+    entry.setUserData(place.unit().id());
+    Row.make(entry, name, () -> choose(place.unit().id()));
     return entry;
   }
 
   private void choose(long unitId) {
-    desk.shelf().stream()
-        .filter(j -> j.unit().id() == unitId)
-        .findFirst()
-        .ifPresent(
-            j -> {
-              desk.shownRun().set(null);
-              desk.chosen().set(j);
-            });
+    desk.shownRun().set(null);
+    desk.choose(unitId);
   }
 
   private void markChosen() {
-    Long chosen = desk.chosen().get() == null ? null : desk.chosen().get().unit().id();
+    Long chosen = desk.chosenUnit().get();
     units.getChildren().forEach(node -> Row.chosen(node, node.getUserData().equals(chosen)));
   }
 
   /** {@code LFP · 1 075 Wh · 1 200 W · 230 V}. */
-  static String facts(Judgement judgement) {
-    var label = judgement.unit().label();
+  static String facts(Unit unit) {
+    var label = unit.label();
     List<String> facts = new ArrayList<>();
     label.claim(Subject.CHEMISTRY).map(Claim::word).ifPresent(facts::add);
     label.ratedWattHours().ifPresent(wh -> facts.add(Figures.plain(Math.rint(wh)) + " Wh"));

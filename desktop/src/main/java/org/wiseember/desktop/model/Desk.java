@@ -13,6 +13,7 @@ import javafx.application.Platform;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
@@ -26,7 +27,10 @@ import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.report.look.Palette;
+import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.verdict.Shelf;
+import org.wiseember.trial.verdict.Summary;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -50,8 +54,9 @@ public final class Desk {
             return thread;
           });
   private final Edits edits = new Edits();
-  private final ObservableList<Judgement> shelf = FXCollections.observableArrayList();
+  private final ObservableList<Shelf.Place> shelf = FXCollections.observableArrayList();
   private final ObjectProperty<Judgement> chosen = new SimpleObjectProperty<>();
+  private final ObjectProperty<Long> chosenUnit = new SimpleObjectProperty<>();
   private final ObjectProperty<StageName> stage = new SimpleObjectProperty<>(StageName.VERDICT);
   private final Benchwork bench;
   private final ReadingIn readingIn;
@@ -74,16 +79,67 @@ public final class Desk {
     this.decisions = new Decisions(this, edits);
     this.solar = new SolarWork(this, edits);
     guardBand.addListener((o, was, is) -> judgeAgain(is));
+    chosen.addListener((o, was, is) -> chosenUnit.set(is == null ? null : is.unit().id()));
   }
 
-  /** Every unit with its judgement, in the order of the shelf. */
-  public ObservableList<Judgement> shelf() {
+  /** Every unit with how it stands, in the order of the shelf. */
+  public ObservableList<Shelf.Place> shelf() {
     return shelf;
   }
 
-  /** The chosen unit; null on an empty shelf. */
-  public ObjectProperty<Judgement> chosen() {
+  /** The chosen unit with all that was found; null on an empty shelf. */
+  public ReadOnlyObjectProperty<Judgement> chosen() {
     return chosen;
+  }
+
+  /** The unit that was chosen last, at once; what was found follows when it is read. */
+  public ReadOnlyObjectProperty<Long> chosenUnit() {
+    return chosenUnit;
+  }
+
+  /** Chooses a unit of the shelf. */
+  public void choose(long unitId) {
+    chosenUnit.set(unitId);
+    if (chosen.get() != null && chosen.get().unit().id() == unitId) {
+      return;
+    }
+    judged(
+        unitId,
+        found -> {
+          if (chosenUnit.get() != null && chosenUnit.get() == unitId) {
+            chosen.set(found);
+          }
+        });
+  }
+
+  /** Works a unit out, or reads what was found before, and gives it on the interface thread. */
+  public void judged(long unitId, Consumer<Judgement> then) {
+    boolean guarded = guardBand.get();
+    record Both(Judgement judgement, Shelf.Place place) {}
+    background(
+        () ->
+            workbook
+                .units()
+                .byId(unitId)
+                .map(unit -> Judgement.of(workbook, unit, guarded))
+                .map(j -> new Both(j, Shelf.of(workbook, j))),
+        found ->
+            found.ifPresent(
+                both -> {
+                  int at = indexOf(unitId);
+                  if (at >= 0 && !shelf.get(at).equals(both.place())) {
+                    shelf.set(at, both.place());
+                  }
+                  then.accept(both.judgement());
+                }));
+  }
+
+  /** What is not known yet of the units on the shelf is worked out one by one. */
+  private void workOutTheRest() {
+    shelf.stream()
+        .filter(p -> p.summary().isEmpty())
+        .findFirst()
+        .ifPresent(p -> judged(p.unit().id(), found -> workOutTheRest()));
   }
 
   public ObjectProperty<StageName> stage() {
@@ -195,7 +251,7 @@ public final class Desk {
             before.close();
           }
           return new Opened(
-              judgeAll(),
+              Shelf.of(next),
               next.title(),
               bench.read(next),
               bench.leftOn().read(next),
@@ -207,8 +263,9 @@ public final class Desk {
           bench.leftOn().loads().setAll(opened.left());
           bench.loadsOnHand().set(opened.loads().isBlank() ? LoadsOnHand.USUAL : opened.loads());
           solar.panels().set(opened.panels());
+          chosen.set(null);
           shelf.setAll(opened.all());
-          chosen.set(opened.all().isEmpty() ? null : opened.all().get(0));
+          chooseFirst();
           title.set(opened.title().isBlank() ? String.valueOf(file.getFileName()) : opened.title());
           said.set(
               readOnly()
@@ -217,69 +274,63 @@ public final class Desk {
           if (opened.all().isEmpty()) {
             stage.set(StageName.LABEL);
           }
+          workOutTheRest();
         });
   }
 
+  private void chooseFirst() {
+    if (shelf.isEmpty()) {
+      chosen.set(null);
+    } else {
+      choose(shelf.get(0).unit().id());
+    }
+  }
+
   private record Opened(
-      List<Judgement> all,
+      List<Shelf.Place> all,
       String title,
       List<OnBench> instruments,
       List<LeftOn.Load> left,
       String loads,
       PanelsOnHand panels) {}
 
-  private List<Judgement> judgeAll() {
-    boolean guarded = guardBand.get();
-    return workbook.units().all().stream()
-        .map(unit -> Judgement.of(workbook, unit, guarded))
-        .toList();
-  }
-
   /** Holds what is known against the labels again; no reading is looked at. */
   private void judgeAgain(boolean guarded) {
-    shelf.replaceAll(j -> j.judged(guarded));
-    Judgement now = chosen.get();
-    if (now != null && indexOf(now.unit().id()) >= 0) {
-      chosen.set(shelf.get(indexOf(now.unit().id())));
+    if (chosen.get() != null) {
+      chosen.set(chosen.get().judged(guarded));
     }
   }
 
-  /** Works everything out anew. */
+  /** Shows the shelf as the workbook has it. */
   public void reload() {
     if (workbook == null) {
       return;
     }
     background(
-        this::judgeAll,
+        () -> Shelf.of(workbook),
         all -> {
-          Long keep = chosen.get() == null ? null : chosen.get().unit().id();
+          Long keep = chosenUnit.get();
           shelf.setAll(all);
-          chosen.set(
-              all.stream()
-                  .filter(j -> keep != null && j.unit().id() == keep)
-                  .findFirst()
-                  .orElse(all.isEmpty() ? null : all.get(0)));
+          if (keep != null && indexOf(keep) >= 0) {
+            refresh(keep, true);
+          } else {
+            chooseFirst();
+          }
+          workOutTheRest();
         });
   }
 
   void refresh(long unitId, boolean choose) {
-    boolean guarded = guardBand.get();
-    background(
-        () -> workbook.units().byId(unitId).map(u -> Judgement.of(workbook, u, guarded)),
-        found ->
-            found.ifPresent(
-                judgement -> {
-                  int at = indexOf(unitId);
-                  if (at >= 0) {
-                    shelf.set(at, judgement);
-                  } else {
-                    shelf.add(judgement);
-                  }
-                  boolean current = chosen.get() != null && chosen.get().unit().id() == unitId;
-                  if (choose || current) {
-                    chosen.set(judgement);
-                  }
-                }));
+    judged(
+        unitId,
+        found -> {
+          if (indexOf(unitId) < 0) {
+            reload();
+          }
+          if (choose || (chosenUnit.get() != null && chosenUnit.get() == unitId)) {
+            chosen.set(found);
+          }
+        });
   }
 
   private int indexOf(long unitId) {
@@ -300,9 +351,8 @@ public final class Desk {
         () -> workbook.units().add("New unit"),
         unit -> {
           edits.did("Unit added", () -> removeQuietly(unit.id()));
-          Judgement fresh = Judgement.untested(unit);
-          shelf.add(fresh);
-          chosen.set(fresh);
+          shelf.add(new Shelf.Place(unit, Optional.of(Summary.UNTESTED)));
+          chosen.set(Judgement.untested(unit));
           stage.set(StageName.LABEL);
         });
   }
@@ -378,7 +428,7 @@ public final class Desk {
     Unit old = shelf.get(at).unit();
     // The shelf knows at once, so that a second edit before the save is done undoes to this one.
     Unit now = new Unit(unitId, old.name(), Label.read(text, byHand));
-    shelf.set(at, shelf.get(at).relabelled(now));
+    shelf.set(at, new Shelf.Place(now, shelf.get(at).summary()));
     saveQuietly(unitId, text, byHand);
   }
 
@@ -405,6 +455,20 @@ public final class Desk {
       return true;
     }
     return false;
+  }
+
+  /** Reads what pictures of runs need, and goes on when it is at hand: at once where it is. */
+  public void fetch(List<TestRun> runs, Runnable then) {
+    if (runs.stream().allMatch(r -> r.kept().atHand())) {
+      then.run();
+      return;
+    }
+    background(
+        () -> {
+          runs.forEach(r -> r.kept().fetch());
+          return runs;
+        },
+        read -> then.run());
   }
 
   /** What was noticed in a run. */

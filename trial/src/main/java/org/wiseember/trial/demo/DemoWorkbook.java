@@ -47,6 +47,8 @@ import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.charge.ChargeSetting;
 import org.wiseember.trial.test.drain.DrainSettings;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunWriter;
@@ -159,6 +161,48 @@ public final class DemoWorkbook {
 
   /** Makes the demo workbook in a file that does not exist yet. */
   public static void create(Path file) {
+    create(file, UNITS.size());
+  }
+
+  /**
+   * Makes a demo workbook of any size.
+   *
+   * @param units those beyond the demo's own are copies of them under other names, readings and all
+   */
+  public static void create(Path file, int units) {
+    simulate(file);
+    try (Workbook workbook = Workbook.open(file, Clock.fixed(FIRST_EVENING, ZoneOffset.UTC))) {
+      List<Unit> own = workbook.units().all();
+      for (int i = own.size(); i < units; i++) {
+        Unit unit = own.get(i % own.size());
+        copy(workbook, unit, unit.name() + " (" + (i / own.size() + 1) + ")");
+      }
+      workbook.units().all().forEach(u -> Shelf.of(workbook, Judgement.of(workbook, u, true)));
+    }
+  }
+
+  private static void copy(Workbook workbook, Unit unit, String name) {
+    long copy = workbook.units().add(name).id();
+    workbook.units().label(copy, unit.label().text(), unit.label().byHand());
+    for (Run run : workbook.runs().of(unit.id())) {
+      long id =
+          workbook
+              .runs()
+              .add(
+                  copy,
+                  run.kind(),
+                  run.title(),
+                  run.startedAt(),
+                  run.state(),
+                  run.ending(),
+                  run.settings(),
+                  workbook.runs().trace(run),
+                  workbook.runs().events(run.id()));
+      workbook.captures().add(id, workbook.captures().of(run.id()));
+    }
+  }
+
+  private static void simulate(Path file) {
     try (Workbook workbook = Workbook.open(file, Clock.fixed(FIRST_EVENING, ZoneOffset.UTC))) {
       workbook.title("Lantern Quay lending pool");
       List<Unit> units = UNITS.stream().map(u -> add(workbook, u)).toList();

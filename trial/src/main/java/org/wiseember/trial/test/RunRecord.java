@@ -2,7 +2,6 @@ package org.wiseember.trial.test;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.label.Label;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
@@ -13,34 +12,38 @@ import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.Run;
 
-/**
- * All that was kept of a run, for working it out.
- *
- * @param trace its readings, typed ones where nothing else read, put through its corrections
- * @param label of the unit
- */
-public record RunRecord(
-    Run run,
-    Trace trace,
-    Treatment treatment,
-    List<Event> events,
-    List<KeptCapture> captures,
-    List<KeptReading> typed,
-    Label label) {
+/** All that was kept of a run, for working it out. */
+public record RunRecord(KeptRun kept, List<Event> events, List<KeptReading> typed) {
   public RunRecord {
     events = List.copyOf(events);
-    captures = List.copyOf(captures);
     typed = List.copyOf(typed);
+  }
+
+  public Run run() {
+    return kept.run();
+  }
+
+  public List<KeptCapture> captures() {
+    return kept.captures();
+  }
+
+  /** Its readings, nothing left out. */
+  public Trace trace() {
+    return kept.trace();
+  }
+
+  public Treatment treatment() {
+    return kept.treatment();
   }
 
   /** The readings as they are treated. */
   public Trace treated() {
-    return treatment.of(trace);
+    return kept.treated();
   }
 
   /** The class of the meter behind a channel, where it was stated. */
   public Optional<MeterClass> meter(Channel channel) {
-    return run.settings().meterClass(channel);
+    return run().settings().meterClass(channel);
   }
 
   /** Events with this code, in order of time. */
@@ -50,6 +53,6 @@ public record RunRecord(
 
   /** Nominal frequency of the outlet, Hz. */
   public double hertz() {
-    return NominalFrequency.at(run.settings().volts());
+    return NominalFrequency.at(run().settings().volts());
   }
 }

@@ -10,20 +10,35 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
+import org.wiseember.report.chart.TraceDrawing;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.workbook.Run;
 
 /** A run and what it says. */
 public interface TestRun extends Finding {
-  TestType type();
+  /** Of a small picture. */
+  int PREVIEW_POINTS = 240;
 
-  Run run();
+  /** The run as it is kept. */
+  KeptRun kept();
+
+  default TestType type() {
+    return kept().type();
+  }
+
+  default Run run() {
+    return kept().run();
+  }
 
   /** Its readings, corrected where the meters were; nothing left out. */
-  Trace trace();
+  default Trace trace() {
+    return kept().trace();
+  }
 
   /** What the tester decided about it. */
-  Treatment treatment();
+  default Treatment treatment() {
+    return kept().treatment();
+  }
 
   /** Its answer in brief, with how it came about: its first figure, or a word such as a count. */
   default Optional<Explanation> headline() {
@@ -36,6 +51,22 @@ public interface TestRun extends Finding {
   /** The watts it is about: at the outlet, on the DC side, or into the unit. */
   default Series watts() {
     return trace().series(Channel.AC_POWER);
+  }
+
+  /** Its watts in few points, for a small picture, without a reading looked at. */
+  default Series preview() {
+    return kept().preview().orElseGet(() -> thinned(watts()));
+  }
+
+  private static Series thinned(Series series) {
+    double[] seconds = new double[series.size()];
+    double[] values = new double[series.size()];
+    for (int i = 0; i < seconds.length; i++) {
+      seconds[i] = series.seconds(i);
+      values[i] = series.value(i);
+    }
+    TraceDrawing.Line thin = TraceDrawing.thin(seconds, values, PREVIEW_POINTS);
+    return Series.of(thin.seconds(), thin.values());
   }
 
   /** When it came to its own end, s on the trace's clock; empty where it did not. */
@@ -70,7 +101,7 @@ public interface TestRun extends Finding {
 
   /** Its readings as they are treated. */
   default Trace treated() {
-    return treatment().of(trace());
+    return kept().treated();
   }
 
   /** Watts on the DC side: read, else volts × amps. */

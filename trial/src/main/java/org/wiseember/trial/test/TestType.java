@@ -89,9 +89,12 @@ public interface TestType {
   /**
    * Works a run out.
    *
-   * @param others what the runs found that do not rest on others
+   * @param asked what else it may ask for
    */
-  TestRun worked(RunRecord record, UnitFindings others);
+  TestRun worked(RunRecord record, Asked asked);
+
+  /** What its runs are: a record that begins with the run as it is kept, then what was found. */
+  Class<? extends TestRun> finds();
 
   /** The subjects of claims it may answer. */
   Set<Subject> answers();

@@ -13,6 +13,8 @@ import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.AllTests;
+import org.wiseember.trial.finding.Findings;
+import org.wiseember.trial.finding.UsableEnergy;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestType;
@@ -54,9 +56,7 @@ public record Judgement(
    */
   public static Judgement of(Workbook workbook, Unit unit, boolean guardBand) {
     Map<Boolean, List<TestRun>> found =
-        new Findings(workbook, unit.label())
-            .of(workbook.runs().of(unit.id())).stream()
-                .collect(Collectors.partitioningBy(TestRun::aside));
+        Findings.of(workbook, unit).stream().collect(Collectors.partitioningBy(TestRun::aside));
     List<TestRun> runs = found.get(false);
     UnitFindings known = new Findings.Known(unit.label(), runs);
     return new Judgement(unit, List.of(), runs, found.get(true), Together.of(known))

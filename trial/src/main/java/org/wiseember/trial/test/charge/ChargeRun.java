@@ -21,15 +21,12 @@ import org.wiseember.core.solar.Harvest;
 import org.wiseember.core.solar.Port;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.workbook.Run;
 
 /**
  * A charge and what it says.
@@ -39,19 +36,20 @@ import org.wiseember.workbook.Run;
  * @param shown the display's time to full against what happened; empty where nobody read it
  * @param harvest of panels brought to full light; empty without panels, or without their light
  * @param roundTrip against the last complete AC drain before it, %; empty without drain or end
+ * @param startCharge what the display showed when it began, %; empty where nobody read it
+ * @param startCelsius of the case when it began, °C; empty where it was not read
  * @param ratedWattHours on the label; NaN where it does not say
  */
 public record ChargeRun(
-    TestType type,
-    Run run,
-    Trace trace,
-    Treatment treatment,
+    KeptRun kept,
     ChargeSetting setting,
     ChargeFinding finding,
     Optional<ChargeLimits> limits,
     Optional<TimeToFull> shown,
     Optional<Harvest> harvest,
     Optional<Figure> roundTrip,
+    OptionalDouble startCharge,
+    OptionalDouble startCelsius,
     double ratedWattHours)
     implements TestRun {
   /** Where nobody said how good the ammeter is. */
@@ -65,22 +63,6 @@ public record ChargeRun(
         .peakPower()
         .filter(p -> ratedWattHours > 0)
         .map(p -> ChargeRate.of(p, ratedWattHours));
-  }
-
-  /** What the display showed when it began, %; empty where nobody read it. */
-  public OptionalDouble startCharge() {
-    return atStart(Channel.DISPLAY_CHARGE);
-  }
-
-  /** Of the case when it began, °C; empty where it was not read. */
-  public OptionalDouble startCelsius() {
-    return atStart(Channel.CASE_TEMPERATURE);
-  }
-
-  private OptionalDouble atStart(Channel channel) {
-    Series series = trace.series(channel);
-    double value = series.nearest(finding.startTime(), START_SECONDS);
-    return Double.isNaN(value) ? OptionalDouble.empty() : OptionalDouble.of(value);
   }
 
   /** Whether the source of an inlet bound at the moment of most watts, so that more may go in. */
@@ -103,7 +85,7 @@ public record ChargeRun(
             a ->
                 MostAmps.of(
                     a.getAsDouble(),
-                    run.settings().meterClass(Channel.IN_CURRENT).orElse(AMMETER),
+                    run().settings().meterClass(Channel.IN_CURRENT).orElse(AMMETER),
                     ampsBound()));
   }
 
@@ -175,7 +157,7 @@ public record ChargeRun(
 
   @Override
   public Series watts() {
-    return ChargeParts.of(trace).whole();
+    return ChargeParts.of(trace()).whole();
   }
 
   @Override

@@ -1,6 +1,7 @@
 package org.wiseember.trial.test.charge;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.wiseember.bench.procedure.Charge;
 import org.wiseember.core.charge.Binding;
@@ -21,8 +22,8 @@ import org.wiseember.core.solar.Harvest;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
-import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestRun;
@@ -88,30 +89,41 @@ public final class ChargeTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
+  public Class<ChargeRun> finds() {
+    return ChargeRun.class;
+  }
+
+  /** What was read up to here from the start was read at the start, s. */
+  private static final double AT_THE_START = 60;
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
     Trace treated = record.treated();
     ChargeSetting setting = ChargeSetting.of(record.run().settings().particulars());
     ChargeFinding finding =
         ChargeProfile.of(treated, InputMeter.of(record.run().settings(), treated));
-    Optional<ChargeLimits> limits =
-        ChargeLimits.of(treated, finding, LabelInputs.of(record.label()));
+    Optional<ChargeLimits> limits = ChargeLimits.of(treated, finding, asked.inputs());
     Optional<Figure> roundTrip =
-        others.offered("usable_ac_energy").stream()
+        asked.offered("usable_ac_energy").stream()
             .filter(o -> o.runId() < record.run().id())
             .reduce((first, second) -> second)
             .flatMap(o -> RoundTrip.of(o.figure(), o.runId(), finding));
     return new ChargeRun(
-        this,
-        record.run(),
-        record.trace(),
-        record.treatment(),
+        record.kept(),
         setting,
         finding,
         limits,
         TimeToFull.of(treated, finding),
         setting.panels().flatMap(p -> harvest(record, treated, setting, limits, p)),
         roundTrip,
-        record.label().ratedWattHours().orElse(Double.NaN));
+        atStart(record, finding, Channel.DISPLAY_CHARGE),
+        atStart(record, finding, Channel.CASE_TEMPERATURE),
+        asked.ratedWattHours());
+  }
+
+  private static OptionalDouble atStart(RunRecord record, ChargeFinding finding, Channel channel) {
+    double value = record.trace().series(channel).nearest(finding.startTime(), AT_THE_START);
+    return Double.isNaN(value) ? OptionalDouble.empty() : OptionalDouble.of(value);
   }
 
   private static Optional<Harvest> harvest(

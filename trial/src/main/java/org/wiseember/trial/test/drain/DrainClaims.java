@@ -6,14 +6,12 @@ import java.util.Optional;
 import java.util.Set;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.RateModel;
-import org.wiseember.core.capacity.SteadyMean;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.overload.ContinuousPower;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.trace.Channel;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.UnitFindings;
@@ -139,7 +137,7 @@ final class DrainClaims {
     }
     DrainRun d = heaviest.get();
     double held = d.finding().duration().orElseThrow().value();
-    return mean(d, Channel.AC_POWER, "Power held")
+    return d.held()
         .map(
             watts ->
                 Answer.of(
@@ -154,10 +152,7 @@ final class DrainClaims {
     return near(claim)
         .flatMap(
             d ->
-                mean(
-                        d,
-                        volts ? Channel.AC_VOLTAGE : Channel.FREQUENCY,
-                        volts ? "Output volts under load" : "Frequency under load")
+                (volts ? d.volts() : d.hertz())
                     .map(
                         m ->
                             Answer.of(
@@ -168,12 +163,5 @@ final class DrainClaims {
                                 claim,
                                 d,
                                 m)));
-  }
-
-  private static Optional<Figure> mean(DrainRun d, Channel channel, String name) {
-    return d.run()
-        .settings()
-        .meterClass(channel)
-        .flatMap(meter -> SteadyMean.of(d.treated(), d.finding(), channel, meter, name));
   }
 }

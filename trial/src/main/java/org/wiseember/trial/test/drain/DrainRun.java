@@ -14,11 +14,9 @@ import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
 import org.wiseember.workbook.Run;
 
@@ -28,38 +26,29 @@ import org.wiseember.workbook.Run;
  * @param shutOff why the unit shut off, where it or the tester said so
  */
 public record DrainRun(
-    TestType type,
-    Run run,
-    Trace trace,
-    Treatment treatment,
+    KeptRun kept,
     CapacityFinding finding,
-    Optional<ShutOff> shutOff)
+    Optional<ShutOff> shutOff,
+    boolean startedFull,
+    Optional<ChargeDisplay> display,
+    Optional<Figure> held,
+    Optional<Figure> volts,
+    Optional<Figure> hertz)
     implements TestRun {
-  /** A display read up to here after the load went on was read at the start, s. */
-  private static final double AT_THE_START = 60;
-
   /**
    * Whether it went from full to the cut-off, so that the figure is the unit's and not the
    * tester's.
    */
   public boolean complete() {
-    return startedFull()
-        && run.state() == Run.State.DONE
+    return startedFull
+        && run().state() == Run.State.DONE
         && finding.reachesCutoff()
         && shutOff.map(ShutOff::ownLimit).orElse(true);
   }
 
-  /** A display that was read at the start has to say full; one read later says nothing of it. */
-  private boolean startedFull() {
-    Series display = trace.series(Channel.DISPLAY_CHARGE);
-    return display.size() == 0
-        || !(display.seconds(0) <= finding.startTime() + AT_THE_START)
-        || display.value(0) >= Drain.FULL_DISPLAY;
-  }
-
   /** Whether it was taken on the DC side. */
   public boolean direct() {
-    return run.kind().equals(Drain.DC)
+    return run().kind().equals(Drain.DC)
         || (finding.deliveredEnergy().isPresent() && !finding.alternatingCurrent());
   }
 
@@ -70,7 +59,7 @@ public record DrainRun(
 
   /** Its charge display against the energy it counted. */
   public Optional<ChargeDisplay> chargeDisplay() {
-    return complete() ? ChargeDisplay.of(treated(), finding) : Optional.empty();
+    return complete() ? display : Optional.empty();
   }
 
   @Override
@@ -104,13 +93,13 @@ public record DrainRun(
 
   @Override
   public Series watts() {
-    Series watts = direct() ? directWatts() : trace.series(Channel.AC_POWER);
+    Series watts = direct() ? directWatts() : trace().series(Channel.AC_POWER);
     return watts.size() > 1 ? watts : betweenTotals();
   }
 
   /** Where only totals were noted: the mean power between each and the next, as steps. */
   private Series betweenTotals() {
-    Series total = trace.series(Channel.AC_ENERGY);
+    Series total = trace().series(Channel.AC_ENERGY);
     double[] seconds = new double[Math.max(0, total.size() - 1) * 2];
     double[] watts = new double[seconds.length];
     for (int i = 1; i < total.size(); i++) {

@@ -3,18 +3,24 @@ package org.wiseember.trial.test.drain;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.ShutOff;
+import org.wiseember.core.capacity.SteadyMean;
 import org.wiseember.core.capacity.UsableCapacity;
+import org.wiseember.core.display.ChargeDisplay;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestRun;
@@ -27,6 +33,10 @@ import org.wiseember.workbook.RunSettings;
 /** A full unit emptied under one load: what an AC and a DC drain share. */
 abstract class DrainTest implements TestType {
   private static final double LAST_MINUTE = 60;
+
+  /** A display read up to here after the load went on was read at the start, s. */
+  private static final double AT_THE_START = 60;
+
   private static final Set<String> NOTES = Set.of("note", "error-code", "mark");
 
   private final boolean direct;
@@ -56,15 +66,42 @@ abstract class DrainTest implements TestType {
   }
 
   @Override
-  public final TestRun worked(RunRecord record, UnitFindings others) {
-    CapacityFinding finding =
-        UsableCapacity.of(record.trace(), method(record).with(record.treatment()));
-    return new DrainRun(
-        this, record.run(), record.trace(), record.treatment(), finding, shutOff(record, finding));
+  public final Class<DrainRun> finds() {
+    return DrainRun.class;
   }
 
-  private static CapacityMethod method(RunRecord record) {
-    double rated = record.label().ratedWattHours().orElse(Double.NaN);
+  @Override
+  public final TestRun worked(RunRecord record, Asked asked) {
+    CapacityFinding finding =
+        UsableCapacity.of(record.trace(), method(record, asked).with(record.treatment()));
+    return new DrainRun(
+        record.kept(),
+        finding,
+        shutOff(record, finding),
+        startedFull(record, finding),
+        ChargeDisplay.of(record.treated(), finding),
+        steady(record, finding, Channel.AC_POWER, "Power held"),
+        steady(record, finding, Channel.AC_VOLTAGE, "Output volts under load"),
+        steady(record, finding, Channel.FREQUENCY, "Frequency under load"));
+  }
+
+  /** A display that was read at the start has to say full; one read later says nothing of it. */
+  private static boolean startedFull(RunRecord record, CapacityFinding finding) {
+    Series display = record.trace().series(Channel.DISPLAY_CHARGE);
+    return display.size() == 0
+        || !(display.seconds(0) <= finding.startTime() + AT_THE_START)
+        || display.value(0) >= Drain.FULL_DISPLAY;
+  }
+
+  private static Optional<Figure> steady(
+      RunRecord record, CapacityFinding finding, Channel channel, String name) {
+    return record
+        .meter(channel)
+        .flatMap(meter -> SteadyMean.of(record.treated(), finding, channel, meter, name));
+  }
+
+  private static CapacityMethod method(RunRecord record, Asked asked) {
+    double rated = asked.ratedWattHours();
     Optional<MeterClass> ac =
         record.meter(Channel.AC_POWER).or(() -> record.meter(Channel.AC_ENERGY));
     Optional<MeterClass> amps = record.meter(Channel.DC_CURRENT);

@@ -35,14 +35,12 @@ final class HeatFindings {
   /** Less than this is no load, W. */
   private static final double LOADED_WATTS = 10;
 
-  private final HeatTest type;
   private final RunRecord record;
   private final Run run;
   private final List<Event> begins;
   private final List<KeptReading> typed;
 
-  HeatFindings(HeatTest type, RunRecord record) {
-    this.type = type;
+  HeatFindings(RunRecord record) {
     this.record = record;
     this.run = record.run();
     this.begins =
@@ -88,10 +86,7 @@ final class HeatFindings {
     }
     Series room = treated.series(Channel.ROOM_TEMPERATURE);
     return new HeatRun(
-        type,
-        run,
-        record.trace(),
-        record.treatment(),
+        record.kept(),
         HeatRise.of(
             treated.series(Channel.CASE_TEMPERATURE),
             room,

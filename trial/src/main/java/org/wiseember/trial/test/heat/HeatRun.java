@@ -14,14 +14,11 @@ import org.wiseember.core.heat.HotSpot;
 import org.wiseember.core.noise.Noise;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.workbook.Run;
 
 /**
  * A unit felt and heard from light to heavy loads.
@@ -35,10 +32,7 @@ import org.wiseember.workbook.Run;
  * @param spot the hottest place; empty where none was read
  */
 public record HeatRun(
-    TestType type,
-    Run run,
-    Trace trace,
-    Treatment treatment,
+    KeptRun kept,
     Optional<HeatRise> rise,
     double background,
     List<Heard> heard,

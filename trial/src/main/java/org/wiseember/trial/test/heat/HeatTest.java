@@ -11,6 +11,7 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LoadSteps;
 import org.wiseember.trial.test.OnHand;
@@ -68,8 +69,13 @@ public final class HeatTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
-    return new HeatFindings(this, record).find();
+  public Class<HeatRun> finds() {
+    return HeatRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
+    return new HeatFindings(record).find();
   }
 
   @Override

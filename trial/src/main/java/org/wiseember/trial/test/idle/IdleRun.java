@@ -9,22 +9,17 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.idle.IdleFinding;
 import org.wiseember.core.trace.Series;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.workbook.Run;
 
 /**
  * A unit at rest, state by state, and what it says.
  *
  * @param states in order of time, at least one
  */
-public record IdleRun(
-    TestType type, Run run, Trace trace, Treatment treatment, List<InState> states)
-    implements TestRun {
+public record IdleRun(KeptRun kept, List<InState> states) implements TestRun {
   /**
    * One way the outputs were switched.
    *

@@ -17,6 +17,7 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.DirectMeters;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
@@ -70,10 +71,15 @@ public final class IdleTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
+  public Class<IdleRun> finds() {
+    return IdleRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
     IdleMethod method =
         new IdleMethod(
-            DirectMeters.of(record.run().settings()), others.usableWattHours(), Treatment.NONE);
+            DirectMeters.of(record.run().settings()), asked.usableWattHours(), Treatment.NONE);
     Trace trace = record.trace();
     Trace treated = record.treated();
     List<Event> begins = record.events(IdleWatch.STATE);
@@ -90,7 +96,7 @@ public final class IdleTest implements TestType {
       Trace part = more ? treated.between(from, to) : treated.from(from);
       states.add(state(begins.get(i).words(), from, to, IdleDraw.of(part, method)));
     }
-    return new IdleRun(this, record.run(), trace, record.treatment(), states);
+    return new IdleRun(record.kept(), states);
   }
 
   /** The figures of one state, told apart by its words. */

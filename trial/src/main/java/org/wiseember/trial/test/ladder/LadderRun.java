@@ -13,18 +13,13 @@ import org.wiseember.core.efficiency.Weighting;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.workbook.Run;
 
 /** A ladder of loads and what it says. */
-public record LadderRun(
-    TestType type, Run run, Trace trace, Treatment treatment, EfficiencyFinding finding)
-    implements TestRun {
+public record LadderRun(KeptRun kept, EfficiencyFinding finding) implements TestRun {
   /** The unit's power display at every load where it was read. */
   public Optional<PowerDisplay> powerDisplay() {
     List<PowerDisplay.Load> loads =

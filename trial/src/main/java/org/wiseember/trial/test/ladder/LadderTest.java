@@ -13,6 +13,7 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.DirectMeters;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
@@ -75,16 +76,18 @@ public final class LadderTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
+  public Class<LadderRun> finds() {
+    return LadderRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
     return new LadderRun(
-        this,
-        record.run(),
-        record.trace(),
-        record.treatment(),
+        record.kept(),
         EfficiencyLadder.of(
             record.trace(),
             DirectMeters.of(record.run().settings()),
-            record.label().ratedWatts().orElse(Double.NaN),
+            asked.ratedWatts(),
             record.treatment()));
   }
 

@@ -8,14 +8,11 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.split.LegFigures;
 import org.wiseember.core.split.TwoLegs;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.workbook.Run;
 
 /**
  * Two units joined for a 240 V load.
@@ -23,14 +20,7 @@ import org.wiseember.workbook.Run;
  * @param legs with the load on; empty where both legs were never read
  * @param meter on each leg
  */
-public record LegsRun(
-    TestType type,
-    Run run,
-    Trace trace,
-    Treatment treatment,
-    Optional<TwoLegs> legs,
-    MeterClass meter)
-    implements TestRun {
+public record LegsRun(KeptRun kept, Optional<TwoLegs> legs, MeterClass meter) implements TestRun {
   @Override
   public List<Figure> figures() {
     return legs.map(l -> LegFigures.of(l, meter)).orElse(List.of());

@@ -12,6 +12,7 @@ import org.wiseember.core.split.TwoLegs;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestRun;
@@ -61,12 +62,14 @@ public final class LegsTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
+  public Class<LegsRun> finds() {
+    return LegsRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
     return new LegsRun(
-        this,
-        record.run(),
-        record.trace(),
-        record.treatment(),
+        record.kept(),
         legs(record.treated()),
         record.meter(Channel.AC_POWER).orElse(LegFigures.ASSUMED));
   }

@@ -8,26 +8,17 @@ import org.wiseember.core.overload.Hold;
 import org.wiseember.core.overload.OverloadFinding;
 import org.wiseember.core.overload.TripFit;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.workbook.Run;
 
 /**
  * A ladder of loads above the rating and what it says.
  *
  * @param recovery how the output came back after the trips, a sentence each
  */
-public record OverloadRun(
-    TestType type,
-    Run run,
-    Trace trace,
-    Treatment treatment,
-    OverloadFinding finding,
-    List<String> recovery)
+public record OverloadRun(KeptRun kept, OverloadFinding finding, List<String> recovery)
     implements TestRun {
   private static final double[] SHARES = {1.25, 1.5};
 

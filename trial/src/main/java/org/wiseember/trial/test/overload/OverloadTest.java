@@ -25,6 +25,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestRun;
@@ -76,8 +77,13 @@ public final class OverloadTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
-    double rated = record.label().ratedWatts().orElse(Double.NaN);
+  public Class<OverloadRun> finds() {
+    return OverloadRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
+    double rated = asked.ratedWatts();
     OverloadMethod method =
         record
             .meter(Channel.AC_POWER)
@@ -88,10 +94,7 @@ public final class OverloadTest implements TestType {
       CapturedTrip.in(kept.capture(), record.hertz()).ifPresent(t -> caught.put(kept.seconds(), t));
     }
     return new OverloadRun(
-        this,
-        record.run(),
-        record.trace(),
-        record.treatment(),
+        record.kept(),
         OverloadLadder.of(record.trace(), method.with(record.treatment()), caught),
         record.events(OverloadHolds.RECOVERY).stream().map(Event::words).toList());
   }

@@ -10,17 +10,13 @@ import org.wiseember.core.port.PortFinding;
 import org.wiseember.core.port.PortPoint;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Series;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.workbook.Run;
 
 /** A DC port under rising current and what it says. */
-public record PortRun(TestType type, Run run, Trace trace, Treatment treatment, PortFinding finding)
-    implements TestRun {
+public record PortRun(KeptRun kept, PortFinding finding) implements TestRun {
   @Override
   public List<Figure> figures() {
     return finding.figures();

@@ -16,6 +16,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
@@ -76,12 +77,14 @@ public final class PortTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
+  public Class<PortRun> finds() {
+    return PortRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
     return new PortRun(
-        this,
-        record.run(),
-        record.trace(),
-        record.treatment(),
+        record.kept(),
         PortLadder.of(
             record.trace(),
             record.meter(Channel.DC_VOLTAGE).orElse(ASSUMED),

@@ -9,47 +9,39 @@ import org.wiseember.core.figure.Warning;
 import org.wiseember.core.port.SwitchedOff;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.trace.Channel;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.workbook.Run;
 
 /**
  * A small load left on for a day or a night.
  *
  * @param off when the output went off; empty where it was not seen to
+ * @param read whether the output was looked at: without its volts nobody knows what it did
+ * @param seconds it was watched for
  */
-public record SoakRun(
-    TestType type, Run run, Trace trace, Treatment treatment, Optional<SwitchedOff> off)
+public record SoakRun(KeptRun kept, Optional<SwitchedOff> off, boolean read, double seconds)
     implements TestRun {
-  /** Whether the output was looked at: without its volts nobody knows what it did. */
-  private boolean read() {
-    return trace.series(Channel.AC_VOLTAGE).size() > 0;
-  }
-
   /** One sentence. */
   public String words() {
     return off.map(SwitchedOff::words)
         .orElse(
-            read()
-                ? "The output stayed on for " + Figures.duration(trace.span()) + "."
+            read
+                ? "The output stayed on for " + Figures.duration(seconds) + "."
                 : "The volts of the output were not read, so nobody knows whether it stayed on.");
   }
 
   @Override
   public Optional<Explanation> headline() {
     Because because =
-        Because.of(Budget.of(), words()).summed("soaked for " + Figures.duration(trace.span()));
+        Because.of(Budget.of(), words()).summed("soaked for " + Figures.duration(seconds));
     boolean byItself = off.filter(SwitchedOff::byItself).isPresent();
     return Optional.of(
         new Explanation(
             "Does the output stay on?",
-            off.isPresent() ? byItself ? "no" : "until empty" : read() ? "yes" : "not read",
+            off.isPresent() ? byItself ? "no" : "until empty" : read ? "yes" : "not read",
             Unit.ONE,
             byItself
                 ? because.watching(

@@ -13,7 +13,9 @@ import org.wiseember.core.notice.Watchers;
 import org.wiseember.core.port.SwitchedOff;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
@@ -65,9 +67,17 @@ public final class SoakTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
+  public Class<SoakRun> finds() {
+    return SoakRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
     return new SoakRun(
-        this, record.run(), record.trace(), record.treatment(), SwitchedOff.in(record.treated()));
+        record.kept(),
+        SwitchedOff.in(record.treated()),
+        record.trace().series(Channel.AC_VOLTAGE).size() > 0,
+        record.trace().span());
   }
 
   @Override

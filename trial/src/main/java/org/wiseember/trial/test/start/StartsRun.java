@@ -16,15 +16,12 @@ import org.wiseember.core.start.StartPower;
 import org.wiseember.core.start.StartSeries;
 import org.wiseember.core.start.Surge;
 import org.wiseember.core.start.Wilson;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
 import org.wiseember.workbook.KeptCapture;
-import org.wiseember.workbook.Run;
 
 /**
  * Starts of one motor and what they say.
@@ -34,13 +31,7 @@ import org.wiseember.workbook.Run;
  * @param captures of the tries a scope caught, with what they show where they show it
  */
 public record StartsRun(
-    TestType type,
-    Run run,
-    Trace trace,
-    Treatment treatment,
-    Optional<Nameplate> motor,
-    Optional<StartSeries> series,
-    List<Caught> captures)
+    KeptRun kept, Optional<Nameplate> motor, Optional<StartSeries> series, List<Caught> captures)
     implements TestRun {
   /** A capture and what it shows. */
   public record Caught(KeptCapture kept, Optional<MotorStart> start) {}

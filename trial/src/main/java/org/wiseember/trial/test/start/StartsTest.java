@@ -23,6 +23,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
@@ -92,7 +93,12 @@ public final class StartsTest implements TestType {
 
   /** Tries a scope caught; else those somebody saw, with what was noted beside them. */
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
+  public Class<StartsRun> finds() {
+    return StartsRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
     Optional<Nameplate> motor = StartsSettings.motor(record.run().settings().particulars());
     List<StartsRun.Caught> caught = new ArrayList<>();
     for (KeptCapture kept : record.captures()) {
@@ -110,10 +116,7 @@ public final class StartsTest implements TestType {
     }
     String name = motor.map(Nameplate::name).orElse("the motor");
     return new StartsRun(
-        this,
-        record.run(),
-        record.trace(),
-        record.treatment(),
+        record.kept(),
         motor,
         tries.isEmpty() ? Optional.empty() : Optional.of(new StartSeries(name, tries)),
         caught);

@@ -13,14 +13,11 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.supply.Alive;
 import org.wiseember.core.supply.Pulls;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.workbook.Run;
 
 /**
  * What stayed on.
@@ -30,13 +27,7 @@ import org.wiseember.workbook.Run;
  * @param alive the outputs somebody looked at while it charged
  */
 public record StaysRun(
-    TestType type,
-    Run run,
-    Trace trace,
-    Treatment treatment,
-    Optional<Pulls> pulls,
-    Optional<String> trouble,
-    Map<Channel, Alive> alive)
+    KeptRun kept, Optional<Pulls> pulls, Optional<String> trouble, Map<Channel, Alive> alive)
     implements TestRun {
   public StaysRun {
     alive = Map.copyOf(alive);

@@ -19,6 +19,7 @@ import org.wiseember.core.trace.Series;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LoadSteps;
 import org.wiseember.trial.test.OnHand;
@@ -89,16 +90,18 @@ public final class StaysTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
+  public Class<StaysRun> finds() {
+    return StaysRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
     int n = count(record, Channel.PULLS);
     int lamp = count(record, Channel.LAMP_STEADY);
     int computer = count(record, Channel.COMPUTER_STAYED);
     Optional<String> trouble = trouble(n, lamp, computer);
     return new StaysRun(
-        this,
-        record.run(),
-        record.trace(),
-        record.treatment(),
+        record.kept(),
         n < 1 || trouble.isPresent() ? Optional.empty() : Optional.of(new Pulls(n, lamp, computer)),
         trouble,
         alive(record));

@@ -6,18 +6,15 @@ import java.util.Optional;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.transfer.ItiCurve;
 import org.wiseember.core.transfer.LongestGap;
 import org.wiseember.core.transfer.PassThrough;
 import org.wiseember.core.transfer.TransferGap;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
 import org.wiseember.workbook.KeptCapture;
-import org.wiseember.workbook.Run;
 
 /**
  * The mains plug pulled several times and what the outlet did.
@@ -25,13 +22,7 @@ import org.wiseember.workbook.Run;
  * @param pulls captures, with the gap in each or why there is none
  * @param passThrough who feeds the load while the mains are there; empty where it was not read
  */
-public record TransferRun(
-    TestType type,
-    Run run,
-    Trace trace,
-    Treatment treatment,
-    List<Pull> pulls,
-    Optional<PassThrough> passThrough)
+public record TransferRun(KeptRun kept, List<Pull> pulls, Optional<PassThrough> passThrough)
     implements TestRun {
   /** A capture and the gap in it. */
   public record Pull(KeptCapture kept, TransferGap.Reading reading) {}

@@ -14,6 +14,7 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.transfer.PassThrough;
 import org.wiseember.core.transfer.TransferGap;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LoadSteps;
 import org.wiseember.trial.test.OnHand;
@@ -75,18 +76,17 @@ public final class TransferTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
+  public Class<TransferRun> finds() {
+    return TransferRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
     List<TransferRun.Pull> pulls = new ArrayList<>();
     for (KeptCapture kept : record.captures()) {
       pulls.add(new TransferRun.Pull(kept, TransferGap.of(kept.capture(), record.hertz())));
     }
-    return new TransferRun(
-        this,
-        record.run(),
-        record.trace(),
-        record.treatment(),
-        pulls,
-        PassThrough.of(record.treated()));
+    return new TransferRun(record.kept(), pulls, PassThrough.of(record.treated()));
   }
 
   @Override

@@ -7,17 +7,13 @@ import org.wiseember.core.port.UsbPort;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Series;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.workbook.Run;
 
 /** A USB port asked for its profiles, volts and amps typed, and what it says. */
-public record UsbRun(TestType type, Run run, Trace trace, Treatment treatment, UsbPort port)
-    implements TestRun {
+public record UsbRun(KeptRun kept, UsbPort port) implements TestRun {
   @Override
   public List<Figure> figures() {
     return port.figures();

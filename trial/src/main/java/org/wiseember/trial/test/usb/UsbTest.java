@@ -14,6 +14,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestRun;
@@ -73,12 +74,14 @@ public final class UsbTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
+  public Class<UsbRun> finds() {
+    return UsbRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
     return new UsbRun(
-        this,
-        record.run(),
-        record.trace(),
-        record.treatment(),
+        record.kept(),
         UsbPort.of(
             record.treated(),
             UsbSettings.tester(record.run().settings().particulars()),

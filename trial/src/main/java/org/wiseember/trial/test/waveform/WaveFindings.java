@@ -5,8 +5,6 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.wiseember.bench.procedure.WaveSteps;
-import org.wiseember.core.label.Claim;
-import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.transfer.Sag;
@@ -16,6 +14,7 @@ import org.wiseember.core.waveform.WaveMethod;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformFinding;
 import org.wiseember.core.waveform.WaveformUnreadable;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.Run;
@@ -39,22 +38,12 @@ final class WaveFindings {
     this.nominal = nominal;
   }
 
-  static WaveRun of(WaveTest type, RunRecord record) {
+  static WaveRun of(RunRecord record, Asked asked) {
     Run run = record.run();
-    double volts =
-        record
-            .label()
-            .claim(Subject.OUTPUT_VOLTAGE)
-            .map(Claim::figure)
-            .orElse(run.settings().volts());
+    double volts = asked.outputVolts().orElse(run.settings().volts());
     WaveFindings findings = new WaveFindings(run, record.trace(), volts);
     return new WaveRun(
-        type,
-        run,
-        record.trace(),
-        record.treatment(),
-        record.captures().stream().map(findings::wave).toList(),
-        volts);
+        record.kept(), record.captures().stream().map(findings::wave).toList(), volts);
   }
 
   private WaveRun.Wave wave(KeptCapture kept) {

@@ -7,19 +7,16 @@ import java.util.Optional;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
-import org.wiseember.core.trace.Trace;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.transfer.Sag;
 import org.wiseember.core.waveform.LoadSweep;
 import org.wiseember.core.waveform.RatioCheck;
 import org.wiseember.core.waveform.WaveformFigures;
 import org.wiseember.core.waveform.WaveformFinding;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
 import org.wiseember.workbook.KeptCapture;
-import org.wiseember.workbook.Run;
 
 /**
  * A unit's wave at several loads.
@@ -27,9 +24,7 @@ import org.wiseember.workbook.Run;
  * @param waves as they were captured
  * @param nominalVolts of the outlet, V; 0 where nobody said
  */
-public record WaveRun(
-    TestType type, Run run, Trace trace, Treatment treatment, List<Wave> waves, double nominalVolts)
-    implements TestRun {
+public record WaveRun(KeptRun kept, List<Wave> waves, double nominalVolts) implements TestRun {
   /**
    * One capture and what it says.
    *

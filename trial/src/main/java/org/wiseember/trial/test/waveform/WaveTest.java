@@ -10,6 +10,7 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LoadSteps;
 import org.wiseember.trial.test.OnHand;
@@ -72,8 +73,13 @@ public final class WaveTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, UnitFindings others) {
-    return WaveFindings.of(this, record);
+  public Class<WaveRun> finds() {
+    return WaveRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
+    return WaveFindings.of(record, asked);
   }
 
   @Override

@@ -1,4 +1,4 @@
-package org.wiseember.trial.verdict;
+package org.wiseember.trial.finding;
 
 import java.util.Comparator;
 import java.util.Optional;
@@ -14,13 +14,13 @@ import org.wiseember.trial.test.ladder.LadderRun;
  * port, else an AC drain with the losses of a ladder, else an AC drain with the usual inverter,
  * else the label with the usual yield.
  */
-final class UsableEnergy {
+public final class UsableEnergy {
   /** The usual inverter at a middling load; common practice, no published source. */
   private static final Estimate USUAL_INVERTER = new Estimate(0.88, 0.06);
 
   private UsableEnergy() {}
 
-  static Optional<Estimate> of(UnitFindings unit) {
+  public static Optional<Estimate> of(UnitFindings unit) {
     Optional<DrainRun> direct = gentlest(unit, true);
     if (direct.isPresent()) {
       return direct.get().finding().deliveredEnergy().map(Figure::estimate);

@@ -1,0 +1,141 @@
+package org.wiseember.trial.finding;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.type.TypeReference;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.test.Asked;
+import org.wiseember.trial.test.KeptRun;
+import org.wiseember.trial.test.Readings;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.Found;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+
+/**
+ * What the runs of a unit found. A run is worked out once, each by its own test, and what it found
+ * is kept in the workbook; readings are looked at again only where something it rests on changed.
+ */
+public final class Findings {
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private final Workbook workbook;
+  private final Label label;
+  private final Map<Long, Found.Finding> kept;
+  private final Map<Long, Found.Finding> fresh = new LinkedHashMap<>();
+
+  private Findings(Workbook workbook, Unit unit) {
+    this.workbook = workbook;
+    this.label = unit.label();
+    this.kept = workbook.found().of(unit.id());
+  }
+
+  /** Every run of a unit whose kind is known, oldest first. */
+  public static List<TestRun> of(Workbook workbook, Unit unit) {
+    Findings findings = new Findings(workbook, unit);
+    List<TestRun> runs = findings.of(workbook.runs().of(unit.id()));
+    if (!workbook.readOnly()) {
+      workbook.found().keep(findings.fresh);
+    }
+    return runs;
+  }
+
+  /** Tells one version of the program's arithmetic from another. */
+  public static String method() {
+    return MethodVersion.current();
+  }
+
+  private List<TestRun> of(List<Run> runs) {
+    List<TestRun> found = new ArrayList<>();
+    for (boolean later : new boolean[] {false, true}) {
+      // Those that rest on others see only what was found without them.
+      UnitFindings others = new Known(label, found.stream().filter(r -> !r.aside()).toList());
+      for (Run run : runs) {
+        Optional<TestType> type = AllTests.byKey(run.kind());
+        if (type.isPresent() && type.get().restsOnOthers() == later) {
+          found.add(of(run, type.get(), others));
+        }
+      }
+    }
+    found.sort(Comparator.comparingLong(r -> r.run().id()));
+    return found;
+  }
+
+  /** What is known of a unit. */
+  public record Known(Label label, List<TestRun> runs) implements UnitFindings {
+    @Override
+    public Optional<Estimate> usableWattHours() {
+      return UsableEnergy.of(this);
+    }
+  }
+
+  private TestRun of(Run run, TestType type, UnitFindings others) {
+    KeptRun keptRun =
+        new KeptRun(
+            type,
+            run,
+            workbook.treatments().of(run.id()),
+            new Readings(() -> corrected(run)),
+            workbook.captures().of(run.id()),
+            Optional.empty());
+    return Optional.ofNullable(kept.get(run.id()))
+        .filter(f -> f.method().equals(method()) && Asked.same(answers(f.asked()), others))
+        .flatMap(f -> FindingJson.read(f.found(), keptRun))
+        .orElseGet(() -> worked(keptRun, others));
+  }
+
+  private TestRun worked(KeptRun kept, UnitFindings others) {
+    Run run = kept.run();
+    Asked asked = new Asked(others);
+    TestRun found =
+        kept.type()
+            .worked(
+                new RunRecord(
+                    kept, workbook.runs().events(run.id()), workbook.typedReadings().of(run.id())),
+                asked);
+    if (run.state() != Run.State.RUNNING) {
+      String answers = JSON.valueToTree(asked.answers()).toString();
+      fresh.put(run.id(), new Found.Finding(method(), answers, FindingJson.write(found)));
+    }
+    return found;
+  }
+
+  private static Map<String, String> answers(String json) {
+    try {
+      return JSON.readValue(json, new TypeReference<Map<String, String>>() {});
+    } catch (JsonProcessingException notOurs) {
+      return Map.of("", "");
+    }
+  }
+
+  /** The readings of a run, typed ones where nothing else read, put through its corrections. */
+  private Trace corrected(Run run) {
+    Trace raw =
+        run.settings().source() == RunSettings.Source.BY_HAND
+            ? workbook.typedReadings().trace(run.id())
+            : workbook.runs().trace(run);
+    if (run.settings().corrections().isEmpty()) {
+      return raw;
+    }
+    Map<Channel, DoubleUnaryOperator> functions = new EnumMap<>(Channel.class);
+    run.settings().corrections().forEach((channel, c) -> functions.put(channel, c::apply));
+    return raw.mapped(functions);
+  }
+}

@@ -1,0 +1,55 @@
+package org.wiseember.trial.test;
+
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.Run;
+
+/**
+ * A run as it is kept: which test it is, what it was made with, what the tester decided about it,
+ * and what was read.
+ *
+ * @param readings corrected where the meters were, typed ones where nothing else read; nothing left
+ *     out
+ * @param preview its watts in few points, for a small picture; empty where the readings have to be
+ *     asked
+ */
+public record KeptRun(
+    TestType type,
+    Run run,
+    Treatment treatment,
+    Readings readings,
+    List<KeptCapture> captures,
+    Optional<Series> preview) {
+  public KeptRun {
+    captures = List.copyOf(captures);
+  }
+
+  /** The same with a small picture of its watts. */
+  public KeptRun with(Series small) {
+    return new KeptRun(type, run, treatment, readings, captures, Optional.of(small));
+  }
+
+  public Trace trace() {
+    return readings.trace();
+  }
+
+  /** The readings as they are treated. */
+  public Trace treated() {
+    return treatment.of(trace());
+  }
+
+  /** Whether readings and captures are at hand, so that a picture of them takes no time. */
+  public boolean atHand() {
+    return readings.atHand() && captures.stream().allMatch(KeptCapture::atHand);
+  }
+
+  /** Reads everything, which may take a while. */
+  public void fetch() {
+    readings.trace();
+    captures.forEach(KeptCapture::capture);
+  }
+}

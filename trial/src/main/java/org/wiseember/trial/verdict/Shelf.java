@@ -1,0 +1,42 @@
+package org.wiseember.trial.verdict;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.wiseember.trial.finding.Findings;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+
+/** The units of a workbook and how they stand, without a reading or a finding looked at. */
+public final class Shelf {
+  private Shelf() {}
+
+  /**
+   * A unit on the shelf.
+   *
+   * @param summary empty where it has to be worked out first
+   */
+  public record Place(Unit unit, Optional<Summary> summary) {}
+
+  /** Every unit, in the order of the shelf. */
+  public static List<Place> of(Workbook workbook) {
+    Map<Long, String> known = workbook.found().standings(Findings.method());
+    return workbook.units().all().stream()
+        .map(
+            unit ->
+                new Place(unit, Optional.ofNullable(known.get(unit.id())).flatMap(Summary::read)))
+        .toList();
+  }
+
+  /** A unit that was judged; how it stands is kept where that changed. */
+  public static Place of(Workbook workbook, Judgement judgement) {
+    Summary summary = Summary.of(judgement);
+    Unit unit = judgement.unit();
+    String now = summary.json();
+    if (!workbook.readOnly()
+        && !now.equals(workbook.found().standings(Findings.method()).get(unit.id()))) {
+      workbook.found().keep(unit.id(), Findings.method(), now);
+    }
+    return new Place(unit, Optional.of(summary));
+  }
+}
