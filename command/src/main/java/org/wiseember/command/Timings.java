@@ -48,7 +48,9 @@ import picocli.CommandLine.Spec;
 /** How fast this machine does the long work; the figures in docs/speed.md come from here. */
 @Command(
     name = "timings",
-    description = "Times a 48 h campaign, the reading in of a long log and waves on this machine.",
+    description =
+        "Times a 48 h campaign, the reading in of a long log, waves and a shelf of 100 units on this"
+            + " machine.",
     mixinStandardHelpOptions = true)
 final class Timings implements Callable<Integer> {
   private static final double CAMPAIGN_SECONDS = 48 * 3600.0;
@@ -71,6 +73,7 @@ final class Timings implements Callable<Integer> {
     campaign(folder, out);
     readIn(folder, out);
     waves(out);
+    new ShelfTimings(repeats).into(folder, out);
     return 0;
   }
 

@@ -1,12 +1,80 @@
 package org.wiseember.workbook;
 
+import java.util.List;
+import java.util.Objects;
+import java.util.function.Supplier;
+import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 
 /**
- * A unit on the shelf.
- *
- * @param id key in the workbook
- * @param name as the tester calls it
- * @param label the label in force
+ * A unit on the shelf. Its label is read out of the text when somebody asks for it: on a long shelf
+ * nobody looks at most of them. Safe for several threads.
  */
-public record Unit(long id, String name, Label label) {}
+public final class Unit {
+  private final long id;
+  private final String name;
+  private final String text;
+  private final String byHand;
+  private final Supplier<Label> reader;
+  private Label label;
+
+  /** One as the workbook has it. */
+  Unit(long id, String name, String text, String byHand) {
+    this(id, name, text, byHand, () -> Label.read(text, ClaimJson.read(byHand)));
+  }
+
+  /** One under a label. */
+  public Unit(long id, String name, Label label) {
+    this(id, name, label.text(), ClaimJson.write(label.byHand()), () -> label);
+  }
+
+  /** One under a label that is still a text. */
+  public Unit(long id, String name, String text, List<Claim> byHand) {
+    this(id, name, text, ClaimJson.write(byHand), () -> Label.read(text, byHand));
+  }
+
+  private Unit(long id, String name, String text, String byHand, Supplier<Label> reader) {
+    this.id = id;
+    this.name = name;
+    this.text = text;
+    this.byHand = byHand;
+    this.reader = reader;
+  }
+
+  /** Key in the workbook. */
+  public long id() {
+    return id;
+  }
+
+  /** As the tester calls it. */
+  public String name() {
+    return name;
+  }
+
+  /** The label in force. */
+  public synchronized Label label() {
+    if (label == null) {
+      label = reader.get();
+    }
+    return label;
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return other instanceof Unit that
+        && id == that.id
+        && name.equals(that.name)
+        && text.equals(that.text)
+        && byHand.equals(that.byHand);
+  }
+
+  @Override
+  public int hashCode() {
+    return Objects.hash(id, name, text, byHand);
+  }
+
+  @Override
+  public String toString() {
+    return name;
+  }
+}

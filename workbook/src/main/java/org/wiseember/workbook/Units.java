@@ -30,9 +30,8 @@ public final class Units {
   private static Unit read(java.sql.ResultSet row) throws java.sql.SQLException {
     String text = row.getString(3);
     String byHand = row.getString(4);
-    Label label =
-        Label.read(text == null ? "" : text, ClaimJson.read(byHand == null ? "[]" : byHand));
-    return new Unit(row.getLong(1), row.getString(2), label);
+    return new Unit(
+        row.getLong(1), row.getString(2), text == null ? "" : text, byHand == null ? "[]" : byHand);
   }
 
   /** Adds a unit with an empty label. */

@@ -19,6 +19,14 @@ final class Coverage {
   /** Limits narrower than this share of the whole make no edge one could see. */
   private static final double NEGLIGIBLE = 0.02;
 
+  /** Beyond this many standard deviations a bell holds less than 1e-16. */
+  private static final double FARTHEST = 8.5;
+
+  /** Cells narrower than this many standard deviations are narrow. */
+  private static final double FINE = 0.05;
+
+  private static final double ROOT_TAU = Math.sqrt(2 * Math.PI);
+
   private static final NormalDistribution BELL = new NormalDistribution();
 
   private Coverage() {}
@@ -73,11 +81,22 @@ final class Coverage {
   /** The bell as chances of the cells, which stretch from − reach to + reach. */
   private static double[] bell(double standard, double reach) {
     double[] density = new double[CELLS];
-    double below = 0;
-    for (int i = 0; i < CELLS; i++) {
-      double upTo = BELL.cumulativeProbability((2.0 * (i + 1) / CELLS - 1) * reach / standard);
-      density[i] = upTo - below;
-      below = upTo;
+    double width = 2 * reach / CELLS / standard;
+    int half = CELLS / 2;
+    double below = 0.5;
+    for (int i = 0; i < half && i * width < FARTHEST; i++) {
+      double chance;
+      if (width < FINE) {
+        // The middle of a narrow cell, with the next term of the series: off by less than 1e-9.
+        double z = (i + 0.5) * width;
+        chance = width * Math.exp(-z * z / 2) / ROOT_TAU * (1 + width * width * (z * z - 1) / 24);
+      } else {
+        double upTo = BELL.cumulativeProbability((i + 1) * width);
+        chance = upTo - below;
+        below = upTo;
+      }
+      density[half + i] = chance;
+      density[half - 1 - i] = chance;
     }
     return density;
   }

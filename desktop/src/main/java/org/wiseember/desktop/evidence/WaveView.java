@@ -225,7 +225,7 @@ final class WaveView extends VBox {
 
   /** Other units whose wave was captured, those of the likest rating first. */
   private List<Unit> likeUnits() {
-    double rated = half(judgement.unit());
+    double rated = 2 * half(judgement.unit());
     return desk.shelf().stream()
         .filter(p -> p.unit().id() != judgement.unit().id())
         .filter(
@@ -233,9 +233,9 @@ final class WaveView extends VBox {
                 p.summary().stream()
                     .flatMap(s -> s.runs().stream())
                     .anyMatch(r -> r.kind().equals(WaveSteps.KIND)))
-        .map(Shelf.Place::unit)
-        .sorted(Comparator.comparingDouble(u -> Math.abs(half(u) - rated)))
+        .sorted(Comparator.comparingDouble(p -> Math.abs(p.rating().watts().orElse(0.0) - rated)))
         .limit(MOST_OTHERS)
+        .map(Shelf.Place::unit)
         .toList();
   }
 

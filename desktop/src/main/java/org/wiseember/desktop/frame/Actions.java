@@ -62,8 +62,7 @@ final class Actions {
     for (Shelf.Place place : desk.shelf()) {
       String name = place.unit().name();
       long id = place.unit().id();
-      Summary summary = place.summary().orElse(Summary.UNTESTED);
-      for (Summary.OfRun run : summary.runs()) {
+      for (Summary.OfRun run : place.summary().map(Summary::runs).orElse(List.of())) {
         all.add(
             new Found(
                 run.title() + ", " + name,
@@ -74,7 +73,7 @@ final class Actions {
                   desk.stage().set(StageName.EVIDENCE);
                 }));
       }
-      for (Summary.Line line : summary.lines()) {
+      for (Summary.Line line : place.summary().map(Summary::lines).orElse(List.of())) {
         if (!line.measured().isEmpty()) {
           all.add(
               new Found(

@@ -8,15 +8,13 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import org.wiseember.core.label.Claim;
-import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.verdict.Shelf;
-import org.wiseember.workbook.Unit;
+import org.wiseember.trial.verdict.Summary;
 
 /** The shelf: every unit of the workbook with its small seam. */
 public final class ShelfView extends VBox {
@@ -61,7 +59,7 @@ public final class ShelfView extends VBox {
     VBox entry =
         new VBox(
             nameLabel,
-            Words.of("shelf-quiet", facts(place.unit())),
+            Words.of("shelf-quiet", facts(place.rating())),
             new ShelfSeam(place.summary(), desk.guardBand().get()));
     entry.getStyleClass().add("shelf-unit");
     entry.setUserData(place.unit().id());
@@ -80,15 +78,12 @@ public final class ShelfView extends VBox {
   }
 
   /** {@code LFP · 1 075 Wh · 1 200 W · 230 V}. */
-  static String facts(Unit unit) {
-    var label = unit.label();
+  static String facts(Summary.Rating label) {
     List<String> facts = new ArrayList<>();
-    label.claim(Subject.CHEMISTRY).map(Claim::word).ifPresent(facts::add);
-    label.ratedWattHours().ifPresent(wh -> facts.add(Figures.plain(Math.rint(wh)) + " Wh"));
-    label.ratedWatts().ifPresent(w -> facts.add(Figures.plain(w) + " W"));
-    label
-        .claim(Subject.OUTPUT_VOLTAGE)
-        .ifPresent(c -> facts.add(Figures.plain(Math.rint(c.figure())) + " V"));
+    label.chemistry().ifPresent(facts::add);
+    label.wattHours().ifPresent(wh -> facts.add(Figures.plain(Math.rint(wh)) + " Wh"));
+    label.watts().ifPresent(w -> facts.add(Figures.plain(w) + " W"));
+    label.volts().ifPresent(v -> facts.add(Figures.plain(Math.rint(v)) + " V"));
     return facts.isEmpty()
         ? "no label yet"
         : String.join(" · ", facts.stream().map(ShelfView::kept).toList());

@@ -30,7 +30,6 @@ import org.wiseember.report.look.Palette;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
-import org.wiseember.trial.verdict.Summary;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -115,13 +114,18 @@ public final class Desk {
   /** Works a unit out, or reads what was found before, and gives it on the interface thread. */
   public void judged(long unitId, Consumer<Judgement> then) {
     boolean guarded = guardBand.get();
+    Judgement known = chosen.get();
     record Both(Judgement judgement, Shelf.Place place) {}
     background(
         () ->
             workbook
                 .units()
                 .byId(unitId)
-                .map(unit -> Judgement.of(workbook, unit, guarded))
+                .map(
+                    unit ->
+                        known != null && known.unit().id() == unitId
+                            ? known.again(workbook, unit, guarded)
+                            : Judgement.of(workbook, unit, guarded))
                 .map(j -> new Both(j, Shelf.of(workbook, j))),
         found ->
             found.ifPresent(
@@ -351,7 +355,7 @@ public final class Desk {
         () -> workbook.units().add("New unit"),
         unit -> {
           edits.did("Unit added", () -> removeQuietly(unit.id()));
-          shelf.add(new Shelf.Place(unit, Optional.of(Summary.UNTESTED)));
+          shelf.add(Shelf.Place.untested(unit));
           chosen.set(Judgement.untested(unit));
           stage.set(StageName.LABEL);
         });
@@ -427,7 +431,7 @@ public final class Desk {
     edits.did("Label changed", () -> saveQuietly(unitId, before.text(), before.byHand()));
     Unit old = shelf.get(at).unit();
     // The shelf knows at once, so that a second edit before the save is done undoes to this one.
-    Unit now = new Unit(unitId, old.name(), Label.read(text, byHand));
+    Unit now = new Unit(unitId, old.name(), text, byHand);
     shelf.set(at, new Shelf.Place(now, shelf.get(at).summary()));
     saveQuietly(unitId, text, byHand);
   }

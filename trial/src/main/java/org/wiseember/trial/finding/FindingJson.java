@@ -35,6 +35,7 @@ import org.wiseember.core.trace.Series;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
+import org.wiseember.workbook.Found;
 import org.wiseember.workbook.KeptCapture;
 
 /**
@@ -101,13 +102,13 @@ final class FindingJson {
    * @param kept the run; findings name its captures by their keys
    * @return empty where it is not what this version writes; it is worked out again then
    */
-  static Optional<TestRun> read(String json, KeptRun kept) {
+  static Optional<TestRun> read(Found.Finding row, KeptRun kept) {
     Class<? extends TestRun> type = kept.type().finds();
     try {
-      JsonNode node = MAPPER.readTree(json);
+      JsonNode node = MAPPER.readTree(row.found());
       List<RecordComponent> found = found(type);
       Object[] arguments = new Object[found.size() + 1];
-      arguments[0] = kept.with(preview(node.path(PREVIEW)));
+      arguments[0] = kept.with(new KeptRun.Remembered(row, preview(node.path(PREVIEW))));
       for (int i = 0; i < found.size(); i++) {
         RecordComponent component = found.get(i);
         arguments[i + 1] =

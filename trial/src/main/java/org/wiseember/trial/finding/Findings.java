@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,17 +40,28 @@ public final class Findings {
   private final Workbook workbook;
   private final Label label;
   private final Map<Long, Found.Finding> kept;
+  private final Map<Long, TestRun> before = new HashMap<>();
   private final Map<Long, Found.Finding> fresh = new LinkedHashMap<>();
 
-  private Findings(Workbook workbook, Unit unit) {
+  private Findings(Workbook workbook, Unit unit, List<TestRun> before) {
     this.workbook = workbook;
+    before.forEach(r -> this.before.put(r.run().id(), r));
     this.label = unit.label();
     this.kept = workbook.found().of(unit.id());
   }
 
   /** Every run of a unit whose kind is known, oldest first. */
   public static List<TestRun> of(Workbook workbook, Unit unit) {
-    Findings findings = new Findings(workbook, unit);
+    return of(workbook, unit, List.of());
+  }
+
+  /**
+   * The same where runs of it were found before.
+   *
+   * @param before what is still in memory; it is used again where it stands
+   */
+  public static List<TestRun> of(Workbook workbook, Unit unit, List<TestRun> before) {
+    Findings findings = new Findings(workbook, unit, before);
     List<TestRun> runs = findings.of(workbook.runs().of(unit.id()));
     if (!workbook.readOnly()) {
       workbook.found().keep(findings.fresh);
@@ -97,8 +109,14 @@ public final class Findings {
             Optional.empty());
     return Optional.ofNullable(kept.get(run.id()))
         .filter(f -> f.method().equals(method()) && Asked.same(answers(f.asked()), others))
-        .flatMap(f -> FindingJson.read(f.found(), keptRun))
+        .flatMap(f -> inMemory(f, keptRun).or(() -> FindingJson.read(f, keptRun)))
         .orElseGet(() -> worked(keptRun, others));
+  }
+
+  private Optional<TestRun> inMemory(Found.Finding row, KeptRun now) {
+    return Optional.ofNullable(before.get(now.run().id()))
+        .filter(r -> r.kept().remembered().filter(m -> m.row().equals(row)).isPresent())
+        .filter(r -> r.run().equals(now.run()) && r.treatment().equals(now.treatment()));
   }
 
   private TestRun worked(KeptRun kept, UnitFindings others) {

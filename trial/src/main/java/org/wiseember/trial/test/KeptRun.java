@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
+import org.wiseember.workbook.Found;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.Run;
 
@@ -14,8 +15,7 @@ import org.wiseember.workbook.Run;
  *
  * @param readings corrected where the meters were, typed ones where nothing else read; nothing left
  *     out
- * @param preview its watts in few points, for a small picture; empty where the readings have to be
- *     asked
+ * @param remembered what was kept of its finding; empty where that was worked out just now
  */
 public record KeptRun(
     TestType type,
@@ -23,14 +23,22 @@ public record KeptRun(
     Treatment treatment,
     Readings readings,
     List<KeptCapture> captures,
-    Optional<Series> preview) {
+    Optional<Remembered> remembered) {
   public KeptRun {
     captures = List.copyOf(captures);
   }
 
-  /** The same with a small picture of its watts. */
-  public KeptRun with(Series small) {
-    return new KeptRun(type, run, treatment, readings, captures, Optional.of(small));
+  /**
+   * A finding that was read back.
+   *
+   * @param row as the workbook keeps it: while that is the same, so is the finding
+   * @param preview watts of the run in few points, for a small picture
+   */
+  public record Remembered(Found.Finding row, Series preview) {}
+
+  /** The same with what was kept of its finding. */
+  public KeptRun with(Remembered found) {
+    return new KeptRun(type, run, treatment, readings, captures, Optional.of(found));
   }
 
   public Trace trace() {

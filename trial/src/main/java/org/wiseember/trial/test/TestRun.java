@@ -55,7 +55,7 @@ public interface TestRun extends Finding {
 
   /** Its watts in few points, for a small picture, without a reading looked at. */
   default Series preview() {
-    return kept().preview().orElseGet(() -> thinned(watts()));
+    return kept().remembered().map(KeptRun.Remembered::preview).orElseGet(() -> thinned(watts()));
   }
 
   private static Series thinned(Series series) {

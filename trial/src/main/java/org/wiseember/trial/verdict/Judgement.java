@@ -26,70 +26,119 @@ import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 
 /**
- * A unit's label held against its runs. What the runs found, and what they answer, is worked out
- * once; holding the answers against their claims is cheap and is done again for every guard band.
- *
- * @param unit the unit
- * @param lines one for every claim, in the order of the label
- * @param runs every run that counts with what it says, oldest first
- * @param aside the runs a tester set aside: looked at, and counting for nothing
- * @param together what the runs say together
+ * A unit's label held against its runs. What the runs answer is worked out once; holding the
+ * answers against their claims is cheap and is done again for every guard band.
  */
-public record Judgement(
-    Unit unit, List<Judged> lines, List<TestRun> runs, List<TestRun> aside, Together together)
-    implements UnitFindings {
-  public Judgement {
-    lines = List.copyOf(lines);
-    runs = List.copyOf(runs);
-    aside = List.copyOf(aside);
+public final class Judgement implements UnitFindings {
+  private final Unit unit;
+  private final List<TestRun> runs;
+  private final List<TestRun> aside;
+  private final Together together;
+  private final List<Held> held;
+  private final List<Judged> lines;
+
+  /** A claim and what the runs answer to it; no answer to a plain fact, which nobody judges. */
+  private record Held(Claim claim, boolean fact, Optional<Answer> answer) {
+    Judged line(boolean guardBand) {
+      if (fact) {
+        return new Judged(claim.subject().words(), claim, Optional.empty(), Optional.empty());
+      }
+      return answer
+          .map(
+              a ->
+                  new Judged(
+                      a.title(),
+                      a.claim(),
+                      Optional.of(a.judge().verdict(guardBand)),
+                      Optional.of(a.runId())))
+          .orElseGet(
+              () ->
+                  new Judged(
+                      claim.subject().words(),
+                      claim,
+                      Optional.of(Verdict.notTested(claim)),
+                      Optional.empty()));
+    }
+  }
+
+  private Judgement(Unit unit, List<TestRun> runs, List<TestRun> aside, boolean guardBand) {
+    this.unit = unit;
+    this.runs = List.copyOf(runs);
+    this.aside = List.copyOf(aside);
+    this.together = Together.of(new Findings.Known(unit.label(), runs));
+    this.held = unit.label().claims().stream().map(this::hold).toList();
+    this.lines = held.stream().map(h -> h.line(guardBand)).toList();
+  }
+
+  private Judgement(Judgement same, boolean guardBand) {
+    this.unit = same.unit;
+    this.runs = same.runs;
+    this.aside = same.aside;
+    this.together = same.together;
+    this.held = same.held;
+    this.lines = held.stream().map(h -> h.line(guardBand)).toList();
   }
 
   /** A unit nobody has tested. */
   public static Judgement untested(Unit unit) {
-    return new Judgement(unit, List.of(), List.of(), List.of(), Together.NOTHING);
+    return new Judgement(unit, List.of(), List.of(), true);
   }
 
   /**
-   * Works a unit's runs out and judges it.
+   * Judges a unit by what its runs found.
    *
    * @param guardBand whether a verdict keeps clear of the uncertainty
    */
   public static Judgement of(Workbook workbook, Unit unit, boolean guardBand) {
-    Map<Boolean, List<TestRun>> found =
-        Findings.of(workbook, unit).stream().collect(Collectors.partitioningBy(TestRun::aside));
-    List<TestRun> runs = found.get(false);
-    UnitFindings known = new Findings.Known(unit.label(), runs);
-    return new Judgement(unit, List.of(), runs, found.get(true), Together.of(known))
-        .judged(guardBand);
+    return of(unit, Findings.of(workbook, unit), guardBand);
+  }
+
+  /** Judges a unit again after something changed; what still stands of this is used again. */
+  public Judgement again(Workbook workbook, Unit now, boolean guardBand) {
+    return of(now, Findings.of(workbook, now, all()), guardBand);
+  }
+
+  private static Judgement of(Unit unit, List<TestRun> found, boolean guardBand) {
+    Map<Boolean, List<TestRun>> parted =
+        found.stream().collect(Collectors.partitioningBy(TestRun::aside));
+    return new Judgement(unit, parted.get(false), parted.get(true), guardBand);
   }
 
   /** The same runs held against the label again. */
   public Judgement judged(boolean guardBand) {
-    List<Judged> judged =
-        unit.label().claims().stream().map(claim -> judge(claim, guardBand)).toList();
-    return new Judgement(unit, judged, runs, aside, together);
+    return new Judgement(this, guardBand);
   }
 
-  private Judged judge(Claim claim, boolean guardBand) {
-    if (claim.direction() == Direction.STATED
-        && (claim.word().isEmpty() || AllTests.answering(claim.subject()).isEmpty())) {
-      return new Judged(claim.subject().words(), claim, Optional.empty(), Optional.empty());
-    }
-    return answer(claim)
-        .map(
-            a ->
-                new Judged(
-                    a.title(),
-                    a.claim(),
-                    Optional.of(a.judge().verdict(guardBand)),
-                    Optional.of(a.runId())))
-        .orElseGet(
-            () ->
-                new Judged(
-                    claim.subject().words(),
-                    claim,
-                    Optional.of(Verdict.notTested(claim)),
-                    Optional.empty()));
+  public Unit unit() {
+    return unit;
+  }
+
+  /** One for every claim, in the order of the label. */
+  public List<Judged> lines() {
+    return lines;
+  }
+
+  /** Every run that counts with what it says, oldest first. */
+  @Override
+  public List<TestRun> runs() {
+    return runs;
+  }
+
+  /** The runs a tester set aside: looked at, and counting for nothing. */
+  public List<TestRun> aside() {
+    return aside;
+  }
+
+  /** What the runs say together. */
+  public Together together() {
+    return together;
+  }
+
+  private Held hold(Claim claim) {
+    boolean fact =
+        claim.direction() == Direction.STATED
+            && (claim.word().isEmpty() || AllTests.answering(claim.subject()).isEmpty());
+    return new Held(claim, fact, fact ? Optional.empty() : answer(claim));
   }
 
   /** The first test that has an answer; one that only says why it has none gives way. */
@@ -135,11 +184,6 @@ public record Judgement(
     return Stream.concat(runs.stream(), aside.stream())
         .sorted(Comparator.comparingLong(r -> r.run().id()))
         .toList();
-  }
-
-  /** The same unit under another label, until its claims are held against the runs again. */
-  public Judgement relabelled(Unit now) {
-    return new Judgement(now, lines, runs, aside, together);
   }
 
   /** The run with this number, set aside or not. */

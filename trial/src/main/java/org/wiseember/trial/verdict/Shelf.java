@@ -16,7 +16,18 @@ public final class Shelf {
    *
    * @param summary empty where it has to be worked out first
    */
-  public record Place(Unit unit, Optional<Summary> summary) {}
+  public record Place(Unit unit, Optional<Summary> summary) {
+    /** A unit nobody has tested, or whose label was just written. */
+    public static Place untested(Unit unit) {
+      return new Place(
+          unit, Optional.of(new Summary(Summary.Rating.of(unit.label()), List.of(), List.of())));
+    }
+
+    /** What its label says in brief. */
+    public Summary.Rating rating() {
+      return summary.map(Summary::rating).orElseGet(() -> Summary.Rating.of(unit.label()));
+    }
+  }
 
   /** Every unit, in the order of the shelf. */
   public static List<Place> of(Workbook workbook) {

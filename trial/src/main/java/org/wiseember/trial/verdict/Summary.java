@@ -8,6 +8,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.test.TestRun;
@@ -16,12 +19,29 @@ import org.wiseember.trial.test.TestRun;
  * How a unit stands, in brief: what a shelf and a search show of it while its findings stay in the
  * workbook.
  *
+ * @param rating what its label says in brief
  * @param lines its claims that were judged, with the guard band and without
  * @param runs those that count, oldest first
  */
-public record Summary(List<Line> lines, List<OfRun> runs) {
-  /** Of a unit nobody has tested. */
-  public static final Summary UNTESTED = new Summary(List.of(), List.of());
+public record Summary(Rating rating, List<Line> lines, List<OfRun> runs) {
+  /**
+   * What a label says in brief; what it does not say is empty.
+   *
+   * @param chemistry a word
+   */
+  public record Rating(
+      Optional<String> chemistry,
+      Optional<Double> wattHours,
+      Optional<Double> watts,
+      Optional<Double> volts) {
+    public static Rating of(Label label) {
+      return new Rating(
+          label.claim(Subject.CHEMISTRY).map(Claim::word),
+          label.ratedWattHours(),
+          label.ratedWatts(),
+          label.claim(Subject.OUTPUT_VOLTAGE).map(Claim::figure));
+    }
+  }
 
   private static final JsonMapper JSON = JsonMapper.builder().addModule(new Jdk8Module()).build();
 
@@ -70,7 +90,8 @@ public record Summary(List<Line> lines, List<OfRun> runs) {
                           v.standing(),
                           other.orElse(v.standing()))));
     }
-    return new Summary(lines, unit.runs().stream().map(Summary::of).toList());
+    return new Summary(
+        Rating.of(unit.label()), lines, unit.runs().stream().map(Summary::of).toList());
   }
 
   private static OfRun of(TestRun run) {
