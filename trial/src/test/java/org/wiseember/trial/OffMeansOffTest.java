@@ -291,7 +291,7 @@ public class OffMeansOffTest {
     assertEquals(last.get().stillOn().size(), 1);
     assertTrue(last.get().stillOn().get(0).words().contains("Pull the plug"));
     List<String> codes = workbook.runs().events(run.runId()).stream().map(Event::code).toList();
-    assertTrue(codes.contains("still-on"), codes.toString());
+    assertTrue(codes.contains("still_on"), codes.toString());
     assertEquals(workbook.loadsOn().all().size(), 1, "still to be offered");
     assertTrue(LoadOff.of(overRelay).isPresent(), "the switch is still away");
     assertEquals(LoadOff.of(acMeter()), Optional.empty());

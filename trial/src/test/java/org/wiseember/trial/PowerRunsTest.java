@@ -301,9 +301,9 @@ public class PowerRunsTest {
             new StartsSettings(Optional.of(motor(3, Nameplate.Eased.NOTHING)), 120, "")
                 .particulars(),
             List.of(
-                new Event(20, "start-TRIPPED", "Seen: tripped."),
-                new Event(200, "start-STARTED", "Seen: started."),
-                new Event(400, "start-STARTED", "Seen: started.")));
+                new Event(20, "start_tripped", "Seen: tripped."),
+                new Event(200, "start_started", "Seen: started."),
+                new Event(400, "start_started", "Seen: started.")));
     // Common practice, no published source: 29 A × 120 V = 3 480 VA, 36 A gave 4 320 VA.
     typed(run, 210, Channel.PEAK_CURRENT, 29);
     typed(run, 212, Channel.AC_VOLTAGE, 120);

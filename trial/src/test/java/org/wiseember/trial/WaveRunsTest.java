@@ -16,6 +16,7 @@ import org.testng.annotations.Test;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.report.chart.CycleDrawing;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.trial.page.TrialPage;
@@ -72,14 +73,17 @@ public class WaveRunsTest {
     return Capture.of(25_000, v);
   }
 
-  private Judgement judged(Unit unit, Object... wordsAndCaptures) {
+  private Judgement judged(Unit unit, Object... notesAndCaptures) {
     long run = WaveFiles.run(workbook, unit.id(), 230, "scope.csv", NOW);
-    for (int i = 0; i < wordsAndCaptures.length; i += 2) {
+    for (int i = 0; i < notesAndCaptures.length; i += 2) {
       workbook
           .captures()
           .keep(
               run,
-              new KeptCapture(i, (String) wordsAndCaptures[i], (Capture) wordsAndCaptures[i + 1]));
+              new KeptCapture(
+                  Double.NaN,
+                  (CaptureNote) notesAndCaptures[i],
+                  (Capture) notesAndCaptures[i + 1]));
     }
     return Judgement.of(workbook, unit, true);
   }
@@ -108,7 +112,12 @@ public class WaveRunsTest {
   public void distortionAndShape(
       String label, double light, double heavy, Standing distortion, Standing shape) {
     Judgement judgement =
-        judged(unit(label), "No load", sine(230, light), "900 W", sine(226, heavy));
+        judged(
+            unit(label),
+            CaptureNote.ofLoad(0),
+            sine(230, light),
+            CaptureNote.ofLoad(900),
+            sine(226, heavy));
     assertEquals(standing(judgement, Subject.DISTORTION), Optional.of(distortion));
     assertEquals(standing(judgement, Subject.WAVEFORM), Optional.of(shape));
   }
@@ -119,12 +128,13 @@ public class WaveRunsTest {
     Judgement judgement =
         judged(
             unit("1000 W\nPure sine, THD < 3 %"),
-            "Mains",
+            CaptureNote.ofMains(),
             sine(230, 0.08),
-            "No load",
+            CaptureNote.ofLoad(0),
             sine(230, 0.01));
     assertEquals(standing(judgement, Subject.DISTORTION), Optional.of(Standing.KEPT));
-    Judgement none = judged(unit("1000 W\nPure sine, THD < 3 %"), "Mains", sine(230, 0.08));
+    Judgement none =
+        judged(unit("1000 W\nPure sine, THD < 3 %"), CaptureNote.ofMains(), sine(230, 0.08));
     assertEquals(standing(none, Subject.DISTORTION), Optional.of(Standing.NOT_TESTED));
     assertEquals(standing(none, Subject.WAVEFORM), Optional.of(Standing.NOT_TESTED));
   }
@@ -132,10 +142,13 @@ public class WaveRunsTest {
   @Test
   public void steppedWavesAgainstBothWords() {
     assertEquals(
-        standing(judged(unit("300 W\nPure sine"), "No load", stepped()), Subject.WAVEFORM),
+        standing(
+            judged(unit("300 W\nPure sine"), CaptureNote.ofLoad(0), stepped()), Subject.WAVEFORM),
         Optional.of(Standing.SHORT));
     assertEquals(
-        standing(judged(unit("300 W\nModified sine"), "No load", stepped()), Subject.WAVEFORM),
+        standing(
+            judged(unit("300 W\nModified sine"), CaptureNote.ofLoad(0), stepped()),
+            Subject.WAVEFORM),
         Optional.of(Standing.KEPT));
   }
 
@@ -145,11 +158,11 @@ public class WaveRunsTest {
     Judgement judgement =
         judged(
             unit("2000 W"),
-            "1\u2009200 W",
+            CaptureNote.ofLoad(1200),
             sine(222, 0.02),
-            "No load",
+            CaptureNote.ofLoad(0),
             sine(230, 0.03),
-            "by night",
+            CaptureNote.of("by night"),
             sine(229, 0.01));
     WaveRun run = (WaveRun) judgement.runs().get(0);
     assertEquals(run.sweep().points().stream().map(p -> p.watts()).toList(), List.of(0.0, 1200.0));
@@ -163,9 +176,9 @@ public class WaveRunsTest {
     Judgement judgement =
         judged(
             unit("1000 W\nPure sine"),
-            "No load",
+            CaptureNote.ofLoad(0),
             Capture.of(25_000, new double[500]),
-            "600 W",
+            CaptureNote.ofLoad(600),
             sine(230, 0.01));
     WaveRun run = (WaveRun) judgement.runs().get(0);
     assertEquals(run.own().size(), 1);
@@ -177,7 +190,8 @@ public class WaveRunsTest {
   public void takenBackAndBackAgain() {
     Unit unit = unit("1000 W");
     long run = WaveFiles.run(workbook, unit.id(), 230, "scope.csv", NOW);
-    long id = workbook.captures().keep(run, new KeptCapture(0, "No load", sine(230, 0)));
+    long id =
+        workbook.captures().keep(run, new KeptCapture(0, CaptureNote.ofLoad(0), sine(230, 0)));
     workbook.captures().struck(id, true);
     assertTrue(workbook.captures().of(run).isEmpty());
     workbook.captures().struck(id, false);
@@ -187,7 +201,13 @@ public class WaveRunsTest {
   /** The picture begins where the wave goes up through zero, and wave less sine is what is left. */
   @Test
   public void aStretchAsAPicture() {
-    Judgement judgement = judged(unit("1000 W"), "No load", sine(230, 0.05), "Mains", sine(231, 0));
+    Judgement judgement =
+        judged(
+            unit("1000 W"),
+            CaptureNote.ofLoad(0),
+            sine(230, 0.05),
+            CaptureNote.ofMains(),
+            sine(231, 0));
     WaveRun run = (WaveRun) judgement.runs().get(0);
     WaveRun.Wave wave = run.own().get(0);
     CycleDrawing figure = WavePictures.stretch(wave, Optional.of(run.waves().get(1)), 0, 40);
@@ -208,7 +228,8 @@ public class WaveRunsTest {
   /** The page has a sheet for the wave: its figures, its caps, what it is fit for. */
   @Test
   public void aPageWithItsWave() {
-    Judgement judgement = judged(unit("1000 W\nPure sine, THD < 3 %"), "No load", sine(230, 0.04));
+    Judgement judgement =
+        judged(unit("1000 W\nPure sine, THD < 3 %"), CaptureNote.ofLoad(0), sine(230, 0.04));
     String html =
         new PageHtml()
             .write(

@@ -7,6 +7,7 @@ import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.util.List;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 
 /** Captured waves of runs. Never changed, never deleted. */
 public final class Captures {
@@ -14,8 +15,8 @@ public final class Captures {
   public static final int MOST_SAMPLES = 20_000_000;
 
   private static final String INSERT =
-      "INSERT INTO capture (run_id, seconds, words, per_second, volts, amps)"
-          + " VALUES (?, ?, ?, ?, ?, ?)";
+      "INSERT INTO capture (run_id, seconds, words, mains, load_watts, per_second, volts, amps)"
+          + " VALUES (?, ?, ?, ?, ?, ?, ?, ?)";
 
   private final Workbook workbook;
 
@@ -26,12 +27,13 @@ public final class Captures {
   /** Every capture of a run, oldest first; their samples are read when they are looked at. */
   public List<KeptCapture> of(long runId) {
     return workbook.query(
-        "SELECT id, seconds, words FROM capture WHERE run_id = ?"
+        "SELECT id, seconds, words, mains, load_watts FROM capture WHERE run_id = ?"
             + " AND id NOT IN (SELECT capture_id FROM capture_struck) ORDER BY id",
         s -> s.setLong(1, runId),
         r -> {
           long id = r.getLong(1);
-          return new KeptCapture(id, r.getDouble(2), r.getString(3), () -> samples(id));
+          CaptureNote note = new CaptureNote(r.getString(3), r.getBoolean(4), Numbers.orNaN(r, 5));
+          return new KeptCapture(id, Numbers.orNaN(r, 2), note, () -> samples(id));
         });
   }
 
@@ -75,11 +77,13 @@ public final class Captures {
 
   private static void fill(PreparedStatement s, long runId, KeptCapture kept) throws SQLException {
     s.setLong(1, runId);
-    s.setDouble(2, kept.seconds());
+    Numbers.set(s, 2, kept.seconds());
     s.setString(3, kept.words());
-    s.setDouble(4, kept.capture().perSecond());
-    s.setBytes(5, encode(kept.capture().volts()));
-    s.setBytes(6, encode(kept.capture().amps()));
+    s.setBoolean(4, kept.mains());
+    Numbers.set(s, 5, kept.loadWatts());
+    s.setDouble(6, kept.capture().perSecond());
+    s.setBytes(7, encode(kept.capture().volts()));
+    s.setBytes(8, encode(kept.capture().amps()));
   }
 
   private static byte[] encode(double[] samples) {

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Condition;
 import org.wiseember.core.label.Direction;
@@ -22,8 +23,8 @@ final class ClaimJson {
     ArrayNode array = JSON.createArrayNode();
     for (Claim claim : claims) {
       ObjectNode node = array.addObject();
-      node.put("subject", claim.subject().name());
-      node.put("direction", claim.direction().name());
+      node.put("subject", key(claim.subject()));
+      node.put("direction", key(claim.direction()));
       if (!Double.isNaN(claim.low())) {
         node.put("low", claim.low());
       }
@@ -35,7 +36,7 @@ final class ClaimJson {
       }
       ArrayNode conditions = node.putArray("conditions");
       for (Condition condition : claim.conditions()) {
-        ObjectNode c = conditions.addObject().put("kind", condition.kind().name());
+        ObjectNode c = conditions.addObject().put("kind", key(condition.kind()));
         if (!Double.isNaN(condition.value())) {
           c.put("value", condition.value());
         }
@@ -55,13 +56,12 @@ final class ClaimJson {
         List<Condition> conditions = new ArrayList<>();
         for (JsonNode c : node.path("conditions")) {
           conditions.add(
-              new Condition(
-                  Condition.Kind.valueOf(c.path("kind").asText()), number(c.path("value"))));
+              new Condition(byKey(Condition.Kind.class, c.path("kind")), number(c.path("value"))));
         }
         claims.add(
             new Claim(
-                Subject.valueOf(node.path("subject").asText()),
-                Direction.valueOf(node.path("direction").asText()),
+                byKey(Subject.class, node.path("subject")),
+                byKey(Direction.class, node.path("direction")),
                 number(node.path("low")),
                 number(node.path("high")),
                 node.path("word").asText(""),
@@ -72,6 +72,16 @@ final class ClaimJson {
     } catch (JsonProcessingException | IllegalArgumentException e) {
       throw new WorkbookException("A claim kept in the workbook cannot be read.", e);
     }
+  }
+
+  /** As it stands in files; these keys stay as they are, whatever the program calls them. */
+  private static String key(Enum<?> value) {
+    return value.name().toLowerCase(Locale.ROOT);
+  }
+
+  /** Before layout 8 the program's own names stood there, in capitals. */
+  private static <E extends Enum<E>> E byKey(Class<E> type, JsonNode key) {
+    return Enum.valueOf(type, key.asText().toUpperCase(Locale.ROOT));
   }
 
   private static double number(JsonNode node) {

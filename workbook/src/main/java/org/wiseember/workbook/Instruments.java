@@ -1,6 +1,8 @@
 package org.wiseember.workbook;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 
 /** The instruments of a workbook's bench, as the texts of their description files. */
 public final class Instruments {
@@ -23,6 +25,27 @@ public final class Instruments {
         "SELECT id, description FROM instrument WHERE removed = 0 ORDER BY id",
         s -> {},
         r -> new Kept(r.getLong(1), r.getString(2)));
+  }
+
+  /** When an instrument was last checked against a better one; empty where nobody said. */
+  public Optional<LocalDate> checkedOn(long id) {
+    return workbook
+        .query(
+            "SELECT checked_on FROM instrument WHERE id = ?",
+            s -> s.setLong(1, id),
+            r -> Dates.read(r.getString(1)))
+        .stream()
+        .findFirst()
+        .flatMap(day -> day);
+  }
+
+  public void checkedOn(long id, Optional<LocalDate> day) {
+    workbook.update(
+        "UPDATE instrument SET checked_on = ? WHERE id = ?",
+        s -> {
+          s.setString(1, Dates.write(day));
+          s.setLong(2, id);
+        });
   }
 
   public long add(String description) {

@@ -3,6 +3,7 @@ package org.wiseember.workbook;
 import java.util.Objects;
 import java.util.function.Supplier;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 
 /**
  * A captured wave of a run. Its samples are many: they are read when somebody looks at them, and
@@ -11,21 +12,21 @@ import org.wiseember.core.waveform.Capture;
 public final class KeptCapture {
   private final long id;
   private final double seconds;
-  private final String words;
+  private final CaptureNote note;
   private final Supplier<Capture> source;
   private Capture capture;
 
   /** One that lies in a workbook. */
-  KeptCapture(long id, double seconds, String words, Supplier<Capture> source) {
+  KeptCapture(long id, double seconds, CaptureNote note, Supplier<Capture> source) {
     this.id = id;
     this.seconds = seconds;
-    this.words = words;
+    this.note = note;
     this.source = source;
   }
 
   /** One that is to be kept. */
-  public KeptCapture(double seconds, String words, Capture capture) {
-    this(0, seconds, words, () -> capture);
+  public KeptCapture(double seconds, CaptureNote note, Capture capture) {
+    this(0, seconds, note, () -> capture);
   }
 
   /** Its key in the workbook; 0 before it is kept. */
@@ -33,14 +34,29 @@ public final class KeptCapture {
     return id;
   }
 
-  /** On the run's clock, at its start. */
+  /** On the run's clock, at its start; NaN where nobody knows when it was taken. */
   public double seconds() {
     return seconds;
   }
 
-  /** What was captured. */
+  /** What it is of. */
+  public CaptureNote note() {
+    return note;
+  }
+
+  /** What it is called. */
   public String words() {
-    return words;
+    return note.words();
+  }
+
+  /** Whether it shows the mains and not the unit. */
+  public boolean mains() {
+    return note.mains();
+  }
+
+  /** Of the load at the outlet, W, 0 for none; NaN where nobody said. */
+  public double loadWatts() {
+    return note.loadWatts();
   }
 
   /** Whether its samples were read, so that asking for them takes no time. */
@@ -65,16 +81,16 @@ public final class KeptCapture {
     return other instanceof KeptCapture that
         && id == that.id
         && Double.compare(seconds, that.seconds) == 0
-        && words.equals(that.words);
+        && note.equals(that.note);
   }
 
   @Override
   public int hashCode() {
-    return Objects.hash(id, seconds, words);
+    return Objects.hash(id, seconds, note);
   }
 
   @Override
   public String toString() {
-    return words + " at " + seconds + " s";
+    return words() + (Double.isNaN(seconds) ? "" : " at " + seconds + " s");
   }
 }

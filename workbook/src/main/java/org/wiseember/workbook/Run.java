@@ -7,6 +7,7 @@ import org.wiseember.core.trace.Channel;
 /**
  * A test that was started.
  *
+ * @param of the unit or other subject it is of
  * @param kind short stable name of the procedure
  * @param title as shown, {@code AC drain at 600 W}
  * @param ending why it ended, one sentence; empty while it runs
@@ -15,7 +16,7 @@ import org.wiseember.core.trace.Channel;
  */
 public record Run(
     long id,
-    long unitId,
+    RunOf of,
     String kind,
     String title,
     Instant startedAt,
@@ -23,6 +24,11 @@ public record Run(
     String ending,
     RunSettings settings,
     List<Channel> channels) {
+  /** The unit it is of; 0 where it is of another subject. */
+  public long unitId() {
+    return of.unitId();
+  }
+
   /** Where a run stands. */
   public enum State {
     RUNNING,

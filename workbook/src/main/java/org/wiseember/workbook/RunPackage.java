@@ -26,6 +26,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.workbook.log.LogCsv;
 import org.wiseember.workbook.log.LogUnreadable;
 
@@ -144,11 +145,13 @@ public final class RunPackage {
     }
     ArrayNode captures = root.putArray("captures");
     for (KeptCapture kept : workbook.captures().of(run.id())) {
-      captures
-          .addObject()
+      ObjectNode capture = captures.addObject();
+      number(capture, "seconds", kept.seconds());
+      number(capture, "loadWatts", kept.loadWatts());
+      capture
           .put("file", CaptureCsv.name(captures.size() - 1))
-          .put("seconds", kept.seconds())
           .put("words", kept.words())
+          .put("mains", kept.mains())
           .put("samplesPerSecond", kept.capture().perSecond());
     }
     ArrayNode photos = root.putArray("photos");
@@ -225,6 +228,13 @@ public final class RunPackage {
     }
   }
 
+  /** A number that may be missing. */
+  private static void number(ObjectNode node, String name, double value) {
+    if (!Double.isNaN(value)) {
+      node.put(name, value);
+    }
+  }
+
   private static WorkbookException refused(Path file, String why) {
     return new WorkbookException(
         file.getFileName() + " is not taken in: " + why + ". Nothing was changed.");
@@ -286,12 +296,21 @@ public final class RunPackage {
                 in, node.path("samplesPerSecond").asDouble(), Captures.MOST_SAMPLES - samples);
         samples += capture.size();
         captures.add(
-            new KeptCapture(node.path("seconds").asDouble(), node.path("words").asText(), capture));
+            new KeptCapture(node.path("seconds").asDouble(Double.NaN), note(node), capture));
       } catch (CaptureCsv.Unreadable e) {
         throw refused(file, name + " cannot be read: " + e.getMessage());
       }
     }
     return captures;
+  }
+
+  /** Packages from before the load had a field of its own name it in words. */
+  private static CaptureNote note(JsonNode node) {
+    String words = node.path("words").asText();
+    return node.has("mains")
+        ? new CaptureNote(
+            words, node.path("mains").asBoolean(), node.path("loadWatts").asDouble(Double.NaN))
+        : CaptureWords.read(words);
   }
 
   private static Unpacked unpacked(
@@ -301,7 +320,8 @@ public final class RunPackage {
       events.add(
           new Event(
               event.path("seconds").asDouble(),
-              event.path("code").asText(),
+              Event.spelled(event.path("code").asText()),
+              event.path("detail").asText(),
               event.path("words").asText()));
     }
     List<KeptReading> typed = new ArrayList<>();

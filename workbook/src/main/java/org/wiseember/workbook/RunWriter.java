@@ -102,12 +102,13 @@ public final class RunWriter {
       throws SQLException {
     try (PreparedStatement s =
         connection.prepareStatement(
-            "INSERT INTO event (run_id, seconds, code, words) VALUES (?, ?, ?, ?)")) {
+            "INSERT INTO event (run_id, seconds, code, detail, words) VALUES (?, ?, ?, ?, ?)")) {
       for (Event event : events) {
         s.setLong(1, runId);
         s.setDouble(2, event.seconds());
         s.setString(3, event.code());
-        s.setString(4, event.words());
+        s.setString(4, event.detail());
+        s.setString(5, event.words());
         s.executeUpdate();
       }
     }

@@ -19,7 +19,8 @@ import org.wiseember.core.trace.Trace;
 /** The runs of a workbook and their raw readings. */
 public final class Runs {
   private static final String SELECT =
-      "SELECT id, unit_id, kind, title, started_at, state, ending, settings, channels FROM run ";
+      "SELECT id, unit_id, subject_id, kind, title, started_at, state, ending, settings, channels"
+          + " FROM run ";
 
   private static final int BLOCK_ROWS = 65_536;
 
@@ -44,7 +45,7 @@ public final class Runs {
 
   private static Run read(ResultSet row) throws SQLException {
     List<Channel> channels =
-        Arrays.stream(row.getString(9).split(","))
+        Arrays.stream(row.getString(10).split(","))
             .filter(key -> !key.isEmpty())
             .map(
                 key ->
@@ -54,17 +55,25 @@ public final class Runs {
             .toList();
     return new Run(
         row.getLong(1),
-        row.getLong(2),
-        row.getString(3),
+        new RunOf(row.getLong(2), row.getLong(3)),
         row.getString(4),
-        Instant.parse(row.getString(5)),
-        Run.State.valueOf(row.getString(6).toUpperCase(Locale.ROOT)),
-        row.getString(7),
-        RunSettings.read(row.getString(8)),
+        row.getString(5),
+        Instant.parse(row.getString(6)),
+        Run.State.valueOf(row.getString(7).toUpperCase(Locale.ROOT)),
+        row.getString(8),
+        RunSettings.read(row.getString(9)),
         channels);
   }
 
-  /** Starts a run and gives back its writer. */
+  /** The runs of a subject that is no unit, oldest first. */
+  public List<Run> ofSubject(long subjectId) {
+    return workbook.query(
+        SELECT + "WHERE subject_id = ? AND removed = 0 ORDER BY id",
+        s -> s.setLong(1, subjectId),
+        Runs::read);
+  }
+
+  /** Starts a run of a unit and gives back its writer. */
   public RunWriter begin(
       long unitId,
       String kind,
@@ -72,19 +81,44 @@ public final class Runs {
       Instant startedAt,
       RunSettings settings,
       List<Channel> channels) {
+    return begin(RunOf.unit(unitId), kind, title, startedAt, settings, channels);
+  }
+
+  /** Starts a run and gives back its writer. */
+  public RunWriter begin(
+      RunOf of,
+      String kind,
+      String title,
+      Instant startedAt,
+      RunSettings settings,
+      List<Channel> channels) {
     long id =
         workbook.update(
-            "INSERT INTO run (unit_id, kind, title, started_at, state, settings, channels)"
-                + " VALUES (?, ?, ?, ?, 'running', ?, ?)",
+            "INSERT INTO run (unit_id, subject_id, kind, title, started_at, state, settings,"
+                + " channels) VALUES (?, ?, ?, ?, ?, 'running', ?, ?)",
             s -> {
-              s.setLong(1, unitId);
-              s.setString(2, kind);
-              s.setString(3, title);
-              s.setString(4, startedAt.toString());
-              s.setString(5, settings.json());
-              s.setString(6, channels.stream().map(Channel::key).collect(Collectors.joining(",")));
+              of.into(s, 1);
+              s.setString(3, kind);
+              s.setString(4, title);
+              s.setString(5, startedAt.toString());
+              s.setString(6, settings.json());
+              s.setString(7, channels.stream().map(Channel::key).collect(Collectors.joining(",")));
             });
     return new RunWriter(workbook, id, channels.size(), 0);
+  }
+
+  /** Adds a whole run of a unit at once; see below. */
+  public long add(
+      long unitId,
+      String kind,
+      String title,
+      Instant startedAt,
+      Run.State state,
+      String ending,
+      RunSettings settings,
+      Trace trace,
+      List<Event> events) {
+    return add(RunOf.unit(unitId), kind, title, startedAt, state, ending, settings, trace, events);
   }
 
   /**
@@ -94,7 +128,7 @@ public final class Runs {
    * @return its key
    */
   public long add(
-      long unitId,
+      RunOf of,
       String kind,
       String title,
       Instant startedAt,
@@ -108,8 +142,7 @@ public final class Runs {
     long[] id = new long[1];
     workbook.together(
         connection -> {
-          id[0] =
-              insert(connection, unitId, kind, title, startedAt, kept, ending, settings, channels);
+          id[0] = insert(connection, of, kind, title, startedAt, kept, ending, settings, channels);
           insertSamples(connection, id[0], trace, channels);
           RunWriter.insertEvents(connection, id[0], events);
         });
@@ -118,7 +151,7 @@ public final class Runs {
 
   private static long insert(
       Connection connection,
-      long unitId,
+      RunOf of,
       String kind,
       String title,
       Instant startedAt,
@@ -129,17 +162,17 @@ public final class Runs {
       throws SQLException {
     try (PreparedStatement s =
         connection.prepareStatement(
-            "INSERT INTO run (unit_id, kind, title, started_at, state, ending, settings, channels)"
-                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
+            "INSERT INTO run (unit_id, subject_id, kind, title, started_at, state, ending,"
+                + " settings, channels) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
             Statement.RETURN_GENERATED_KEYS)) {
-      s.setLong(1, unitId);
-      s.setString(2, kind);
-      s.setString(3, title);
-      s.setString(4, startedAt.toString());
-      s.setString(5, state.name().toLowerCase(Locale.ROOT));
-      s.setString(6, ending);
-      s.setString(7, settings.json());
-      s.setString(8, channels.stream().map(Channel::key).collect(Collectors.joining(",")));
+      of.into(s, 1);
+      s.setString(3, kind);
+      s.setString(4, title);
+      s.setString(5, startedAt.toString());
+      s.setString(6, state.name().toLowerCase(Locale.ROOT));
+      s.setString(7, ending);
+      s.setString(8, settings.json());
+      s.setString(9, channels.stream().map(Channel::key).collect(Collectors.joining(",")));
       s.executeUpdate();
       try (ResultSet keys = s.getGeneratedKeys()) {
         keys.next();
@@ -209,12 +242,13 @@ public final class Runs {
   /** Keeps something said about a run after it ended. */
   public void note(long runId, Event event) {
     workbook.update(
-        "INSERT INTO event (run_id, seconds, code, words) VALUES (?, ?, ?, ?)",
+        "INSERT INTO event (run_id, seconds, code, detail, words) VALUES (?, ?, ?, ?, ?)",
         s -> {
           s.setLong(1, runId);
           s.setDouble(2, event.seconds());
           s.setString(3, event.code());
-          s.setString(4, event.words());
+          s.setString(4, event.detail());
+          s.setString(5, event.words());
         });
   }
 
@@ -243,9 +277,9 @@ public final class Runs {
   /** What was noticed and marked, in order of time. */
   public List<Event> events(long runId) {
     return workbook.query(
-        "SELECT seconds, code, words FROM event WHERE run_id = ? ORDER BY seconds, id",
+        "SELECT seconds, code, detail, words FROM event WHERE run_id = ? ORDER BY seconds, id",
         s -> s.setLong(1, runId),
-        r -> new Event(r.getDouble(1), r.getString(2), r.getString(3)));
+        r -> new Event(r.getDouble(1), r.getString(2), r.getString(3), r.getString(4)));
   }
 
   /** Called when the workbook is opened for writing: what still says running was cut short. */

@@ -55,6 +55,41 @@ public final class Units {
         });
   }
 
+  /** What is known of the very unit. */
+  public UnitFacts facts(long id) {
+    return workbook
+        .query(
+            "SELECT serial, firmware, obtained, obtained_on, price, currency FROM unit"
+                + " WHERE id = ?",
+            s -> s.setLong(1, id),
+            r ->
+                new UnitFacts(
+                    r.getString(1),
+                    r.getString(2),
+                    r.getString(3),
+                    Dates.read(r.getString(4)),
+                    Numbers.orNaN(r, 5),
+                    r.getString(6)))
+        .stream()
+        .findFirst()
+        .orElse(UnitFacts.NONE);
+  }
+
+  public void facts(long id, UnitFacts facts) {
+    workbook.update(
+        "UPDATE unit SET serial = ?, firmware = ?, obtained = ?, obtained_on = ?, price = ?,"
+            + " currency = ? WHERE id = ?",
+        s -> {
+          s.setString(1, facts.serial());
+          s.setString(2, facts.firmware());
+          s.setString(3, facts.obtained());
+          s.setString(4, Dates.write(facts.obtainedOn()));
+          Numbers.set(s, 5, facts.price());
+          s.setString(6, facts.currency());
+          s.setLong(7, id);
+        });
+  }
+
   /** Takes a unit off the shelf; its runs and labels stay in the file. */
   public void remove(long id) {
     removed(id, 1);

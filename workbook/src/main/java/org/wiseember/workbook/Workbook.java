@@ -1,12 +1,11 @@
 package org.wiseember.workbook;
 
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -28,9 +27,6 @@ import org.wiseember.core.solar.PanelsOnHand;
 public final class Workbook implements AutoCloseable {
   /** "WEmb", in the file's header, so that other programs can tell what it is. */
   static final int APPLICATION_ID = 0x57456D62;
-
-  /** The newest layout this program writes. */
-  static final int VERSION = 8;
 
   private final Path file;
   private final Connection connection;
@@ -77,8 +73,14 @@ public final class Workbook implements AutoCloseable {
       boolean readOnly = lock.isEmpty();
       connection = connect(file, readOnly);
       if (!readOnly) {
-        migrate(connection, file);
+        new Migration(connection, file).run();
         settleHeader(connection);
+      } else if (Migration.version(connection) < Migration.VERSION) {
+        // Read-only, so the file stays as it is: a copy is brought up and read instead.
+        Path copy = copyOf(connection, file);
+        connection.close();
+        connection = connect(copy, false);
+        new Migration(connection, copy).run();
       }
       check(connection, file);
       String writer =
@@ -97,6 +99,18 @@ public final class Workbook implements AutoCloseable {
       closeQuietly(connection, lock);
       throw e;
     }
+  }
+
+  private static Path copyOf(Connection connection, Path file) throws SQLException, IOException {
+    Path folder = Files.createTempDirectory("ember-read-only");
+    Path copy = folder.resolve(String.valueOf(file.getFileName()));
+    try (PreparedStatement s = connection.prepareStatement("VACUUM INTO ?")) {
+      s.setString(1, copy.toString());
+      s.execute();
+    }
+    folder.toFile().deleteOnExit();
+    copy.toFile().deleteOnExit();
+    return copy;
   }
 
   private static String who(Clock clock) {
@@ -129,40 +143,6 @@ public final class Workbook implements AutoCloseable {
     return connection;
   }
 
-  private static void migrate(Connection connection, Path file) throws SQLException, IOException {
-    int version = pragma(connection, "user_version");
-    if (version > VERSION) {
-      throw newer(file);
-    }
-    for (int next = version + 1; next <= VERSION; next++) {
-      connection.setAutoCommit(false);
-      try (Statement statement = connection.createStatement()) {
-        for (String sql : script(next)) {
-          statement.execute(sql);
-        }
-        statement.execute("PRAGMA application_id = " + APPLICATION_ID);
-        statement.execute("PRAGMA user_version = " + next);
-        connection.commit();
-      } catch (SQLException e) {
-        connection.rollback();
-        throw e;
-      } finally {
-        connection.setAutoCommit(true);
-      }
-    }
-  }
-
-  /**
-   * The statements of one migration; triggers hold semicolons, so a blank line ends a statement.
-   */
-  private static String[] script(int version) throws IOException {
-    String name = "schema-" + version + ".sql";
-    try (InputStream in = Workbook.class.getResourceAsStream(name)) {
-      String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-      return text.split(";\\s*\\n(?=\\s*(?:CREATE|--|ALTER|INSERT|UPDATE|$))");
-    }
-  }
-
   /** Puts the file's header on disk now: a second opening looks there before anything else. */
   private static void settleHeader(Connection connection) throws SQLException {
     try (Statement statement = connection.createStatement()) {
@@ -171,7 +151,7 @@ public final class Workbook implements AutoCloseable {
   }
 
   private static void check(Connection connection, Path file) throws SQLException {
-    if (pragma(connection, "user_version") > VERSION) {
+    if (Migration.version(connection) > Migration.VERSION) {
       throw newer(file);
     }
     if (pragma(connection, "application_id") != APPLICATION_ID) {
@@ -281,6 +261,11 @@ public final class Workbook implements AutoCloseable {
 
   public Treatments treatments() {
     return new Treatments(this);
+  }
+
+  /** What runs are of that are of no unit. */
+  public Subjects subjects() {
+    return new Subjects(this);
   }
 
   /** What was worked out of runs. */

@@ -27,6 +27,7 @@ import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 
 public class RunPackageTest {
   private static final Clock CLOCK =
@@ -86,9 +87,10 @@ public class RunPackageTest {
             List.of(
                 new KeptCapture(
                     7,
-                    "Plug pulled, \"fast\"",
+                    CaptureNote.of("Plug pulled, \"fast\""),
                     Capture.of(10_000, new double[] {1.5, -325.1, 0}, new double[] {0, 1e-7, -3})),
-                new KeptCapture(9, "volts alone", Capture.of(2e6, new double[] {0.1, 0.2}))));
+                new KeptCapture(
+                    9, CaptureNote.of("volts alone"), Capture.of(2e6, new double[] {0.1, 0.2}))));
     return workbook.runs().byId(writer.runId()).orElseThrow();
   }
 

@@ -102,7 +102,7 @@ abstract class AskingCourse extends Course {
     boolean hot = celsius >= HotSpot.TOO_HOT;
     if (hot) {
       finish("The case reached " + Figures.fixed(celsius, 0) + " °C. Load off, let it cool.");
-      out.add(new Notice(frame.seconds(), "too-hot", ending));
+      out.add(new Notice(frame.seconds(), "too_hot", ending));
     }
     return hot;
   }

@@ -181,7 +181,7 @@ public final class Charge extends AskingCourse {
       sayCold(now, out);
     } else if (most < LEAST_WATTS && since >= NOTHING_SECONDS) {
       finish("It takes nothing from " + together() + ". Is it full, or nothing plugged in?");
-      out.add(new Notice(now, "no-charge", ending));
+      out.add(new Notice(now, "no_charge", ending));
     } else if (most >= LEAST_WATTS && since >= OVER_SECONDS) {
       finish("It takes no more: full after " + Figures.duration(passed - since) + ".");
     } else if (passed >= LONGEST_SECONDS) {
@@ -194,7 +194,7 @@ public final class Charge extends AskingCourse {
       out.add(
           new Notice(
               now,
-              "too-cold",
+              "too_cold",
               "It takes nothing while its cells are cold. Waiting until it warms up."));
     }
     coldSaid = true;

@@ -214,7 +214,7 @@ public final class Drain extends Course {
         String shown =
             Double.isNaN(display) ? "" : " with " + Figures.plain(display) + " % on the display";
         ending = "The output dropped out" + shown + ".";
-        out.add(new Notice(now, "cut-off", ending + " Read the meters before recharging."));
+        out.add(new Notice(now, "cut_off", ending + " Read the meters before recharging."));
         enter(Phase.WINDING_DOWN, now);
         return true;
       }
@@ -229,7 +229,7 @@ public final class Drain extends Course {
       out.add(
           new Notice(
               now,
-              "load-paused",
+              "load_paused",
               dc
                   ? "The load went off while there are volts at the port: its own low-volt stop or a"
                       + " lead, not the unit's cut-off."
@@ -254,7 +254,7 @@ public final class Drain extends Course {
       out.add(
           new Notice(
               frame.seconds(),
-              "not-zeroed",
+              "not_zeroed",
               "The meter's total stands at "
                   + Figures.plain(total)
                   + " Wh at the start; energy is counted from there."));
@@ -264,7 +264,7 @@ public final class Drain extends Course {
       out.add(
           new Notice(
               frame.seconds(),
-              "not-full",
+              "not_full",
               "The display shows "
                   + Figures.plain(charge)
                   + " % at the start. Capacity needs a full unit, so this drain judges nothing on the"
@@ -281,7 +281,7 @@ public final class Drain extends Course {
       out.add(
           new Notice(
               frame.seconds(),
-              "no-output",
+              "no_output",
               dc
                   ? "There are no volts at the port. Switch the unit's DC output on; the drain starts"
                       + " when they come."

@@ -16,10 +16,10 @@ public final class HeatNoise extends AskingCourse {
   public static final String KIND = "heat";
 
   /** Code of the notice at which a load begins; the background has its own. */
-  public static final String LOAD = "heat-load";
+  public static final String LOAD = "heat_load";
 
   /** Code of the notice at which the background begins. */
-  public static final String BACKGROUND = "heat-background";
+  public static final String BACKGROUND = "heat_background";
 
   static final double BACKGROUND_SECONDS = 60;
   static final double LOAD_SECONDS = 240;

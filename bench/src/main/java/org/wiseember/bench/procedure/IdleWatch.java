@@ -14,8 +14,8 @@ public final class IdleWatch extends AskingCourse {
   /** Kept with the run. */
   public static final String KIND = "idle";
 
-  /** Code of the notice at which a state begins; its words are those of the state. */
-  public static final String STATE = "idle-state";
+  /** Code of the notice at which a state begins; its detail is the key of the state. */
+  public static final String STATE = "idle_state";
 
   /** Time a state is read for: a fan or a check of the cells comes every few minutes. */
   public static final double STATE_SECONDS = 600;
@@ -46,7 +46,7 @@ public final class IdleWatch extends AskingCourse {
   @Override
   protected void go(Frame frame, double passed, boolean first, List<Notice> out) {
     if (first) {
-      out.add(new Notice(frame.seconds(), STATE, states.get(at).words()));
+      out.add(new Notice(frame.seconds(), STATE, states.get(at).key(), states.get(at).words()));
     } else if (passed >= STATE_SECONDS) {
       at++;
       part(Phase.MEASURING);

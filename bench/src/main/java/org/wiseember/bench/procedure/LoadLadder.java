@@ -137,7 +137,7 @@ public final class LoadLadder extends AskingCourse {
       out.add(
           new Notice(
               now,
-              "other-load",
+              "other_load",
               "The load draws "
                   + Figures.fixed(watts, 0)
                   + " W where "
@@ -159,7 +159,7 @@ public final class LoadLadder extends AskingCourse {
             : "The output dropped out at "
                 + Figures.plain(load(), Unit.WATT)
                 + "; the loads before it stay.");
-    out.add(new Notice(frame.seconds(), "cut-off", ending));
+    out.add(new Notice(frame.seconds(), "cut_off", ending));
     return true;
   }
 

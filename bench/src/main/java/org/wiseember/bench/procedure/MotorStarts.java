@@ -1,6 +1,7 @@
 package org.wiseember.bench.procedure;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.notice.Notice;
@@ -10,6 +11,7 @@ import org.wiseember.core.start.MotorStart;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.core.waveform.NominalFrequency;
 
 /**
@@ -22,7 +24,7 @@ public final class MotorStarts extends AskingCourse {
   public static final String KIND = "motor-start";
 
   /** Codes of the notices that tell how a try went begin so; the outcome's name follows. */
-  public static final String TRY = "start-";
+  public static final String TRY = "start_";
 
   static final double BEFORE_SECONDS = 5;
   static final double ON_SECONDS = 8;
@@ -77,22 +79,23 @@ public final class MotorStarts extends AskingCourse {
   }
 
   @Override
-  public String captured(Capture capture) {
+  public CaptureNote captured(Capture capture) {
     seen = MotorStart.of(capture, hertz());
-    return seen.map(
-            s ->
-                "Try "
-                    + (at + 1)
-                    + ": "
-                    + s.outcome().words()
-                    + ", peak "
-                    + Figures.fixed(s.peakAmps(), 1)
-                    + " A, "
-                    + Figures.fixed(s.mostVoltAmperes(), 0)
-                    + " VA, down to "
-                    + Figures.fixed(s.leastVolts(), 0)
-                    + " V")
-        .orElse("Try " + (at + 1));
+    return CaptureNote.of(
+        seen.map(
+                s ->
+                    "Try "
+                        + (at + 1)
+                        + ": "
+                        + s.outcome().words()
+                        + ", peak "
+                        + Figures.fixed(s.peakAmps(), 1)
+                        + " A, "
+                        + Figures.fixed(s.mostVoltAmperes(), 0)
+                        + " VA, down to "
+                        + Figures.fixed(s.leastVolts(), 0)
+                        + " V")
+            .orElse("Try " + (at + 1)));
   }
 
   @Override
@@ -121,7 +124,7 @@ public final class MotorStarts extends AskingCourse {
   private Notice told(double now, MotorStart.Outcome outcome) {
     return new Notice(
         now,
-        TRY + outcome.name(),
+        TRY + outcome.name().toLowerCase(Locale.ROOT),
         "Try "
             + (at + 1)
             + " of "

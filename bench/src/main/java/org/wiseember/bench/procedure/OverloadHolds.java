@@ -10,6 +10,7 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 
 /**
  * Holds loads above the rating, one after the other: from a base load up, each until it trips or
@@ -153,7 +154,7 @@ public final class OverloadHolds extends AskingCourse {
   private void settle(double now, double passed, boolean dead, List<Notice> out) {
     if (dead) {
       finish("The output dropped out at the base load; there is nothing to hold above it.");
-      out.add(new Notice(now, "cut-off", ending));
+      out.add(new Notice(now, "cut_off", ending));
     } else if (passed >= BASE_SECONDS) {
       next(Phase.MEASURING);
     }
@@ -242,8 +243,8 @@ public final class OverloadHolds extends AskingCourse {
   }
 
   @Override
-  public String captured(Capture capture) {
-    return "Load on, " + Figures.plain(load(), Unit.WATT);
+  public CaptureNote captured(Capture capture) {
+    return new CaptureNote("Load on, " + Figures.plain(load(), Unit.WATT), false, load());
   }
 
   /** Loads gone through, the one it is at among them; 0 before the first. */

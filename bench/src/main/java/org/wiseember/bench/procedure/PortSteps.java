@@ -56,7 +56,7 @@ public final class PortSteps extends AskingCourse {
           at < 0
               ? "There are no volts at the port. Switch it on and start again."
               : "The port switched off at " + Figures.plain(amps.get(at)) + " A.");
-      out.add(new Notice(frame.seconds(), "cut-off", ending));
+      out.add(new Notice(frame.seconds(), "cut_off", ending));
     } else if (byHand || passed >= STEP_SECONDS) {
       at++;
       part(Phase.MEASURING);

@@ -7,6 +7,7 @@ import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 
 /** A test while it runs. Not safe for several threads. */
 public interface Procedure {
@@ -39,10 +40,10 @@ public interface Procedure {
   /**
    * Takes the wave a scope caught in the frame that follows.
    *
-   * @return what it shows, in a few words, under which it is kept
+   * @return what it shows, under which it is kept
    */
-  default String captured(Capture capture) {
-    return "Capture";
+  default CaptureNote captured(Capture capture) {
+    return CaptureNote.of("Capture");
   }
 
   /** The watts the test is about; NaN where they were not read. */

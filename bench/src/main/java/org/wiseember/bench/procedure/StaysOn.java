@@ -8,6 +8,7 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 
 /**
  * The wall plug pulled several times with a lamp and a computer without battery at the outlet, and
@@ -70,8 +71,8 @@ public final class StaysOn extends AskingCourse {
   }
 
   @Override
-  public String captured(Capture capture) {
-    return "Plug pulled, time " + (at + 1);
+  public CaptureNote captured(Capture capture) {
+    return CaptureNote.of("Plug pulled, time " + (at + 1));
   }
 
   @Override

@@ -9,6 +9,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.transfer.TransferGap;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.core.waveform.NominalFrequency;
 
 /**
@@ -76,7 +77,7 @@ public final class SwitchOver extends AskingCourse {
   }
 
   @Override
-  public String captured(Capture capture) {
+  public CaptureNote captured(Capture capture) {
     TransferGap.Reading reading = TransferGap.of(capture, hertz);
     gap =
         reading
@@ -87,7 +88,7 @@ public final class SwitchOver extends AskingCourse {
                         + Figures.withUncertainty(
                             1000 * g.seconds(), 1000 * g.u95(), Unit.MILLISECOND))
             .orElse(reading.trouble());
-    return "Plug pulled, time " + (at + 1);
+    return CaptureNote.of("Plug pulled, time " + (at + 1));
   }
 
   @Override

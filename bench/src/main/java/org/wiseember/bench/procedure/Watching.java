@@ -56,7 +56,7 @@ public final class Watching extends Course {
     deadSince = !dead ? Double.NaN : Double.isNaN(deadSince) ? frame.seconds() : deadSince;
     if (!phase.over() && frame.seconds() - deadSince >= DEAD_SECONDS) {
       finish("The output went off and stayed off.");
-      return List.of(new Notice(frame.seconds(), "cut-off", ending));
+      return List.of(new Notice(frame.seconds(), "cut_off", ending));
     }
     return List.of();
   }

@@ -5,9 +5,9 @@ import java.util.Optional;
 import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.core.waveform.WaveMethod;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformFinding;
@@ -20,12 +20,6 @@ import org.wiseember.core.waveform.WaveformUnreadable;
 public final class WaveSteps extends AskingCourse {
   /** Kept with the run. */
   public static final String KIND = "waveform";
-
-  /** What the capture of the mains is kept as. */
-  public static final String MAINS = "Mains";
-
-  /** What the capture without load is kept as. */
-  public static final String NO_LOAD = "No load";
 
   /** Code of the notice that tells what a capture shows. */
   public static final String WAVE = "wave";
@@ -54,8 +48,12 @@ public final class WaveSteps extends AskingCourse {
   }
 
   /** What the capture of the step is kept as. */
+  private CaptureNote note() {
+    return at == MAINS_STEP ? CaptureNote.ofMains() : CaptureNote.ofLoad(load());
+  }
+
   private String words() {
-    return at == MAINS_STEP ? MAINS : at == 0 ? NO_LOAD : Figures.plain(load(), Unit.WATT);
+    return note().words();
   }
 
   @Override
@@ -78,7 +76,7 @@ public final class WaveSteps extends AskingCourse {
   }
 
   @Override
-  public String captured(Capture capture) {
+  public CaptureNote captured(Capture capture) {
     try {
       WaveformFinding f = WaveformAnalysis.of(capture, WaveMethod.assumed(WaveMethod.USUAL_ORDERS));
       seen =
@@ -96,7 +94,7 @@ public final class WaveSteps extends AskingCourse {
     } catch (WaveformUnreadable e) {
       seen = Optional.of(words() + ": " + e.getMessage());
     }
-    return words();
+    return note();
   }
 
   @Override
@@ -118,7 +116,7 @@ public final class WaveSteps extends AskingCourse {
       out.add(
           new Notice(
               frame.seconds(),
-              "no-capture",
+              "no_capture",
               words() + ": no capture came. Add it from a file in Evidence."));
       next();
     }

@@ -5,6 +5,7 @@ import org.wiseember.bench.procedure.Phase;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 
 /** Keeps what a run reads. Called from the run's own thread only. */
 public interface Recorder {
@@ -18,9 +19,9 @@ public interface Recorder {
    * Takes a captured wave.
    *
    * @param seconds on the bench clock, at its start
-   * @param words what was captured
+   * @param note what was captured
    */
-  default void capture(double seconds, String words, Capture capture) {}
+  default void capture(double seconds, CaptureNote note, Capture capture) {}
 
   /**
    * Told before an instrument switches a load on, so that it is known to be on whatever happens to

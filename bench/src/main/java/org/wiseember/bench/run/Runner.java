@@ -233,14 +233,14 @@ public final class Runner {
             + e.getClass().getSimpleName()
             + "); what was read until here is kept.";
     procedure.stop(why);
-    keep(new Notice(last == null ? 0 : last.seconds(), "broke-off", why));
+    keep(new Notice(last == null ? 0 : last.seconds(), "broke_off", why));
   }
 
   /** Switches off first, then closes the run; nothing that fails on the way keeps the rest back. */
   private void end() {
     stillOn = bench.switchOff();
     for (StillOn still : stillOn) {
-      keep(new Notice(last == null ? 0 : last.seconds(), "still-on", still.words()));
+      keep(new Notice(last == null ? 0 : last.seconds(), "still_on", still.words()));
     }
     onNow.stream()
         .filter(d -> stillOn.stream().noneMatch(s -> s.instrument().equals(d)))
@@ -348,7 +348,7 @@ public final class Runner {
   private void noticeWhatItShows(double now) {
     String shows = bench.unitShows();
     if (!shows.equals(shown) && !shows.isEmpty()) {
-      keep(new Notice(now, "error-code", "The unit shows " + shows + "."));
+      keep(new Notice(now, "error_code", "The unit shows " + shows + "."));
     }
     shown = shows;
   }

@@ -17,9 +17,11 @@ import java.util.concurrent.ConcurrentHashMap;
 final class ScpiServer implements AutoCloseable {
   private static final int LONGEST_MESSAGE = 65_536;
   private static final int MOST_CLIENTS = 16;
+  private static final long LONGEST_WAIT = 2000;
 
   private final ServerSocket server;
   private final ScpiInstrument instrument;
+  private final Thread accepting;
   private final Set<Socket> clients = ConcurrentHashMap.newKeySet();
 
   /**
@@ -32,17 +34,18 @@ final class ScpiServer implements AutoCloseable {
     this.server = new ServerSocket();
     server.setReuseAddress(true);
     server.bind(new InetSocketAddress(InetAddress.getLoopbackAddress(), port));
-    start("scpi " + port(), this::accept);
+    accepting = start("scpi " + port(), this::accept);
   }
 
   int port() {
     return server.getLocalPort();
   }
 
-  private static void start(String name, Runnable run) {
+  private static Thread start(String name, Runnable run) {
     Thread thread = new Thread(run, name);
     thread.setDaemon(true);
     thread.start();
+    return thread;
   }
 
   private void accept() {
@@ -110,6 +113,12 @@ final class ScpiServer implements AutoCloseable {
     server.close();
     for (Socket client : clients) {
       client.close();
+    }
+    try {
+      // The system gives the port back when nobody waits on it any more.
+      accepting.join(LONGEST_WAIT);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
     }
   }
 }

@@ -57,7 +57,7 @@ public class DrainTest {
     now = feed(drain, now, 100, 1000, 228);
     now = feed(drain, now, 600, 0, 231);
     assertEquals(drain.phase(), Phase.MEASURING);
-    assertTrue(noticed("load-paused"));
+    assertTrue(noticed("load_paused"));
     now = feed(drain, now, 100, 1000, 228);
     assertEquals(drain.phase(), Phase.MEASURING);
     feed(drain, now, 2000, 0, 231);

@@ -75,7 +75,7 @@ public class LoadLadderTest {
     untilItAsks(ladder, t -> 0);
     ladder.confirm();
     untilItAsks(ladder, t -> 195);
-    assertTrue(notices.stream().anyMatch(n -> n.code().equals("other-load")));
+    assertTrue(notices.stream().anyMatch(n -> n.code().equals("other_load")));
   }
 
   @Test

@@ -156,12 +156,12 @@ public class PowerProceduresTest {
     MotorStarts starts = new MotorStarts(3, 230);
     run(bench(UNIT, LoadBank.of(new Motor(300, 230, 5, 0.3)), 1), starts);
     assertEquals(captures.size(), 3);
-    assertEquals(said("start-STARTED").size(), 3);
-    assertTrue(said("start-STARTED").get(0).contains("peak"));
+    assertEquals(said("start_started").size(), 3);
+    assertTrue(said("start_started").get(0).contains("peak"));
     // A motor far beyond its peak: the output limits, gives up, and is switched on again.
     MotorStarts heavy = new MotorStarts(2, 230);
     run(bench(UNIT, LoadBank.of(new Motor(1500, 230, 6, 0.4)), 1), heavy);
-    assertEquals(said("start-TRIPPED").size() + said("start-SAGGED").size(), 2);
+    assertEquals(said("start_tripped").size() + said("start_sagged").size(), 2);
   }
 
   /** Without a scope and without meters a person goes on and says how it went. */
@@ -239,7 +239,7 @@ public class PowerProceduresTest {
       notices.addAll(soak.take(bench.advance(1)));
     }
     assertEquals(soak.ending().orElseThrow(), "The output went off and stayed off.");
-    assertEquals(said("cut-off").size(), 1);
+    assertEquals(said("cut_off").size(), 1);
   }
 
   /**
@@ -301,6 +301,6 @@ public class PowerProceduresTest {
     run(bench, charge);
     assertTrue(
         charge.ending().orElseThrow().contains("nothing from the wall"), "" + charge.ending());
-    assertEquals(said("no-charge").size(), 1);
+    assertEquals(said("no_charge").size(), 1);
   }
 }

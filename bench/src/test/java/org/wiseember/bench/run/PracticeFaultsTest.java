@@ -32,14 +32,14 @@ public class PracticeFaultsTest {
   private static final Map<Fault, String> CODES =
       new EnumMap<>(
           Map.of(
-              Fault.FROZEN_DISPLAY, "display-frozen",
-              Fault.THERMOSTAT, "load-cycles",
-              Fault.LOOSE_LEAD, "loose-lead",
-              Fault.AVERAGING_METER, "averaging-meter",
-              Fault.WRONG_METER_CLOCK, "meter-clock"));
+              Fault.FROZEN_DISPLAY, "display_frozen",
+              Fault.THERMOSTAT, "load_cycles",
+              Fault.LOOSE_LEAD, "loose_lead",
+              Fault.AVERAGING_METER, "averaging_meter",
+              Fault.WRONG_METER_CLOCK, "meter_clock"));
 
   /** What may be said in a run without a fault. */
-  private static final Set<String> ORDINARY = Set.of("steady", "cut-off", "error-code");
+  private static final Set<String> ORDINARY = Set.of("steady", "cut_off", "error_code");
 
   private static final class Nowhere implements Recorder {
     @Override
@@ -118,7 +118,7 @@ public class PracticeFaultsTest {
     for (long seed = 1; seed <= SEEDS; seed++) {
       Map<String, Integer> codes = said(Set.of(), seed);
       assertTrue(ORDINARY.containsAll(codes.keySet()), "seed " + seed + ": " + codes);
-      assertTrue(codes.containsKey("cut-off"), "seed " + seed + " never ended");
+      assertTrue(codes.containsKey("cut_off"), "seed " + seed + " never ended");
     }
   }
 

@@ -67,7 +67,7 @@ public class RunnerTest {
     assertEquals(
         last.deliveredWattHours(), bench.account().delivered(), 0.01 * bench.account().delivered());
     assertTrue(memory.flushes >= 1);
-    assertTrue(memory.notices.stream().anyMatch(n -> n.code().equals("cut-off")));
+    assertTrue(memory.notices.stream().anyMatch(n -> n.code().equals("cut_off")));
   }
 
   @Test(timeOut = 20_000)

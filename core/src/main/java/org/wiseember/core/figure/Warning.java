@@ -1,6 +1,7 @@
 package org.wiseember.core.figure;
 
 import java.util.Objects;
+import org.wiseember.core.notice.Code;
 
 /**
  * Something a tester should know about a figure or a file.
@@ -10,7 +11,7 @@ import java.util.Objects;
  */
 public record Warning(String code, String message) {
   public Warning {
-    Objects.requireNonNull(code);
+    Code.spelled(code);
     Objects.requireNonNull(message);
   }
 }

@@ -67,7 +67,7 @@ public final class AmpsTooFew implements Watcher {
     return List.of(
         new Notice(
             frame.seconds(),
-            "averaging-meter",
+            "averaging_meter",
             "The meter's volts × amps make "
                 + Figures.fixed(meanVa, 0)
                 + " VA, less than its "

@@ -58,7 +58,7 @@ public final class CyclingLoad implements Watcher {
     return List.of(
         new Notice(
             frame.seconds(),
-            "load-cycles",
+            "load_cycles",
             "The load cycles with the output alive: about "
                 + Figures.duration(onSeconds)
                 + " on, "

@@ -56,7 +56,7 @@ public final class FrozenDisplay implements Watcher {
     return List.of(
         new Notice(
             frame.seconds(),
-            "display-frozen",
+            "display_frozen",
             "The display stands at "
                 + Figures.plain(charge)
                 + " % since "

@@ -64,7 +64,7 @@ public final class LooseLead implements Watcher {
     return List.of(
         new Notice(
             frame.seconds(),
-            "loose-lead",
+            "loose_lead",
             "The volts dipped "
                 + TIMES
                 + " times in "

@@ -58,7 +58,7 @@ public final class MetersApart implements Watcher {
     return List.of(
         new Notice(
             frame.seconds(),
-            "meters-apart",
+            "meters_apart",
             "The two meters in line differ by "
                 + Figures.fixed(100 * apart / meanA, 1)
                 + " %, more than their classes allow together ("

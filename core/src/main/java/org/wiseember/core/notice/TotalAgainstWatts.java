@@ -55,7 +55,7 @@ public final class TotalAgainstWatts implements Watcher {
       return List.of(
           new Notice(
               frame.seconds(),
-              "total-fell",
+              "total_fell",
               meter
                   + "'s total fell from "
                   + Figures.plain(before.value(total))
@@ -80,7 +80,7 @@ public final class TotalAgainstWatts implements Watcher {
     return List.of(
         new Notice(
             frame.seconds(),
-            "meter-clock",
+            "meter_clock",
             meter
                 + "'s total grows "
                 + Figures.fixed(Math.abs(off), 1)

@@ -117,7 +117,7 @@ final class TypedTotal {
     } else if (value < expected.lastTotal() - resolution) {
       slips.add(
           slip(
-              "total-fell",
+              "total_fell",
               "The total stood at "
                   + written(expected.lastTotal())
                   + " before; a total does not fall unless it was reset or the meter lost power.",

@@ -38,7 +38,7 @@ public class WatchersTest {
   @Test
   public void metersMayDifferByBothTheirClassesAndNoMore() {
     assertEquals(apart(600, 611), List.of());
-    assertEquals(apart(600, 613), List.of("meters-apart"));
+    assertEquals(apart(600, 613), List.of("meters_apart"));
     assertEquals(apart(600, Double.NaN), List.of());
   }
 
@@ -55,7 +55,7 @@ public class WatchersTest {
   public void wattsAreNeverMoreThanVoltAmperes() {
     assertEquals(amps(600, 230, 2.61), List.of());
     assertEquals(amps(600, 230, 4.2), List.of());
-    assertEquals(amps(600, 230, 2.2), List.of("averaging-meter"));
+    assertEquals(amps(600, 230, 2.2), List.of("averaging_meter"));
     assertEquals(amps(600, Double.NaN, 2.2), List.of());
   }
 
@@ -70,8 +70,8 @@ public class WatchersTest {
   @Test
   public void aTotalThatGrowsAtAnotherRateHasAWrongClock() {
     assertEquals(total(i -> new double[] {600, 600 * i / 3600.0}), List.of());
-    assertEquals(total(i -> new double[] {600, 618 * i / 3600.0}), List.of("meter-clock"));
-    assertEquals(total(i -> new double[] {600, 580 * i / 3600.0}), List.of("meter-clock"));
+    assertEquals(total(i -> new double[] {600, 618 * i / 3600.0}), List.of("meter_clock"));
+    assertEquals(total(i -> new double[] {600, 580 * i / 3600.0}), List.of("meter_clock"));
     // In steps of 10 Wh it must be given time.
     assertEquals(
         total(i -> new double[] {600, 10 * Math.floor(i / 60.0)}), List.of(), "coarse steps");
@@ -81,7 +81,7 @@ public class WatchersTest {
   public void aTotalThatFallsIsSaidEachTimeAndCountingStartsAnew() {
     assertEquals(
         total(i -> new double[] {600, 600 * (i % 1000) / 3600.0}),
-        List.of("total-fell", "total-fell"));
+        List.of("total_fell", "total_fell"));
   }
 
   private static List<String> leads(IntFunction<double[]> values) {
@@ -92,7 +92,7 @@ public class WatchersTest {
   public void dipsOfVoltsAndWattsTogetherAreALooseLead() {
     assertEquals(
         leads(i -> i % 200 == 150 ? new double[] {500, 207} : new double[] {600, 228}),
-        List.of("loose-lead"));
+        List.of("loose_lead"));
     // A motor that starts dips the volts while its watts rise; a load that steps stays stepped.
     assertEquals(
         leads(i -> i % 200 == 150 ? new double[] {1900, 207} : new double[] {600, 228}), List.of());
@@ -117,6 +117,6 @@ public class WatchersTest {
   public void coarseDisplaysAreNotFrozenOnesAndEmptyOnesMayStandStill() {
     assertEquals(display(1, 0), List.of());
     assertEquals(display(20, 0), List.of(), "five bars");
-    assertEquals(display(1, 40), List.of("display-frozen"));
+    assertEquals(display(1, 40), List.of("display_frozen"));
   }
 }

@@ -124,7 +124,7 @@ public class TypedReaderTest {
   public void whatRunsBackIsSaid() {
     Expected after = HALFWAY.after(700, 4000, 30);
     assertEquals(
-        TypedReader.read(TypedKind.TOTAL, "609 Wh", after).slips().get(0).code(), "total-fell");
+        TypedReader.read(TypedKind.TOTAL, "609 Wh", after).slips().get(0).code(), "total_fell");
     assertEquals(
         TypedReader.read(TypedKind.CLOCK, "1:01", after).slips().get(0).code(), "clock-fell");
     assertEquals(

@@ -15,8 +15,8 @@ public final class NoticeRow {
     dot.getStyleClass()
         .add(
             switch (code) {
-              case "mark", "note", "photo", "typed", "ticked", "error-code" -> "dot-mark";
-              case "steady", "cut-off", "back", "resumed" -> "dot-notice";
+              case "mark", "note", "photo", "typed", "ticked", "error_code" -> "dot-mark";
+              case "steady", "cut_off", "back", "resumed" -> "dot-notice";
               default -> "dot-warn";
             });
     Label text = Words.of("notice-text", words);

@@ -303,7 +303,7 @@ public final class Benchwork {
             .toList();
     if (!open.isEmpty()) {
       run.runner()
-          .remark("not-ticked", "Started without ticking: " + String.join("; ", open) + ".");
+          .remark("not_ticked", "Started without ticking: " + String.join("; ", open) + ".");
     }
   }
 
@@ -371,7 +371,7 @@ public final class Benchwork {
       return;
     }
     boolean code = ERROR_CODE.matcher(clean).matches();
-    remark(code ? "error-code" : "note", code ? "The unit shows " + clean + "." : clean);
+    remark(code ? "error_code" : "note", code ? "The unit shows " + clean + "." : clean);
   }
 
   /** Ticks a step off while a run goes, or before one. */

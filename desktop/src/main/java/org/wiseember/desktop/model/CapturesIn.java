@@ -11,6 +11,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.core.waveform.WaveformUnreadable;
 import org.wiseember.trial.test.waveform.WaveFiles;
 import org.wiseember.trial.test.waveform.WaveRun;
@@ -134,6 +135,7 @@ public final class CapturesIn {
         judgement.unit().label().claim(Subject.OUTPUT_VOLTAGE).map(Claim::figure).orElse(0.0);
     Optional<WaveRun> run = into();
     String name = String.valueOf(from.file().getFileName());
+    CaptureNote note = watts < 0 ? CaptureNote.ofMains() : CaptureNote.ofLoad(watts);
     record Kept(long run, long capture, boolean fresh) {}
     desk.background(
         () -> {
@@ -141,14 +143,11 @@ public final class CapturesIn {
           long id =
               run.map(r -> r.run().id())
                   .orElseGet(() -> WaveFiles.run(workbook, unitId, volts, name, clock.instant()));
-          double seconds = run.map(r -> (double) r.waves().size()).orElse(0.0);
           long capture =
               workbook
                   .captures()
                   .keep(
-                      id,
-                      new KeptCapture(
-                          seconds, WaveFiles.words(watts), scaled(from.read().capture(), ratio)));
+                      id, new KeptCapture(Double.NaN, note, scaled(from.read().capture(), ratio)));
           return new Kept(id, capture, run.isEmpty());
         },
         kept -> {
@@ -159,7 +158,7 @@ public final class CapturesIn {
           desk.refresh(unitId, true);
           desk.stage().set(StageName.EVIDENCE);
           desk.say(
-              WaveFiles.words(watts)
+              note.words()
                   + ": "
                   + from.read().capture().size()
                   + " samples read in from "

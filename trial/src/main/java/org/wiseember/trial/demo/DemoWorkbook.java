@@ -341,7 +341,7 @@ public final class DemoWorkbook {
       now = frame.seconds();
       writer.append(now, frame.values());
       for (Notice notice : drain.take(frame)) {
-        writer.note(new Event(notice.seconds(), notice.code(), notice.text()));
+        writer.note(Event.of(notice));
       }
     }
     writer.flush();

@@ -23,6 +23,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.test.TestPlan;
@@ -231,12 +232,12 @@ public final class RecordedRun {
 
     @Override
     public void note(Notice notice) {
-      writer.note(new Event(notice.seconds(), notice.code(), notice.text()));
+      writer.note(Event.of(notice));
     }
 
     @Override
-    public void capture(double seconds, String words, Capture capture) {
-      writer.capture(new KeptCapture(seconds, words, capture));
+    public void capture(double seconds, CaptureNote note, Capture capture) {
+      writer.capture(new KeptCapture(seconds, note, capture));
     }
 
     @Override

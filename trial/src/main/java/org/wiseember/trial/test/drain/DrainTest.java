@@ -37,7 +37,7 @@ abstract class DrainTest implements TestType {
   /** A display read up to here after the load went on was read at the start, s. */
   private static final double AT_THE_START = 60;
 
-  private static final Set<String> NOTES = Set.of("note", "error-code", "mark");
+  private static final Set<String> NOTES = Set.of("note", "error_code", "mark");
 
   private final boolean direct;
 

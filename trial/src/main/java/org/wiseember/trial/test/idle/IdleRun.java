@@ -23,11 +23,19 @@ public record IdleRun(KeptRun kept, List<InState> states) implements TestRun {
   /**
    * One way the outputs were switched.
    *
-   * @param words what was on
+   * @param state what was on; empty where nobody said, as in a log
    * @param from s on the trace's clock
    * @param to s on the trace's clock
    */
-  public record InState(String words, double from, double to, IdleFinding finding) {}
+  public record InState(Optional<IdleState> state, double from, double to, IdleFinding finding) {
+    public String words() {
+      return words(state);
+    }
+
+    static String words(Optional<IdleState> state) {
+      return state.map(IdleState::words).orElse("idle");
+    }
+  }
 
   public IdleRun {
     states = List.copyOf(states);
@@ -36,7 +44,7 @@ public record IdleRun(KeptRun kept, List<InState> states) implements TestRun {
   /** The state with these outputs on; a log read in has a single one, which stands for any. */
   public Optional<InState> in(IdleState state) {
     return states.stream()
-        .filter(s -> s.words().equals(state.words()) && s.finding().power().isPresent())
+        .filter(s -> s.state().equals(Optional.of(state)) && s.finding().power().isPresent())
         .findFirst();
   }
 
@@ -57,7 +65,7 @@ public record IdleRun(KeptRun kept, List<InState> states) implements TestRun {
     forLabel().ifPresent(s -> all.addAll(s.finding().figures()));
     for (InState other : states) {
       if (forLabel().filter(other::equals).isEmpty()) {
-        String state = "@" + other.words().replace(' ', '_');
+        String state = "@" + other.state().map(IdleState::key).orElse("idle");
         other.finding().figures().forEach(f -> all.add(f.as(f.key() + state, f.name())));
       }
     }

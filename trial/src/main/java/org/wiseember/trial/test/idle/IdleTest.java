@@ -87,22 +87,25 @@ public final class IdleTest implements TestType {
     List<IdleRun.InState> states = new ArrayList<>();
     if (begins.isEmpty()) {
       double first = trace.isEmpty() ? 0 : trace.seconds(0);
-      states.add(state("idle", first, last, IdleDraw.of(treated, method)));
+      states.add(state(Optional.empty(), first, last, IdleDraw.of(treated, method)));
     }
     for (int i = 0; i < begins.size(); i++) {
       double from = begins.get(i).seconds();
       boolean more = i + 1 < begins.size();
       double to = more ? begins.get(i + 1).seconds() : last;
       Trace part = more ? treated.between(from, to) : treated.from(from);
-      states.add(state(begins.get(i).words(), from, to, IdleDraw.of(part, method)));
+      states.add(
+          state(IdleState.byKey(begins.get(i).detail()), from, to, IdleDraw.of(part, method)));
     }
     return new IdleRun(record.kept(), states);
   }
 
   /** The figures of one state, told apart by its words. */
-  private static IdleRun.InState state(String words, double from, double to, IdleFinding f) {
+  private static IdleRun.InState state(
+      Optional<IdleState> state, double from, double to, IdleFinding f) {
+    String words = IdleRun.InState.words(state);
     return new IdleRun.InState(
-        words,
+        state,
         from,
         to,
         new IdleFinding(

@@ -5,10 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.wiseember.bench.procedure.WaveSteps;
-import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.core.waveform.WaveMethod;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformUnreadable;
@@ -22,24 +21,13 @@ public final class WaveFiles {
   private WaveFiles() {}
 
   /**
-   * What a capture is kept as.
-   *
-   * @param watts of the load, 0 for none; below 0 for the mains
-   */
-  public static String words(double watts) {
-    return watts < 0
-        ? WaveSteps.MAINS
-        : watts == 0 ? WaveSteps.NO_LOAD : Figures.plain(watts, Unit.WATT);
-  }
-
-  /**
    * A capture worked out before it is kept.
    *
    * @throws WaveformUnreadable in one sentence where no figure can be made of it
    */
   public static WaveRun.Wave looked(Capture capture) throws WaveformUnreadable {
     return new WaveRun.Wave(
-        new KeptCapture(0, "The capture", capture),
+        new KeptCapture(Double.NaN, CaptureNote.of("The capture"), capture),
         false,
         Double.NaN,
         Optional.of(WaveformAnalysis.of(capture, WaveMethod.assumed(WaveMethod.MOST_ORDERS))),

@@ -2,9 +2,6 @@ package org.wiseember.trial.test.waveform;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.transfer.Sag;
@@ -26,8 +23,6 @@ final class WaveFindings {
   /** Readings this near in time belong to a capture, s. */
   private static final double BESIDE = 30;
 
-  private static final Pattern LOAD = Pattern.compile("(\\d[\\d\\u2009 ]*(?:\\.\\d+)?)\\s*W\\b.*");
-
   private final Run run;
   private final Trace trace;
   private final double nominal;
@@ -47,7 +42,7 @@ final class WaveFindings {
   }
 
   private WaveRun.Wave wave(KeptCapture kept) {
-    boolean mains = kept.words().equals(WaveSteps.MAINS);
+    boolean mains = kept.mains();
     try {
       WaveformFinding f =
           WaveformAnalysis.of(kept.capture(), WaveMethod.assumed(WaveMethod.MOST_ORDERS));
@@ -67,7 +62,7 @@ final class WaveFindings {
 
   /** By the meter beside it, else by the capture's own amps, else as it was named. */
   private double watts(KeptCapture kept, WaveformFinding f) {
-    if (kept.words().equals(WaveSteps.NO_LOAD)) {
+    if (kept.loadWatts() == 0) {
       return 0;
     }
     double read = trace.series(Channel.AC_POWER).nearest(kept.seconds(), BESIDE);
@@ -77,10 +72,7 @@ final class WaveFindings {
     if (f.power().isPresent()) {
       return f.power().get().watts().value();
     }
-    Matcher named = LOAD.matcher(kept.words());
-    return named.matches()
-        ? Double.parseDouble(named.group(1).replaceAll("[\\u2009 ]", ""))
-        : Double.NaN;
+    return kept.loadWatts();
   }
 
   private Optional<RatioCheck> check(KeptCapture kept, WaveformFinding f) {

@@ -1,0 +1,162 @@
+package org.wiseember.workbook;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import org.wiseember.core.waveform.CaptureNote;
+
+/**
+ * Brings a workbook to the newest layout: a script a version, each in one transaction. The file as
+ * it was stays beside, under its layout's name.
+ */
+final class Migration {
+  /** The newest layout this program writes. */
+  static final int VERSION = 8;
+
+  private final Connection connection;
+  private final Path file;
+
+  Migration(Connection connection, Path file) {
+    this.connection = connection;
+    this.file = file;
+  }
+
+  /**
+   * Brings it up from where it is.
+   *
+   * @throws WorkbookException when it was made by a newer version, or there is no room for the copy
+   */
+  void run() throws SQLException, IOException {
+    int version = version(connection);
+    if (version > VERSION) {
+      throw Workbook.newer(file);
+    }
+    if (version == VERSION) {
+      return;
+    }
+    if (version > 0) {
+      keepBeside(version);
+    }
+    // A table that others refer to is made anew: SQLite wants the references unwatched for that,
+    // and they are looked through before anything is kept.
+    execute("PRAGMA foreign_keys = OFF");
+    try {
+      for (int next = version + 1; next <= VERSION; next++) {
+        step(next);
+      }
+    } finally {
+      execute("PRAGMA foreign_keys = ON");
+    }
+  }
+
+  /** The layout a file has; 0 for a new one. */
+  static int version(Connection connection) throws SQLException {
+    try (Statement statement = connection.createStatement();
+        ResultSet result = statement.executeQuery("PRAGMA user_version")) {
+      return result.next() ? result.getInt(1) : 0;
+    }
+  }
+
+  /** Where the file stays as it was. */
+  static Path beside(Path file, int version) {
+    String name = String.valueOf(file.getFileName());
+    String ending = ".ember";
+    String stem = name.endsWith(ending) ? name.substring(0, name.length() - ending.length()) : name;
+    return file.resolveSibling(stem + ".layout-" + version + ending);
+  }
+
+  private void keepBeside(int version) throws SQLException, IOException {
+    Path old = beside(file, version);
+    for (int n = 2; Files.exists(old); n++) {
+      old = beside(file, version).resolveSibling(beside(file, version).getFileName() + "." + n);
+    }
+    try (PreparedStatement s = connection.prepareStatement("VACUUM INTO ?")) {
+      s.setString(1, old.toAbsolutePath().toString());
+      s.execute();
+    } catch (SQLException e) {
+      Files.deleteIfExists(old);
+      throw new WorkbookException(
+          file.getFileName()
+              + " is from an older version, and a copy of it cannot be kept beside it as "
+              + old.getFileName()
+              + ". Make room in its folder; nothing was changed.",
+          e);
+    }
+  }
+
+  private void step(int next) throws SQLException, IOException {
+    connection.setAutoCommit(false);
+    try (Statement statement = connection.createStatement()) {
+      if (next == 8) {
+        readWords();
+      }
+      for (String sql : script(next)) {
+        statement.execute(sql);
+      }
+      try (ResultSet broken = statement.executeQuery("PRAGMA foreign_key_check")) {
+        if (broken.next()) {
+          throw new SQLException(
+              "SQLITE_CORRUPT: a row of " + broken.getString(1) + " is orphaned");
+        }
+      }
+      statement.execute("PRAGMA application_id = " + Workbook.APPLICATION_ID);
+      statement.execute("PRAGMA user_version = " + next);
+      connection.commit();
+    } catch (SQLException | IOException | RuntimeException e) {
+      connection.rollback();
+      throw e;
+    } finally {
+      connection.setAutoCommit(true);
+    }
+  }
+
+  private void execute(String sql) throws SQLException {
+    try (Statement statement = connection.createStatement()) {
+      statement.execute(sql);
+    }
+  }
+
+  /** What SQL cannot tell: the loads named in words under captures, and claims in capitals. */
+  private void readWords() throws SQLException {
+    execute("CREATE TABLE capture_meant (id INTEGER PRIMARY KEY, mains INTEGER, load_watts REAL)");
+    try (Statement statement = connection.createStatement();
+        ResultSet captures = statement.executeQuery("SELECT id, words FROM capture");
+        PreparedStatement meant =
+            connection.prepareStatement("INSERT INTO capture_meant VALUES (?, ?, ?)")) {
+      while (captures.next()) {
+        CaptureNote note = CaptureWords.read(captures.getString(2));
+        meant.setLong(1, captures.getLong(1));
+        meant.setBoolean(2, note.mains());
+        Numbers.set(meant, 3, note.loadWatts());
+        meant.executeUpdate();
+      }
+    }
+    try (Statement statement = connection.createStatement();
+        ResultSet labels =
+            statement.executeQuery("SELECT id, by_hand FROM label WHERE by_hand <> '[]'");
+        PreparedStatement written =
+            connection.prepareStatement("UPDATE label SET by_hand = ? WHERE id = ?")) {
+      while (labels.next()) {
+        written.setString(1, ClaimJson.write(ClaimJson.read(labels.getString(2))));
+        written.setLong(2, labels.getLong(1));
+        written.executeUpdate();
+      }
+    }
+  }
+
+  /** The statements of one step; triggers hold semicolons, so what begins a line ends one. */
+  private static String[] script(int version) throws IOException {
+    String name = "schema-" + version + ".sql";
+    try (InputStream in = Workbook.class.getResourceAsStream(name)) {
+      String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+      return text.split(";\\s*\\n(?=\\s*(?:CREATE|--|ALTER|INSERT|UPDATE|DROP|$))");
+    }
+  }
+}

@@ -1,0 +1,46 @@
+package org.wiseember.workbook;
+
+import java.util.List;
+import java.util.Locale;
+
+/** Appliances, mains and generators: what is looked at beside the units. */
+public final class Subjects {
+  private final Workbook workbook;
+
+  Subjects(Workbook workbook) {
+    this.workbook = workbook;
+  }
+
+  /** All that were not taken away, in the order they were added. */
+  public List<Subject> all() {
+    return workbook.query(
+        "SELECT id, kind, name FROM subject WHERE removed = 0 ORDER BY id",
+        s -> {},
+        r ->
+            new Subject(
+                r.getLong(1),
+                Subject.Kind.valueOf(r.getString(2).toUpperCase(Locale.ROOT)),
+                r.getString(3)));
+  }
+
+  public Subject add(Subject.Kind kind, String name) {
+    long id =
+        workbook.update(
+            "INSERT INTO subject (kind, name) VALUES (?, ?)",
+            s -> {
+              s.setString(1, kind.key());
+              s.setString(2, name);
+            });
+    return new Subject(id, kind, name);
+  }
+
+  /** Takes one away or puts it back; its runs stay in the file. */
+  public void removed(long id, boolean away) {
+    workbook.update(
+        "UPDATE subject SET removed = ? WHERE id = ?",
+        s -> {
+          s.setBoolean(1, away);
+          s.setLong(2, id);
+        });
+  }
+}
