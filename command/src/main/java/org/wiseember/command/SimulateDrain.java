@@ -82,7 +82,7 @@ final class SimulateDrain implements Callable<Integer> {
     }
     out.println(heading);
     while (!drain.phase().over() && !out.checkError()) {
-      bench.arrange(drain.wanted());
+      bench.arrange(drain.setPoints());
       Frame frame = bench.advance(every);
       drain.take(frame);
       StringBuilder row = new StringBuilder(String.format(Locale.ROOT, "%.1f", frame.seconds()));

@@ -113,7 +113,7 @@ public class JudgementTest extends OnDemo {
       java.util.ArrayList<Double> w = new java.util.ArrayList<>();
       var drain = plan.procedure();
       while (!drain.phase().over()) {
-        bench.arrange(drain.wanted());
+        bench.arrange(drain.setPoints());
         Frame frame = bench.advance(1);
         drain.take(frame);
         t.add(frame.seconds());

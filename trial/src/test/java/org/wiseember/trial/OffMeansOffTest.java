@@ -30,8 +30,8 @@ import org.testng.annotations.Test;
 import org.wiseember.bench.connect.LoadOff;
 import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.instrument.StartingPoints;
-import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.bench.procedure.Procedure;
@@ -143,10 +143,10 @@ public class OffMeansOffTest {
   /** Loads the outlet at once, and does with a frame what a test wants. */
   private static final class Loading implements Procedure {
     private final Watching inner = new Watching(1e9);
-    private final Wanted wanted;
+    private final SetPoints wanted;
     private final Consumer<Frame> meanwhile;
 
-    Loading(Wanted wanted, Consumer<Frame> meanwhile) {
+    Loading(SetPoints wanted, Consumer<Frame> meanwhile) {
       this.wanted = wanted;
       this.meanwhile = meanwhile;
     }
@@ -162,7 +162,7 @@ public class OffMeansOffTest {
     }
 
     @Override
-    public Wanted wanted() {
+    public SetPoints setPoints() {
       return wanted;
     }
 
@@ -213,7 +213,7 @@ public class OffMeansOffTest {
     RecordedRun run =
         run(
             new Loading(
-                Wanted.WHOLE_LOAD,
+                SetPoints.WHOLE_LOAD,
                 frame -> {
                   if (trouble.get()) {
                     throw new IllegalStateException("a slip of the program");
@@ -240,7 +240,7 @@ public class OffMeansOffTest {
   public void aDcLoadIsDrivenByWhatTheDcSideWants() throws Exception {
     RecordedRun run =
         run(
-            new Loading(Wanted.ampsAtPort(4.5), frame -> {}),
+            new Loading(SetPoints.ampsAtPort(4.5), frame -> {}),
             described("DC load over SCPI", "DC load"),
             view -> {});
     run.runner().start();
@@ -258,7 +258,7 @@ public class OffMeansOffTest {
     servers.close();
     SimulatedUnit before = standing();
     servers = new StandInServers(new StandInBench(before, 1, System::nanoTime, 3), port, -1);
-    RecordedRun run = run(new Loading(Wanted.WHOLE_LOAD, frame -> {}), acMeter(), view -> {});
+    RecordedRun run = run(new Loading(SetPoints.WHOLE_LOAD, frame -> {}), acMeter(), view -> {});
     run.runner().start();
     until(this::outletIsOn, PATIENCE, "the load never came on");
     servers.close();
@@ -281,7 +281,7 @@ public class OffMeansOffTest {
     Relay relay = new Relay(servers.ports().get("AC meter"));
     InstrumentDescription overRelay = acMeter().at("127.0.0.1:" + relay.port());
     AtomicReference<RunView> last = new AtomicReference<>();
-    RecordedRun run = run(new Loading(Wanted.WHOLE_LOAD, frame -> {}), overRelay, last::set);
+    RecordedRun run = run(new Loading(SetPoints.WHOLE_LOAD, frame -> {}), overRelay, last::set);
     run.runner().start();
     until(this::outletIsOn, PATIENCE, "the load never came on");
     relay.close();

@@ -134,7 +134,7 @@ public class ResumeTest {
                   setup.bench().channels());
       Procedure soak = plan.procedure();
       for (int i = 0; i < 3600; i++) {
-        setup.bench().arrange(soak.wanted());
+        setup.bench().arrange(soak.setPoints());
         Frame frame = setup.bench().advance(1);
         soak.take(frame);
         writer.append(frame.seconds(), frame.values());

@@ -1,12 +1,19 @@
 package org.wiseember.workbook;
 
-import java.io.BufferedReader;
+import de.siegmar.fastcsv.reader.CsvParseException;
+import de.siegmar.fastcsv.reader.CsvReader;
+import de.siegmar.fastcsv.reader.CsvRecord;
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.Iterator;
 import org.wiseember.core.waveform.Capture;
 
 /** Captures in run packages: {@code time [s],voltage [V],current [A]}, a row a sample. */
@@ -30,19 +37,22 @@ final class CaptureCsv {
   }
 
   static void write(Capture capture, OutputStream out) throws IOException {
-    StringBuilder text = new StringBuilder(capture.hasAmps() ? BOTH : VOLTS).append('\n');
+    // Not closed: the stream goes on with the package's next file.
+    CsvWriter writer =
+        CsvWriter.builder()
+            .lineDelimiter(LineDelimiter.LF)
+            .build(new OutputStreamWriter(out, StandardCharsets.UTF_8));
+    writer.writeRecord((capture.hasAmps() ? BOTH : VOLTS).split(","));
     for (int i = 0; i < capture.size(); i++) {
-      text.append(i / capture.perSecond()).append(',').append(capture.volts(i));
+      String time = Double.toString(i / capture.perSecond());
+      String volts = Double.toString(capture.volts(i));
       if (capture.hasAmps()) {
-        text.append(',').append(capture.amps(i));
-      }
-      text.append('\n');
-      if (text.length() > 1 << 16) {
-        out.write(text.toString().getBytes(StandardCharsets.UTF_8));
-        text.setLength(0);
+        writer.writeRecord(time, volts, Double.toString(capture.amps(i)));
+      } else {
+        writer.writeRecord(time, volts);
       }
     }
-    out.write(text.toString().getBytes(StandardCharsets.UTF_8));
+    writer.flush();
   }
 
   /**
@@ -54,9 +64,17 @@ final class CaptureCsv {
     if (!(perSecond > 0) || !Double.isFinite(perSecond)) {
       throw new Unreadable("it names no sample rate");
     }
-    BufferedReader reader =
-        new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8), 1 << 16);
-    String head = reader.readLine();
+    try (CsvReader<CsvRecord> reader =
+        CsvReader.builder().ofCsvRecord(new InputStreamReader(in, StandardCharsets.UTF_8))) {
+      return read(reader.iterator(), perSecond, most);
+    } catch (CsvParseException | UncheckedIOException e) {
+      throw new Unreadable("it is no CSV file");
+    }
+  }
+
+  private static Capture read(Iterator<CsvRecord> rows, double perSecond, int most)
+      throws Unreadable {
+    String head = rows.hasNext() ? String.join(",", rows.next().getFields()) : "";
     boolean both = BOTH.equals(head);
     if (!both && !VOLTS.equals(head)) {
       throw new Unreadable("its first line is not that of a capture");
@@ -64,7 +82,8 @@ final class CaptureCsv {
     double[] volts = new double[1024];
     double[] amps = new double[both ? 1024 : 0];
     int n = 0;
-    for (String line = reader.readLine(); line != null; line = reader.readLine()) {
+    while (rows.hasNext()) {
+      CsvRecord row = rows.next();
       if (n >= most) {
         throw new Unreadable("it holds more samples than a package may");
       }
@@ -72,13 +91,12 @@ final class CaptureCsv {
         volts = Arrays.copyOf(volts, 2 * n);
         amps = both ? Arrays.copyOf(amps, 2 * n) : amps;
       }
-      String[] cells = line.split(",", -1);
-      if (cells.length != (both ? 3 : 2)) {
+      if (row.getFieldCount() != (both ? 3 : 2)) {
         throw new Unreadable("row " + (n + 2) + " has not the columns of its head");
       }
-      volts[n] = number(cells[1], n);
+      volts[n] = number(row.getField(1), n);
       if (both) {
-        amps[n] = number(cells[2], n);
+        amps[n] = number(row.getField(2), n);
       }
       n++;
     }

@@ -130,6 +130,7 @@ public final class RunPackage {
           .addObject()
           .put("seconds", event.seconds())
           .put("code", event.code())
+          .put("detail", event.detail())
           .put("words", event.words());
     }
     ArrayNode typed = root.putArray("typedReadings");

@@ -264,8 +264,8 @@ public final class Workbook implements AutoCloseable {
   }
 
   /** What runs are of that are of no unit. */
-  public Subjects subjects() {
-    return new Subjects(this);
+  public RunSubjects runSubjects() {
+    return new RunSubjects(this);
   }
 
   /** What was worked out of runs. */

@@ -13,8 +13,8 @@ import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.instrument.StillOn;
-import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.waveform.Capture;
@@ -60,7 +60,7 @@ public final class ConnectedBench implements Bench, AutoCloseable {
       int[] at = new int[description.channels().size()];
       for (int i = 0; i < at.length; i++) {
         ChannelSource source = description.channels().get(i);
-        boolean taken = order.contains(source.channel()) || !description.way().asked();
+        boolean taken = order.contains(source.channel()) || !description.transport().asked();
         at[i] = taken ? -1 : order.size();
         if (!taken) {
           order.add(source.channel());
@@ -68,7 +68,7 @@ public final class ConnectedBench implements Bench, AutoCloseable {
       }
       places.add(at);
       boolean reads =
-          description.way().asked()
+          description.transport().asked()
               && (!description.channels().isEmpty() || description.switchesLoad());
       pollers.add(reads ? new Poller(description) : null);
     }
@@ -127,7 +127,7 @@ public final class ConnectedBench implements Bench, AutoCloseable {
   }
 
   @Override
-  public void arrange(Wanted wanted) {
+  public void arrange(SetPoints wanted) {
     if (wanted.captured() && !scopeWanted) {
       scope.ifPresent(ScopePoller::request);
     }
@@ -140,7 +140,7 @@ public final class ConnectedBench implements Bench, AutoCloseable {
   }
 
   @Override
-  public List<InstrumentDescription> switchedOnBy(Wanted wanted) {
+  public List<InstrumentDescription> switchedOnBy(SetPoints wanted) {
     return switching()
         .map(Poller::description)
         .filter(d -> d.load().orElseThrow().isOn(wanted))

@@ -14,7 +14,7 @@ final class Drivers {
   private Drivers() {}
 
   static Driver open(InstrumentDescription description) throws IOException {
-    return switch (description.way()) {
+    return switch (description.transport()) {
       case SCPI_TCP ->
           new ScpiDriver(ScpiClient.tcp(description.address(), TIMEOUT_MILLIS), description);
       case SCPI_SERIAL ->

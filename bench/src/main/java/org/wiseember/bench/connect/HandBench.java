@@ -5,7 +5,7 @@ import java.util.concurrent.locks.LockSupport;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.Instrument;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
@@ -51,7 +51,7 @@ public final class HandBench implements Bench {
   }
 
   @Override
-  public void arrange(Wanted wanted) {
+  public void arrange(SetPoints wanted) {
     // A person does it.
   }
 

@@ -12,7 +12,7 @@ import java.util.List;
 import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.Register;
-import org.wiseember.bench.instrument.Way;
+import org.wiseember.bench.instrument.Transport;
 
 /** Reads a device by the register map of its description. */
 final class ModbusDriver implements Driver {
@@ -22,7 +22,7 @@ final class ModbusDriver implements Driver {
   ModbusDriver(InstrumentDescription description, int timeoutMillis) throws IOException {
     this.description = description;
     Address address = Address.of(description.address());
-    if (description.way() == Way.MODBUS_TCP) {
+    if (description.transport() == Transport.MODBUS_TCP) {
       master = new ModbusTCPMaster(address.name(), address.number(), timeoutMillis, false);
     } else {
       SerialParameters port = new SerialParameters();

@@ -8,7 +8,7 @@ import java.util.concurrent.TimeUnit;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.LoadSwitch;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 
 /**
  * Asks one instrument in a thread of its own, once for each request, and connects again by itself
@@ -66,7 +66,7 @@ final class Poller implements AutoCloseable {
   }
 
   /** Lets its load do what is wanted, at once or as soon as the instrument is there. */
-  synchronized void arrange(Wanted wanted) {
+  synchronized void arrange(SetPoints wanted) {
     LoadSwitch load = description.load().orElseThrow();
     give(load.commands(wanted), load.isOn(wanted));
   }

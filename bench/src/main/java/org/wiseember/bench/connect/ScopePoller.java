@@ -76,7 +76,7 @@ final class ScopePoller implements AutoCloseable {
     try {
       if (reader == null) {
         client =
-            description.way() == org.wiseember.bench.instrument.Way.SCPI_TCP
+            description.transport() == org.wiseember.bench.instrument.Transport.SCPI_TCP
                 ? ScpiClient.tcp(description.address(), TIMEOUT_MILLIS)
                 : ScpiClient.serial(description.address(), TIMEOUT_MILLIS);
         reader = new ScopeReader(client, description.scope().orElseThrow());

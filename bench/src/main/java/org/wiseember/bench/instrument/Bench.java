@@ -41,7 +41,7 @@ public interface Bench {
   }
 
   /** The instruments that will have a load on once {@link #arrange} is called with this. */
-  default List<InstrumentDescription> switchedOnBy(Wanted wanted) {
+  default List<InstrumentDescription> switchedOnBy(SetPoints wanted) {
     return List.of();
   }
 
@@ -50,12 +50,12 @@ public interface Bench {
    * gives those that do not. Called once, when a run is over, however it came to be.
    */
   default List<StillOn> switchOff() {
-    arrange(Wanted.NO_LOAD);
+    arrange(SetPoints.NO_LOAD);
     return List.of();
   }
 
   /** Puts loads and outputs as they are wanted, as far as they obey. */
-  void arrange(Wanted wanted);
+  void arrange(SetPoints wanted);
 
   /**
    * Lets the bench clock run and reads everything at its end.

@@ -34,11 +34,11 @@ public final class DescriptionJson {
     ObjectNode root = JSON.createObjectNode();
     root.put("format", FORMAT);
     root.put("name", description.name());
-    root.put("way", description.way().key());
+    root.put("way", description.transport().key());
     if (!description.address().isEmpty()) {
       root.put("address", description.address());
     }
-    if (description.way().modbus()) {
+    if (description.transport().modbus()) {
       root.put("modbusUnit", description.modbusUnit());
     }
     root.put("everySeconds", description.everySeconds());
@@ -63,12 +63,12 @@ public final class DescriptionJson {
   }
 
   /** Older descriptions say neither side nor query: they are told from what else is there. */
-  private static Optional<LoadSwitch> load(JsonNode node, Way way, List<ChannelSource> channels)
-      throws DescriptionUnreadable {
+  private static Optional<LoadSwitch> load(
+      JsonNode node, Transport way, List<ChannelSource> channels) throws DescriptionUnreadable {
     if (!node.isObject()) {
       return Optional.empty();
     }
-    if (way != Way.SCPI_TCP && way != Way.SCPI_SERIAL) {
+    if (way != Transport.SCPI_TCP && way != Transport.SCPI_SERIAL) {
       throw new DescriptionUnreadable("A “load” is switched over SCPI; correct “way”.");
     }
     String off = node.path("off").asText("");
@@ -112,12 +112,12 @@ public final class DescriptionJson {
         .put("offset", scope.preamble().offset());
   }
 
-  private static Optional<ScopeCommands> scope(JsonNode node, Way way)
+  private static Optional<ScopeCommands> scope(JsonNode node, Transport way)
       throws DescriptionUnreadable {
     if (!node.isObject()) {
       return Optional.empty();
     }
-    if (way != Way.SCPI_TCP && way != Way.SCPI_SERIAL) {
+    if (way != Transport.SCPI_TCP && way != Transport.SCPI_SERIAL) {
       throw new DescriptionUnreadable("A “scope” is asked over SCPI; mend “way”.");
     }
     List<String> setUp = new ArrayList<>();
@@ -208,15 +208,17 @@ public final class DescriptionJson {
       throw new DescriptionUnreadable(
           "The description does not call itself \"format\": \"" + FORMAT + "\". Choose another.");
     }
-    Way way =
-        Way.byKey(root.path("way").asText())
+    Transport way =
+        Transport.byKey(root.path("way").asText())
             .orElseThrow(
                 () ->
                     new DescriptionUnreadable(
                         "“way” is “"
                             + shortened(root.path("way").asText())
                             + "”; use one of "
-                            + String.join(", ", Arrays.stream(Way.values()).map(Way::key).toList())
+                            + String.join(
+                                ", ",
+                                Arrays.stream(Transport.values()).map(Transport::key).toList())
                             + "."));
     JsonNode list = root.path("channels");
     Optional<ScopeCommands> scope = scope(root.path("scope"), way);
@@ -250,7 +252,7 @@ public final class DescriptionJson {
     }
   }
 
-  private static ChannelSource source(JsonNode node, Way way) throws DescriptionUnreadable {
+  private static ChannelSource source(JsonNode node, Transport way) throws DescriptionUnreadable {
     String key = node.path("channel").asText();
     Channel channel =
         Channel.byKey(key)
@@ -261,7 +263,7 @@ public final class DescriptionJson {
                             + shortened(key)
                             + "” is not known; the names are in docs/formats.md."));
     String query = node.path("query").asText("");
-    boolean scpi = way == Way.SCPI_TCP || way == Way.SCPI_SERIAL;
+    boolean scpi = way == Transport.SCPI_TCP || way == Transport.SCPI_SERIAL;
     if (scpi && (query.isBlank() || query.contains("\n") || query.length() > 200)) {
       throw new DescriptionUnreadable(
           "Channel “" + key + "” needs a “query”, one line, such as MEAS:POW?.");

@@ -12,8 +12,9 @@ import org.wiseember.core.uncertainty.MeterClass;
  * All the program knows of an instrument; kept in an open file, see docs/formats.md.
  *
  * @param name as the tester calls it
- * @param way in which its readings come
- * @param address by its way: {@code host:port} or {@code port:baud}; empty where it is not asked
+ * @param transport by which its readings come
+ * @param address by its transport: {@code host:port} or {@code port:baud}; empty where it is not
+ *     asked
  * @param modbusUnit of a Modbus device, 1 to 247
  * @param everySeconds how often it has something new, s
  * @param channels what it gives
@@ -22,7 +23,7 @@ import org.wiseember.core.uncertainty.MeterClass;
  */
 public record InstrumentDescription(
     String name,
-    Way way,
+    Transport transport,
     String address,
     int modbusUnit,
     double everySeconds,
@@ -54,13 +55,20 @@ public record InstrumentDescription(
   /** One that only reads. */
   public InstrumentDescription(
       String name,
-      Way way,
+      Transport transport,
       String address,
       int modbusUnit,
       double everySeconds,
       List<ChannelSource> channels) {
     this(
-        name, way, address, modbusUnit, everySeconds, channels, Optional.empty(), Optional.empty());
+        name,
+        transport,
+        address,
+        modbusUnit,
+        everySeconds,
+        channels,
+        Optional.empty(),
+        Optional.empty());
   }
 
   /** As it stands on the bench. */
@@ -79,27 +87,27 @@ public record InstrumentDescription(
 
   public InstrumentDescription switching(LoadSwitch other) {
     return new InstrumentDescription(
-        name, way, address, modbusUnit, everySeconds, channels, Optional.of(other), scope);
+        name, transport, address, modbusUnit, everySeconds, channels, Optional.of(other), scope);
   }
 
   public InstrumentDescription named(String other) {
     return new InstrumentDescription(
-        other, way, address, modbusUnit, everySeconds, channels, load, scope);
+        other, transport, address, modbusUnit, everySeconds, channels, load, scope);
   }
 
   public InstrumentDescription at(String other) {
     return new InstrumentDescription(
-        name, way, other, modbusUnit, everySeconds, channels, load, scope);
+        name, transport, other, modbusUnit, everySeconds, channels, load, scope);
   }
 
   public InstrumentDescription with(List<ChannelSource> others) {
     return new InstrumentDescription(
-        name, way, address, modbusUnit, everySeconds, others, load, scope);
+        name, transport, address, modbusUnit, everySeconds, others, load, scope);
   }
 
   public InstrumentDescription every(double seconds) {
     return new InstrumentDescription(
-        name, way, address, modbusUnit, seconds, channels, load, scope);
+        name, transport, address, modbusUnit, seconds, channels, load, scope);
   }
 
   /**
@@ -111,7 +119,7 @@ public record InstrumentDescription(
     boolean first = false;
     for (InstrumentDescription description : all) {
       boolean reads =
-          description.way().asked()
+          description.transport().asked()
               && description.channels().stream().anyMatch(c -> c.channel() == Channel.AC_POWER);
       line.add(reads && first ? description.asSecondMeter() : description);
       first |= reads;

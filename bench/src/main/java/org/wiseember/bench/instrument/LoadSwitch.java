@@ -76,7 +76,7 @@ public record LoadSwitch(
   }
 
   /** Whether the load is to draw anything. */
-  public boolean isOn(Wanted wanted) {
+  public boolean isOn(SetPoints wanted) {
     return switch (side) {
       case OUTLET -> wanted.acWatts() > 0;
       case DC_PORT -> wanted.dcWatts() > 0 || wanted.dcAmps() > 0;
@@ -84,7 +84,7 @@ public record LoadSwitch(
   }
 
   /** What has to be sent to bring it about: the level before the switch, so that nothing jumps. */
-  public List<String> commands(Wanted wanted) {
+  public List<String> commands(SetPoints wanted) {
     if (!isOn(wanted)) {
       return List.of(off);
     }

@@ -5,7 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.notice.Notice;
@@ -19,7 +19,7 @@ import org.wiseember.core.trace.Frame;
  * all together. It ends by itself where the power has stayed under a twenty-fifth of its most for
  * three minutes; a unit that is too cold is waited for.
  */
-public final class Charge extends AskingCourse {
+public final class Charge extends AskingProcedure {
   /** Kept with the run. */
   public static final String KIND = "charge";
 
@@ -63,8 +63,8 @@ public final class Charge extends AskingCourse {
   }
 
   @Override
-  public Wanted wanted() {
-    Wanted rest = Wanted.idle(false, false, false);
+  public SetPoints setPoints() {
+    SetPoints rest = SetPoints.idle(false, false, false);
     if (asking) {
       return rest;
     }

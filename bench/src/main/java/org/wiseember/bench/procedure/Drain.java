@@ -4,7 +4,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
@@ -18,7 +18,7 @@ import org.wiseember.core.trace.Frame;
  * still there is a load that paused, and is waited for. Energy counts from the first loaded
  * reading, not from when the load has settled.
  */
-public final class Drain extends Course {
+public final class Drain extends PhasedProcedure {
   /** Kept with a run at the AC outlet. */
   public static final String AC = "ac-drain";
 
@@ -95,9 +95,9 @@ public final class Drain extends Course {
   }
 
   @Override
-  public Wanted wanted() {
+  public SetPoints setPoints() {
     boolean on = phase == Phase.SETTLING || phase == Phase.MEASURING;
-    return dc ? Wanted.atPort(on ? dcWatts : 0) : on ? Wanted.WHOLE_LOAD : Wanted.NO_LOAD;
+    return dc ? SetPoints.atPort(on ? dcWatts : 0) : on ? SetPoints.WHOLE_LOAD : SetPoints.NO_LOAD;
   }
 
   @Override

@@ -1,7 +1,7 @@
 package org.wiseember.bench.procedure;
 
 import java.util.List;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -11,7 +11,7 @@ import org.wiseember.core.trace.Frame;
  * Listens to the room with the unit off, then to the unit at loads from light to heavy, and stays
  * at the last until its warming can be told.
  */
-public final class HeatNoise extends AskingCourse {
+public final class HeatNoise extends AskingProcedure {
   /** Kept with the run. */
   public static final String KIND = "heat";
 
@@ -39,11 +39,11 @@ public final class HeatNoise extends AskingCourse {
   }
 
   @Override
-  public Wanted wanted() {
+  public SetPoints setPoints() {
     if (phase.over() || asking || at < 0) {
-      return at < 0 ? Wanted.idle(false, false, false) : Wanted.NO_LOAD;
+      return at < 0 ? SetPoints.idle(false, false, false) : SetPoints.NO_LOAD;
     }
-    return Wanted.atOutlet(loads.get(at));
+    return SetPoints.atOutlet(loads.get(at));
   }
 
   @Override

@@ -2,7 +2,7 @@ package org.wiseember.bench.procedure;
 
 import java.util.Arrays;
 import java.util.Optional;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 
 /** What is switched on while a unit idles. */
 public enum IdleState {
@@ -39,7 +39,7 @@ public enum IdleState {
     return words;
   }
 
-  Wanted wanted() {
-    return Wanted.idle(acOutput, dcPort, eco);
+  SetPoints setPoints() {
+    return SetPoints.idle(acOutput, dcPort, eco);
   }
 }

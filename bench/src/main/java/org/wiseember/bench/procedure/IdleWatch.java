@@ -1,7 +1,7 @@
 package org.wiseember.bench.procedure;
 
 import java.util.List;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Frame;
@@ -10,7 +10,7 @@ import org.wiseember.core.trace.Frame;
  * Reads the DC side with nothing plugged in, once for every way the outputs can be switched. The
  * beginning of each is kept as a notice, from which the findings know what was on.
  */
-public final class IdleWatch extends AskingCourse {
+public final class IdleWatch extends AskingProcedure {
   /** Kept with the run. */
   public static final String KIND = "idle";
 
@@ -34,8 +34,8 @@ public final class IdleWatch extends AskingCourse {
   }
 
   @Override
-  public Wanted wanted() {
-    return phase.over() ? Wanted.idle(false, false, false) : states.get(at).wanted();
+  public SetPoints setPoints() {
+    return phase.over() ? SetPoints.idle(false, false, false) : states.get(at).setPoints();
   }
 
   @Override

@@ -2,7 +2,7 @@ package org.wiseember.bench.procedure;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.efficiency.SteadyRule;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
@@ -18,7 +18,7 @@ import org.wiseember.core.trace.Series;
  * is steady by {@link SteadyRule}, at most five minutes, and then reads for a minute. All loads are
  * gone through as often as asked. It ends early when the output drops out: the loads so far stay.
  */
-public final class LoadLadder extends AskingCourse {
+public final class LoadLadder extends AskingProcedure {
   /** Kept with the run. */
   public static final String KIND = "efficiency";
 
@@ -60,9 +60,9 @@ public final class LoadLadder extends AskingCourse {
   }
 
   @Override
-  public Wanted wanted() {
+  public SetPoints setPoints() {
     boolean on = !asking && (phase == Phase.SETTLING || phase == Phase.MEASURING);
-    return on ? Wanted.atOutlet(load()) : Wanted.NO_LOAD;
+    return on ? SetPoints.atOutlet(load()) : SetPoints.NO_LOAD;
   }
 
   @Override

@@ -3,7 +3,7 @@ package org.wiseember.bench.procedure;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -19,7 +19,7 @@ import org.wiseember.core.waveform.NominalFrequency;
  * scope where there is one, else from the volts and watts afterwards, else by the person who saw
  * it.
  */
-public final class MotorStarts extends AskingCourse {
+public final class MotorStarts extends AskingProcedure {
   /** Kept with the run. */
   public static final String KIND = "motor-start";
 
@@ -57,11 +57,11 @@ public final class MotorStarts extends AskingCourse {
   }
 
   @Override
-  public Wanted wanted() {
+  public SetPoints setPoints() {
     if (pressing) {
-      return Wanted.idle(false, false, false);
+      return SetPoints.idle(false, false, false);
     }
-    return !asking && phase == Phase.MEASURING ? Wanted.WHOLE_LOAD.onScope() : Wanted.NO_LOAD;
+    return !asking && phase == Phase.MEASURING ? SetPoints.WHOLE_LOAD.onScope() : SetPoints.NO_LOAD;
   }
 
   @Override

@@ -1,7 +1,7 @@
 package org.wiseember.bench.procedure;
 
 import java.util.List;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.heat.HotSpot;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.overload.RestRule;
@@ -19,7 +19,7 @@ import org.wiseember.core.waveform.CaptureNote;
  *
  * <p>It ends by itself where the case gets as hot as {@link HotSpot#TOO_HOT}.
  */
-public final class OverloadHolds extends AskingCourse {
+public final class OverloadHolds extends AskingProcedure {
   /** Kept with the run. */
   public static final String KIND = "overload";
 
@@ -67,16 +67,16 @@ public final class OverloadHolds extends AskingCourse {
   }
 
   @Override
-  public Wanted wanted() {
+  public SetPoints setPoints() {
     if (after == After.PRESSING) {
-      return Wanted.idle(false, false, false);
+      return SetPoints.idle(false, false, false);
     }
     return asking
-        ? Wanted.NO_LOAD
+        ? SetPoints.NO_LOAD
         : switch (phase) {
-          case SETTLING -> Wanted.atOutlet(baseWatts);
-          case MEASURING -> Wanted.atOutlet(loads.get(at).watts()).onScope();
-          default -> Wanted.NO_LOAD;
+          case SETTLING -> SetPoints.atOutlet(baseWatts);
+          case MEASURING -> SetPoints.atOutlet(loads.get(at).watts()).onScope();
+          default -> SetPoints.NO_LOAD;
         };
   }
 

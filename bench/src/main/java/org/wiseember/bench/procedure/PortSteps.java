@@ -1,14 +1,14 @@
 package org.wiseember.bench.procedure;
 
 import java.util.List;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
 /** Steps the current at a DC port up until it switches off or the last current is carried. */
-public final class PortSteps extends AskingCourse {
+public final class PortSteps extends AskingProcedure {
   /** Kept with the run. */
   public static final String KIND = "dc-port";
 
@@ -31,10 +31,10 @@ public final class PortSteps extends AskingCourse {
   }
 
   @Override
-  public Wanted wanted() {
+  public SetPoints setPoints() {
     return phase.over()
-        ? Wanted.idle(false, false, false)
-        : Wanted.ampsAtPort(asking || at < 0 ? 0 : amps.get(at));
+        ? SetPoints.idle(false, false, false)
+        : SetPoints.ampsAtPort(asking || at < 0 ? 0 : amps.get(at));
   }
 
   @Override

@@ -2,7 +2,7 @@ package org.wiseember.bench.procedure;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
@@ -17,7 +17,7 @@ public interface Procedure {
   Phase phase();
 
   /** What should hang on the unit until the next frame. */
-  Wanted wanted();
+  SetPoints setPoints();
 
   /**
    * What a person has to do before it goes on, where the loads do not obey; empty for nothing. On a

@@ -1,7 +1,7 @@
 package org.wiseember.bench.procedure;
 
 import java.util.List;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -15,7 +15,7 @@ import org.wiseember.core.waveform.CaptureNote;
  * what stays alive while it charges. A person counts and types; on the simulated bench somebody is
  * simulated who does.
  */
-public final class StaysOn extends AskingCourse {
+public final class StaysOn extends AskingProcedure {
   /** Kept with the run. */
   public static final String KIND = "stays-on";
 
@@ -44,15 +44,15 @@ public final class StaysOn extends AskingCourse {
   }
 
   @Override
-  public Wanted wanted() {
+  public SetPoints setPoints() {
     if (asking && !begun) {
-      return Wanted.NO_LOAD;
+      return SetPoints.NO_LOAD;
     }
     return switch (phase) {
       case MEASURING ->
-          asking ? Wanted.atOutlet(watts).fromTheWall() : Wanted.atOutlet(watts).onScope();
-      case SETTLING -> Wanted.atOutlet(watts).fromTheWall();
-      default -> Wanted.NO_LOAD;
+          asking ? SetPoints.atOutlet(watts).fromTheWall() : SetPoints.atOutlet(watts).onScope();
+      case SETTLING -> SetPoints.atOutlet(watts).fromTheWall();
+      default -> SetPoints.NO_LOAD;
     };
   }
 

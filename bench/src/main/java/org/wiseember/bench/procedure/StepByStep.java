@@ -2,14 +2,14 @@ package org.wiseember.bench.procedure;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Frame;
 
 /**
  * A test a person makes by hand: one thing after the other is asked for, and readings are typed.
  */
-public final class StepByStep extends Course {
+public final class StepByStep extends PhasedProcedure {
   /** USB ports; kept with the run. */
   public static final String USB = "usb";
 
@@ -45,8 +45,8 @@ public final class StepByStep extends Course {
   }
 
   @Override
-  public Wanted wanted() {
-    return Wanted.NO_LOAD;
+  public SetPoints setPoints() {
+    return SetPoints.NO_LOAD;
   }
 
   @Override

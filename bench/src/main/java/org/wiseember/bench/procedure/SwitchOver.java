@@ -1,7 +1,7 @@
 package org.wiseember.bench.procedure;
 
 import java.util.List;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -16,7 +16,7 @@ import org.wiseember.core.waveform.NominalFrequency;
  * Hands the mains through to a light and a heavy load, then pulls the plug several times with a
  * scope on the outlet.
  */
-public final class SwitchOver extends AskingCourse {
+public final class SwitchOver extends AskingProcedure {
   /** Kept with the run. */
   public static final String KIND = "switch-over";
 
@@ -51,17 +51,17 @@ public final class SwitchOver extends AskingCourse {
   }
 
   @Override
-  public Wanted wanted() {
+  public SetPoints setPoints() {
     if (asking && phase == Phase.BASELINE) {
-      return Wanted.NO_LOAD;
+      return SetPoints.NO_LOAD;
     }
     return switch (phase) {
-      case BASELINE -> Wanted.atOutlet(light).fromTheWall();
-      case SETTLING -> Wanted.atOutlet(heavy).fromTheWall();
+      case BASELINE -> SetPoints.atOutlet(light).fromTheWall();
+      case SETTLING -> SetPoints.atOutlet(heavy).fromTheWall();
       case MEASURING ->
-          asking ? Wanted.atOutlet(heavy).fromTheWall() : Wanted.atOutlet(heavy).onScope();
-      case WINDING_DOWN -> Wanted.atOutlet(heavy).fromTheWall();
-      default -> Wanted.NO_LOAD;
+          asking ? SetPoints.atOutlet(heavy).fromTheWall() : SetPoints.atOutlet(heavy).onScope();
+      case WINDING_DOWN -> SetPoints.atOutlet(heavy).fromTheWall();
+      default -> SetPoints.NO_LOAD;
     };
   }
 

@@ -1,7 +1,7 @@
 package org.wiseember.bench.procedure;
 
 import java.util.List;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
@@ -11,7 +11,7 @@ import org.wiseember.core.trace.Frame;
  * Records with the load on until a time is over, the output has gone off, or a person ends it: a
  * fridge over two nights, a soak.
  */
-public final class Watching extends Course {
+public final class Watching extends PhasedProcedure {
   /** Kept with the run. */
   public static final String KIND = "watching";
 
@@ -41,8 +41,8 @@ public final class Watching extends Course {
   }
 
   @Override
-  public Wanted wanted() {
-    return phase.over() ? Wanted.NO_LOAD : Wanted.WHOLE_LOAD;
+  public SetPoints setPoints() {
+    return phase.over() ? SetPoints.NO_LOAD : SetPoints.WHOLE_LOAD;
   }
 
   @Override

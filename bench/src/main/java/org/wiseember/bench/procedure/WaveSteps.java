@@ -2,7 +2,7 @@ package org.wiseember.bench.procedure;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Frame;
@@ -17,7 +17,7 @@ import org.wiseember.core.waveform.WaveformUnreadable;
  * Captures the wave of the mains for comparison, then that of the outlet without load and at loads
  * from light to heavy, each once it has settled.
  */
-public final class WaveSteps extends AskingCourse {
+public final class WaveSteps extends AskingProcedure {
   /** Kept with the run. */
   public static final String KIND = "waveform";
 
@@ -57,12 +57,12 @@ public final class WaveSteps extends AskingCourse {
   }
 
   @Override
-  public Wanted wanted() {
+  public SetPoints setPoints() {
     if (asking || phase.over()) {
-      return Wanted.NO_LOAD;
+      return SetPoints.NO_LOAD;
     }
-    Wanted still = Wanted.atOutlet(load());
-    Wanted fed = at == MAINS_STEP ? still.fromTheWall() : still;
+    SetPoints still = SetPoints.atOutlet(load());
+    SetPoints fed = at == MAINS_STEP ? still.fromTheWall() : still;
     return phase == Phase.MEASURING ? fed.onScope() : fed;
   }
 

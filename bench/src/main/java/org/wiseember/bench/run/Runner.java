@@ -16,8 +16,8 @@ import org.slf4j.LoggerFactory;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.instrument.StillOn;
-import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.notice.Watcher;
@@ -256,7 +256,7 @@ public final class Runner {
       confirmed = false;
       procedure.confirm();
     }
-    Wanted wanted = procedure.wanted();
+    SetPoints wanted = procedure.setPoints();
     for (InstrumentDescription on : bench.switchedOnBy(wanted)) {
       if (onNow.add(on)) {
         recorder.switchingOn(on);

@@ -9,7 +9,7 @@ import java.util.Set;
 import java.util.SplittableRandom;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.Instrument;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
@@ -74,7 +74,7 @@ public final class SimulatedBench implements Bench {
   private final SimulatedMeter soundMeter;
   private final SimulatedMeter camera;
   private final WatchingEyes eyes = new WatchingEyes();
-  private Wanted wanted = Wanted.NO_LOAD;
+  private SetPoints wanted = SetPoints.NO_LOAD;
   private boolean armed;
   private boolean still;
   private boolean pulling;
@@ -273,7 +273,7 @@ public final class SimulatedBench implements Bench {
   }
 
   @Override
-  public void arrange(Wanted next) {
+  public void arrange(SetPoints next) {
     armed = next.captured() && !wanted.captured();
     still = armed && next.equals(wanted.onScope());
     pulling = armed && wanted.wall() && !next.wall();

@@ -22,8 +22,8 @@ import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.LoadSwitch;
 import org.wiseember.bench.instrument.Register;
-import org.wiseember.bench.instrument.Wanted;
-import org.wiseember.bench.instrument.Way;
+import org.wiseember.bench.instrument.SetPoints;
+import org.wiseember.bench.instrument.Transport;
 import org.wiseember.bench.standin.StandInFixture;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
@@ -41,7 +41,7 @@ public class ConnectedBenchTest {
 
   private static InstrumentDescription scpi(String name, int port, ChannelSource... sources) {
     return new InstrumentDescription(
-            name, Way.SCPI_TCP, "127.0.0.1:" + port, 1, 1, List.of(sources))
+            name, Transport.SCPI_TCP, "127.0.0.1:" + port, 1, 1, List.of(sources))
         .switching(LoadSwitch.of(LoadSwitch.Side.OUTLET, "OUTP ON", "OUTP OFF"));
   }
 
@@ -71,7 +71,7 @@ public class ConnectedBenchTest {
       assertEquals(idle.value(Channel.AC_VOLTAGE), 230, 2);
       assertEquals(idle.value(Channel.AC_POWER), 0.0);
       assertTrue(bench.loadObeys());
-      bench.arrange(Wanted.WHOLE_LOAD);
+      bench.arrange(SetPoints.WHOLE_LOAD);
       Frame loaded = bench.advance(1);
       for (int i = 0; i < 50 && !(loaded.value(Channel.AC_POWER) > 0); i++) {
         fixture.pass(1);
@@ -280,7 +280,7 @@ public class ConnectedBenchTest {
       InstrumentDescription slow =
           new InstrumentDescription(
               "Slow",
-              Way.SCPI_TCP,
+              Transport.SCPI_TCP,
               "127.0.0.1:" + rogue.port(),
               1,
               3,

@@ -12,8 +12,8 @@ import org.testng.annotations.Test;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.ScopeCommands;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.instrument.StartingPoints;
-import org.wiseember.bench.instrument.Wanted;
 import org.wiseember.bench.standin.StandInFixture;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.WaveMethod;
@@ -112,10 +112,10 @@ public class ScopeReaderTest {
             new ConnectedBench(List.of(shipped.at("127.0.0.1:" + fixture.port("Scope"))), 0, 20)) {
       bench.advance(1);
       assertTrue(bench.captured().isEmpty());
-      bench.arrange(Wanted.NO_LOAD.onScope());
+      bench.arrange(SetPoints.NO_LOAD.onScope());
       Optional<Capture> caught = Optional.empty();
       for (int i = 0; i < 400 && caught.isEmpty(); i++) {
-        bench.arrange(Wanted.NO_LOAD.onScope());
+        bench.arrange(SetPoints.NO_LOAD.onScope());
         bench.advance(1);
         caught = bench.captured();
       }

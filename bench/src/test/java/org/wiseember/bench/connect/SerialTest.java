@@ -23,7 +23,7 @@ import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.Register;
-import org.wiseember.bench.instrument.Way;
+import org.wiseember.bench.instrument.Transport;
 import org.wiseember.bench.standin.StandInFixture;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
@@ -110,7 +110,7 @@ public class SerialTest {
       InstrumentDescription description =
           new InstrumentDescription(
               "DC meter",
-              Way.MODBUS_RTU,
+              Transport.MODBUS_RTU,
               here.toRealPath() + ":19200",
               5,
               1,

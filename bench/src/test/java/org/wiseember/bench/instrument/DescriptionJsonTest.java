@@ -50,7 +50,7 @@ public class DescriptionJsonTest {
             Optional.of(Correction.ofOnePoint(590, 600, MeterClass.ofReading(0.2, 1, 0.1))));
     InstrumentDescription description =
         new InstrumentDescription(
-            "Quay meter", Way.MODBUS_RTU, "/dev/ttyUSB0:19200", 9, 2.5, List.of(source));
+            "Quay meter", Transport.MODBUS_RTU, "/dev/ttyUSB0:19200", 9, 2.5, List.of(source));
     String json = DescriptionJson.write(description);
     assertEquals(DescriptionJson.read(json), description);
     assertEquals(schema().validate(JSON.readTree(json)).toString(), "[]");

@@ -33,17 +33,17 @@ public class DrainTest {
   public void runsThroughItsPhasesAndEndsByItself() {
     notices.clear();
     Drain drain = Drain.ac(230);
-    assertFalse(drain.wanted().loaded());
+    assertFalse(drain.setPoints().loaded());
     double now = feed(drain, 1, 10, 0, 230);
     assertEquals(drain.phase(), Phase.SETTLING);
-    assertTrue(drain.wanted().loaded());
+    assertTrue(drain.setPoints().loaded());
     now = feed(drain, now, 60, 600, 228);
     assertEquals(drain.phase(), Phase.MEASURING);
     assertTrue(noticed("steady"));
     now = feed(drain, now, 3000, 600, 228);
     now = feed(drain, now, 5, 0, 0);
     assertEquals(drain.phase(), Phase.WINDING_DOWN);
-    assertFalse(drain.wanted().loaded());
+    assertFalse(drain.setPoints().loaded());
     feed(drain, now, 200, 0, 0);
     assertEquals(drain.phase(), Phase.DONE);
     assertTrue(drain.ending().orElseThrow().startsWith("The output dropped out"));
@@ -130,13 +130,13 @@ public class DrainTest {
     Drain drain = Drain.dc(107, 12);
     assertEquals(drain.kind(), Drain.DC);
     double now = feedDc(drain, 1, 10, 13.3, 0);
-    assertEquals(drain.wanted().dcWatts(), 107.0);
-    assertTrue(drain.wanted().dcPort() && !drain.wanted().acOutput());
+    assertEquals(drain.setPoints().dcWatts(), 107.0);
+    assertTrue(drain.setPoints().dcPort() && !drain.setPoints().acOutput());
     now = feedDc(drain, now, 60, 13.2, 8.1);
     assertEquals(drain.phase(), Phase.MEASURING);
     feedDc(drain, now, 5, 0.1, 0);
     assertEquals(drain.phase(), Phase.WINDING_DOWN);
-    assertEquals(drain.wanted().dcWatts(), 0.0);
+    assertEquals(drain.setPoints().dcWatts(), 0.0);
   }
 
   /** The load's own low-volt stop leaves volts at the port. */

@@ -36,15 +36,15 @@ public class LoadLadderTest {
     notices.clear();
     LoadLadder ladder = new LoadLadder(List.of(100.0, 400.0), 2, 230);
     assertEquals(ladder.asks().orElseThrow(), "AC output on, nothing plugged in");
-    assertFalse(ladder.wanted().loaded());
+    assertFalse(ladder.setPoints().loaded());
     ladder.confirm();
     assertEquals(untilItAsks(ladder, t -> 0), LoadLadder.NO_LOAD_SECONDS, 2);
     List<Double> plugged = new ArrayList<>();
     while (!ladder.phase().over()) {
       assertTrue(ladder.asks().orElseThrow().startsWith("Plug in "));
-      assertFalse(ladder.wanted().loaded(), "nothing is on before it is plugged in");
+      assertFalse(ladder.setPoints().loaded(), "nothing is on before it is plugged in");
       ladder.confirm();
-      double load = ladder.wanted().acWatts();
+      double load = ladder.setPoints().acWatts();
       plugged.add(load);
       double seconds = untilItAsks(ladder, t -> load * (1 + 0.01 * Math.exp(-t / 20)));
       assertTrue(seconds >= 30 + LoadLadder.MEASURE_SECONDS && seconds < 200, "" + seconds);
@@ -110,13 +110,13 @@ public class LoadLadderTest {
           new Frame(
               at,
               List.of(Channel.DC_VOLTAGE, Channel.DC_CURRENT),
-              new double[] {52, watch.wanted().acOutput() ? 0.2 : 0.02});
-      assertEquals(watch.watched(frame), watch.wanted().acOutput() ? 10.4 : 1.04, 1e-9);
+              new double[] {52, watch.setPoints().acOutput() ? 0.2 : 0.02});
+      assertEquals(watch.watched(frame), watch.setPoints().acOutput() ? 10.4 : 1.04, 1e-9);
       began.addAll(watch.take(frame));
     }
     assertEquals(
         began.stream().map(Notice::text).toList(), List.of("AC output on", "all outputs off"));
     assertEquals(began.get(1).seconds() - began.get(0).seconds(), IdleWatch.STATE_SECONDS, 2);
-    assertFalse(watch.wanted().acOutput());
+    assertFalse(watch.setPoints().acOutput());
   }
 }

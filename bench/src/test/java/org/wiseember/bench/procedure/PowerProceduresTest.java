@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.simulated.Beside;
 import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Clamped;
@@ -68,7 +68,7 @@ public class PowerProceduresTest {
       if (procedure.asks().isPresent()) {
         procedure.confirm();
       }
-      bench.arrange(procedure.wanted());
+      bench.arrange(procedure.setPoints());
       Frame frame = bench.advance(1);
       bench
           .captured()
@@ -119,7 +119,7 @@ public class PowerProceduresTest {
     }
     assertEquals(holds.phase(), Phase.DONE);
     assertTrue(holds.ending().orElseThrow().contains("Load off"));
-    assertEquals(holds.wanted(), Wanted.NO_LOAD);
+    assertEquals(holds.setPoints(), SetPoints.NO_LOAD);
   }
 
   @Test
@@ -131,8 +131,8 @@ public class PowerProceduresTest {
             new SwitchOver(100, 500, 3, 230),
             new HeatNoise(List.of(500.0)))) {
       p.stop("Enough.");
-      assertFalse(p.wanted().loaded(), p.kind());
-      assertFalse(p.wanted().wall(), p.kind());
+      assertFalse(p.setPoints().loaded(), p.kind());
+      assertFalse(p.setPoints().wall(), p.kind());
     }
   }
 
@@ -235,7 +235,8 @@ public class PowerProceduresTest {
     SimulatedBench bench = bench(eco, LoadBank.of(new Fridge(80, 230, 0)), 1);
     notices.clear();
     while (!soak.phase().over()) {
-      bench.arrange(new Wanted(Double.POSITIVE_INFINITY, 0, 0, true, false, true, Set.of(), false));
+      bench.arrange(
+          new SetPoints(Double.POSITIVE_INFINITY, 0, 0, true, false, true, Set.of(), false));
       notices.addAll(soak.take(bench.advance(1)));
     }
     assertEquals(soak.ending().orElseThrow(), "The output went off and stayed off.");
@@ -281,7 +282,7 @@ public class PowerProceduresTest {
       if (charge.asks().isPresent()) {
         charge.confirm();
       }
-      bench.arrange(charge.wanted());
+      bench.arrange(charge.setPoints());
       Frame frame = bench.advance(1);
       wattSeconds[0] += frame.value(Channel.IN_POWER);
       charge.take(frame);

@@ -14,7 +14,7 @@ import java.util.SplittableRandom;
 import java.util.function.DoubleUnaryOperator;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.charge.Binding;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeLimits;
@@ -158,7 +158,7 @@ public class ChargeTruthTest {
           !mix || now >= 2 * ALONE_SECONDS
               ? all
               : now < ALONE_SECONDS ? Set.of(Inlet.DC) : Set.of(Inlet.WALL);
-      bench.arrange(Wanted.idle(false, false, false).fed(fed));
+      bench.arrange(SetPoints.idle(false, false, false).fed(fed));
       Frame frame = bench.advance(STEP);
       frames.add(frame);
       truth.add(

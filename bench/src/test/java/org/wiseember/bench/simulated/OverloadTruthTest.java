@@ -79,7 +79,7 @@ public class OverloadTruthTest {
     List<Frame> frames = new ArrayList<>();
     while (!holds.phase().over()) {
       holds.confirm();
-      bench.arrange(holds.wanted());
+      bench.arrange(holds.setPoints());
       Frame frame = bench.advance(1);
       frames.add(frame);
       holds.take(frame);

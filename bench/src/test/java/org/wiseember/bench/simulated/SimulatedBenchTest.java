@@ -6,7 +6,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.Arrays;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
-import org.wiseember.bench.instrument.Wanted;
+import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
@@ -24,7 +24,7 @@ public class SimulatedBenchTest {
 
   /** Drains to the cut-off and on through the fan's run-on. */
   private static Frame drain(SimulatedBench bench) {
-    bench.arrange(Wanted.WHOLE_LOAD);
+    bench.arrange(SetPoints.WHOLE_LOAD);
     Frame frame = bench.advance(1);
     while (frame.value(Channel.AC_VOLTAGE) > 10) {
       frame = bench.advance(1);
@@ -55,8 +55,8 @@ public class SimulatedBenchTest {
     for (long seed : new long[] {3, 99}) {
       SimulatedBench one = random(seed);
       SimulatedBench two = random(seed);
-      one.arrange(Wanted.WHOLE_LOAD);
-      two.arrange(Wanted.WHOLE_LOAD);
+      one.arrange(SetPoints.WHOLE_LOAD);
+      two.arrange(SetPoints.WHOLE_LOAD);
       for (int i = 0; i < 500; i++) {
         assertTrue(Arrays.equals(one.advance(1).values(), two.advance(1).values()));
       }
@@ -100,7 +100,7 @@ public class SimulatedBenchTest {
 
   private static double secondsToTrip(UnitDesign design, double watts) {
     SimulatedBench bench = new SimulatedBench(design, Heater.of(watts, 230), 1, 5);
-    bench.arrange(Wanted.WHOLE_LOAD);
+    bench.arrange(SetPoints.WHOLE_LOAD);
     for (int i = 1; i < 4000; i++) {
       if (bench.advance(1).value(Channel.AC_VOLTAGE) < 10) {
         return i;

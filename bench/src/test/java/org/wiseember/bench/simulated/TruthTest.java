@@ -97,7 +97,7 @@ public class TruthTest {
     List<Frame> frames = new ArrayList<>();
     while (!procedure.phase().over()) {
       procedure.confirm();
-      bench.arrange(procedure.wanted());
+      bench.arrange(procedure.setPoints());
       Frame frame = bench.advance(1);
       frames.add(frame);
       procedure.take(frame);

@@ -8,7 +8,7 @@ public enum Binding {
   SOURCE("source", "The source gives no more."),
   TEMPERATURE("temperature", "The pack is too warm or too cold for its full current."),
   SHARED_CAP("shared cap", "All sources together reach what the unit takes."),
-  TAPER("taper", "The cells are nearly full and take less and less."),
+  TAPER("taper", "The bins are nearly full and take less and less."),
   UNKNOWN("held back", "It takes less than it did, and nothing that was logged tells why."),
   NOTHING("nothing", "Nothing goes in.");
 

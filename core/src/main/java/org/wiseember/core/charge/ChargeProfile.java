@@ -218,10 +218,10 @@ public final class ChargeProfile {
     if (count <= LEAST_READINGS) {
       return IntStream.rangeClosed(0, last).mapToDouble(power::value).max().orElse(0);
     }
-    double[] cells = new Cells(power.seconds(0), power.seconds(last), count).medians(power);
+    double[] bins = new Bins(power.seconds(0), power.seconds(last), count).medians(power);
     double most = 0;
     for (int c = 0; c + LEAST_READINGS <= count; c++) {
-      double[] some = Arrays.copyOfRange(cells, c, c + LEAST_READINGS);
+      double[] some = Arrays.copyOfRange(bins, c, c + LEAST_READINGS);
       Arrays.sort(some);
       most = Math.max(most, (some[LEAST_READINGS / 2 - 1] + some[LEAST_READINGS / 2]) / 2);
     }

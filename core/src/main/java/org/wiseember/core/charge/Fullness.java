@@ -15,7 +15,7 @@ import org.wiseember.core.trace.Trace;
  * @param from when all sources were first on together, s in the log
  */
 record Fullness(Series series, double from) {
-  private static final int CELLS = 600;
+  private static final int BINS = 600;
 
   /** Panels that could give so much more than was taken do not bind. */
   private static final double UNIT_BINDS = 0.95;
@@ -41,12 +41,12 @@ record Fullness(Series series, double from) {
 
   /** Whether an inlet was at one level for most of the time it was on. */
   private static boolean ownLevel(Series part, double from) {
-    Cells cells = cells(part);
-    double[] watts = cells.medians(part);
+    Bins bins = bins(part);
+    double[] watts = bins.medians(part);
     double level = Level.of(watts);
     int on = 0;
     int near = 0;
-    for (int c = cells.at(from); c < watts.length; c++) {
+    for (int c = bins.at(from); c < watts.length; c++) {
       on += Level.on(watts[c], level) ? 1 : 0;
       near += watts[c] >= NEAR * level ? 1 : 0;
     }
@@ -78,14 +78,14 @@ record Fullness(Series series, double from) {
   }
 
   private static double level(Series series) {
-    return Level.of(cells(series).medians(series));
+    return Level.of(bins(series).medians(series));
   }
 
-  private static Cells cells(Series series) {
-    return new Cells(
+  private static Bins bins(Series series) {
+    return new Bins(
         series.seconds(0),
         series.seconds(series.size() - 1),
-        Math.max(1, Math.min(CELLS, series.size() / 2)));
+        Math.max(1, Math.min(BINS, series.size() / 2)));
   }
 
   private static double together(Inputs inputs) {
@@ -93,11 +93,11 @@ record Fullness(Series series, double from) {
     if (inputs.parts().size() < 2) {
       return whole.seconds(0);
     }
-    Cells cells = cells(whole);
-    boolean[] all = new boolean[cells.count()];
+    Bins bins = bins(whole);
+    boolean[] all = new boolean[bins.count()];
     Arrays.fill(all, true);
     for (Series part : inputs.parts().values()) {
-      double[] watts = cells.medians(part);
+      double[] watts = bins.medians(part);
       double level = Level.of(watts);
       for (int c = 0; c < all.length; c++) {
         all[c] &= level == 0 || Level.on(watts[c], level);
@@ -105,7 +105,7 @@ record Fullness(Series series, double from) {
     }
     for (int c = 0; c < all.length; c++) {
       if (all[c]) {
-        return cells.begin(c);
+        return bins.begin(c);
       }
     }
     return whole.seconds(0);

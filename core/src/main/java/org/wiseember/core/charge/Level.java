@@ -13,7 +13,7 @@ final class Level {
 
   private Level() {}
 
-  /** Of readings cell by cell; 0 where nothing was ever on. */
+  /** Of readings bin by bin; 0 where nothing was ever on. */
   static double of(double[] watts) {
     return of(watts, LEAST_WATTS);
   }

@@ -54,7 +54,7 @@ final class LimitFinder {
   private final Inputs inputs;
   private final KnownInputs known;
   private final double knee;
-  private final Cells cells;
+  private final Bins bins;
   private final double[] whole;
   private final double[] celsius;
   private final double[] volts;
@@ -78,16 +78,16 @@ final class LimitFinder {
     this.knee = knee.orElse(Double.POSITIVE_INFINITY);
     Series all = inputs.whole();
     int n = Math.max(1, Math.min(MOST_CELLS, all.size() / 2));
-    this.cells = new Cells(all.seconds(0), all.seconds(all.size() - 1), n);
-    this.whole = cells.medians(all);
-    this.celsius = cells.medians(trace.series(Channel.CASE_TEMPERATURE));
-    this.volts = cells.medians(trace.series(Channel.IN_VOLTAGE));
-    this.amps = cells.medians(trace.series(Channel.IN_CURRENT));
-    this.lux = cells.medians(trace.series(Channel.ILLUMINANCE));
+    this.bins = new Bins(all.seconds(0), all.seconds(all.size() - 1), n);
+    this.whole = bins.medians(all);
+    this.celsius = bins.medians(trace.series(Channel.CASE_TEMPERATURE));
+    this.volts = bins.medians(trace.series(Channel.IN_VOLTAGE));
+    this.amps = bins.medians(trace.series(Channel.IN_CURRENT));
+    this.lux = bins.medians(trace.series(Channel.ILLUMINANCE));
     this.cap = Level.of(whole);
     this.sun = Sun.of(trace, inputs);
     Series wall = inputs.parts().get(Inlet.WALL);
-    this.mains = wall == null ? null : cells.medians(wall);
+    this.mains = wall == null ? null : bins.medians(wall);
   }
 
   List<LimitBand> find() {
@@ -95,7 +95,7 @@ final class LimitFinder {
     for (Inlet inlet : Inlet.values()) {
       Series part = inputs.parts().get(inlet);
       if (part != null) {
-        double[] watts = inlet == Inlet.WALL ? mains : cells.medians(part);
+        double[] watts = inlet == Inlet.WALL ? mains : bins.medians(part);
         bands.add(
             new LimitBand(
                 inlet, stretches(inlet == Inlet.DC ? direct(watts) : stiff(inlet, watts))));
@@ -141,7 +141,7 @@ final class LimitFinder {
     boolean mains = inlet == Inlet.WALL || inlet == Inlet.ANY;
     double coolest = Double.POSITIVE_INFINITY;
     for (int c = 0; c < watts.length; c++) {
-      if (Level.on(watts[c], found) && cells.begin(c + 1) <= knee) {
+      if (Level.on(watts[c], found) && bins.begin(c + 1) <= knee) {
         coolest = Math.min(coolest, celsius[c]);
       }
     }
@@ -151,7 +151,7 @@ final class LimitFinder {
   }
 
   private interface Own {
-    Binding at(int cell);
+    Binding at(int bin);
   }
 
   private Binding[] name(double[] watts, double level, Own own) {
@@ -164,7 +164,7 @@ final class LimitFinder {
       boolean atCap = whole[c] >= AT_LEVEL * cap && Level.on(whole[c] - watts[c], cap);
       byMains[c] = held[c] && atCap && watts != mains && mainsHeld(c);
       shared[c] = held[c] && atCap && !byMains[c];
-      counts[c] = Level.on(watts[c], level) && !shared[c] && cells.begin(c + 1) <= knee;
+      counts[c] = Level.on(watts[c], level) && !shared[c] && bins.begin(c + 1) <= knee;
     }
     Optional<Warmth> warm = Warmth.of(held, counts, celsius);
     boolean creeping = creepsUp(watts, level, counts);
@@ -183,7 +183,7 @@ final class LimitFinder {
         named[c] = Binding.SHARED_CAP;
       } else if (byMains[c]) {
         named[c] = Binding.SOURCE;
-      } else if (cells.middle(c) >= knee) {
+      } else if (bins.middle(c) >= knee) {
         named[c] = Binding.TAPER;
       } else {
         boolean ripple = watts[c] >= RIPPLE * level;
@@ -215,7 +215,7 @@ final class LimitFinder {
     if (count > 1 && (derating.isEmpty() || least < derating.get().leastShare())) {
       OptionalDouble from =
           warm.map(w -> OptionalDouble.of(w.celsius())).orElse(OptionalDouble.empty());
-      derating = Optional.of(new Derating(from, least, count * cells.width()));
+      derating = Optional.of(new Derating(from, least, count * bins.width()));
     }
   }
 
@@ -243,19 +243,19 @@ final class LimitFinder {
   }
 
   /**
-   * Why nothing goes in: a cold case before anything did; nearly full cells that leave the rest to
+   * Why nothing goes in: a cold case before anything did; nearly full bins that leave the rest to
    * another inlet; else nothing is plugged in, or it is full.
    */
-  private Binding off(int cell, double level) {
-    if (cells.middle(cell) >= knee && level > 0 && Level.on(whole[cell], cap)) {
+  private Binding off(int bin, double level) {
+    if (bins.middle(bin) >= knee && level > 0 && Level.on(whole[bin], cap)) {
       return Binding.TAPER;
     }
-    for (int c = 0; c < cell; c++) {
+    for (int c = 0; c < bin; c++) {
       if (Level.on(whole[c], cap)) {
         return Binding.NOTHING;
       }
     }
-    if (!(celsius[cell] < COLD)) {
+    if (!(celsius[bin] < COLD)) {
       return Binding.NOTHING;
     }
     coldUntil = OptionalDouble.of(firstOn());
@@ -322,7 +322,7 @@ final class LimitFinder {
       } else if (own != Binding.SOURCE && (lit || steady || flat(c, watts[c], level, most))) {
         named[c] = own;
       } else if (lit && watts[c] < AT_LEVEL * level && light.upTheCurve(volts[c])) {
-        named[c] = cells.middle(c) >= knee ? Binding.TAPER : Binding.SHARED_CAP;
+        named[c] = bins.middle(c) >= knee ? Binding.TAPER : Binding.SHARED_CAP;
       } else {
         named[c] = Binding.SOURCE;
       }
@@ -351,7 +351,7 @@ final class LimitFinder {
     int from = 0;
     for (int c = 1; c <= named.length; c++) {
       if (c == named.length || named[c] != named[from]) {
-        found.add(new LimitBand.Stretch(cells.begin(from), cells.begin(c), named[from]));
+        found.add(new LimitBand.Stretch(bins.begin(from), bins.begin(c), named[from]));
         from = c;
       }
     }

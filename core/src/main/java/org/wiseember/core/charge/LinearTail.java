@@ -1,6 +1,7 @@
 package org.wiseember.core.charge;
 
 import java.util.OptionalDouble;
+import org.hipparchus.stat.regression.SimpleRegression;
 import org.wiseember.core.trace.Series;
 
 /**
@@ -9,17 +10,17 @@ import org.wiseember.core.trace.Series;
  * that is held back by its warmth before that falls along another line.
  */
 final class LinearTail {
-  private static final int CELLS = 400;
+  private static final int BINS = 400;
 
-  /** Off the line by more, of the level, three cells running, and the line has ended. */
+  /** Off the line by more, of the level, three bins running, and the line has ended. */
   private static final double OFF = 0.02;
 
   private static final int RUN = 3;
 
-  /** A tail falls by at least this share of the level, over at least so many cells. */
+  /** A tail falls by at least this share of the level, over at least so many bins. */
   private static final double LEAST_FALL = 0.35;
 
-  private static final int LEAST_CELLS = 8;
+  private static final int LEAST_BINS = 8;
 
   private LinearTail() {}
 
@@ -31,12 +32,12 @@ final class LinearTail {
    * @return s in the log; empty where the end is no straight fall
    */
   static OptionalDouble start(Series power, int first, int last) {
-    if (last - first < 4 * LEAST_CELLS) {
+    if (last - first < 4 * LEAST_BINS) {
       return OptionalDouble.empty();
     }
-    Cells cells =
-        new Cells(power.seconds(first), power.seconds(last), Math.min(CELLS, (last - first) / 2));
-    double[] watts = cells.medians(power);
+    Bins bins =
+        new Bins(power.seconds(first), power.seconds(last), Math.min(BINS, (last - first) / 2));
+    double[] watts = bins.medians(power);
     double[] energy = new double[watts.length];
     double sum = 0;
     for (int c = 0; c < watts.length; c++) {
@@ -46,49 +47,23 @@ final class LinearTail {
     double level = Level.of(watts);
     int end = watts.length - 1;
     int start = end;
-    Line line = new Line();
+    SimpleRegression line = new SimpleRegression();
     int off = 0;
     for (int c = end - 1; c >= 0; c--) {
-      boolean known = end - c > LEAST_CELLS;
-      off = known && Math.abs(line.at(energy[c]) - watts[c]) > OFF * level ? off + 1 : 0;
+      boolean known = end - c > LEAST_BINS;
+      off = known && Math.abs(line.predict(energy[c]) - watts[c]) > OFF * level ? off + 1 : 0;
       if (off >= RUN) {
         break;
       }
       if (off == 0) {
-        line.add(energy[c], watts[c]);
+        line.addData(energy[c], watts[c]);
         start = c;
       }
     }
     boolean falls =
-        end - start > LEAST_CELLS
-            && line.slope() < 0
+        end - start > LEAST_BINS
+            && line.getSlope() < 0
             && watts[start] - watts[end - 1] > LEAST_FALL * watts[start];
-    return falls && off >= RUN ? OptionalDouble.of(cells.begin(start)) : OptionalDouble.empty();
-  }
-
-  /** A line by least squares that takes one point after the other. */
-  private static final class Line {
-    private double n;
-    private double sx;
-    private double sy;
-    private double sxx;
-    private double sxy;
-
-    void add(double x, double y) {
-      n++;
-      sx += x;
-      sy += y;
-      sxx += x * x;
-      sxy += x * y;
-    }
-
-    double slope() {
-      double d = n * sxx - sx * sx;
-      return d > 0 ? (n * sxy - sx * sy) / d : 0;
-    }
-
-    double at(double x) {
-      return sy / n + slope() * (x - sx / n);
-    }
+    return falls && off >= RUN ? OptionalDouble.of(bins.begin(start)) : OptionalDouble.empty();
   }
 }

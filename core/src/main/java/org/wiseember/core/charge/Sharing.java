@@ -43,8 +43,8 @@ public record Sharing(OptionalDouble cap, List<Inlet> first, List<Inlet> topping
       seconds += shared;
       (shared >= LEAST_SECONDS ? giving : first).add(band.inlet());
     }
-    Cells cells = new Cells(from, inputs.whole().seconds(inputs.whole().size() - 1), 200);
-    double most = Level.of(cells.medians(inputs.whole()));
+    Bins bins = new Bins(from, inputs.whole().seconds(inputs.whole().size() - 1), 200);
+    double most = Level.of(bins.medians(inputs.whole()));
     return Optional.of(
         new Sharing(
             giving.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(watts / seconds),

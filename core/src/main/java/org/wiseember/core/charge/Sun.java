@@ -17,7 +17,7 @@ import org.wiseember.core.trace.Trace;
  * @param working volts at which they are drawn from as hard as they give, V
  */
 record Sun(double wattsPerLux, Series lux, double most, Series volts, double working) {
-  private static final int CELLS = 400;
+  private static final int BINS = 400;
 
   /** Where only the light binds, watts a lux are at their highest. */
   private static final double HIGHEST = 0.9;
@@ -34,17 +34,17 @@ record Sun(double wattsPerLux, Series lux, double most, Series volts, double wor
     if (lux.size() < 2 || direct == null) {
       return Optional.empty();
     }
-    Cells cells =
-        new Cells(
+    Bins bins =
+        new Bins(
             direct.seconds(0),
             direct.seconds(direct.size() - 1),
-            Math.max(1, Math.min(CELLS, direct.size() / 2)));
-    double[] light = cells.medians(lux);
-    double[] watts = cells.medians(direct);
+            Math.max(1, Math.min(BINS, direct.size() / 2)));
+    double[] light = bins.medians(lux);
+    double[] watts = bins.medians(direct);
     double most = Level.of(watts);
     double brightest = Arrays.stream(light).max().orElse(0);
     Series volts = trace.series(Channel.IN_VOLTAGE);
-    double[] atPort = cells.medians(volts);
+    double[] atPort = bins.medians(volts);
     double[] drawn = new double[light.length];
     double[] ratios = new double[light.length];
     int n = 0;

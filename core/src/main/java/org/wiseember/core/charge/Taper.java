@@ -11,7 +11,7 @@ import org.wiseember.core.trace.Series;
  * better, meets that plateau.
  */
 final class Taper {
-  private static final int CELLS = 400;
+  private static final int BINS = 400;
   private static final double FLAT = 1.012;
   private static final int FLAT_CELLS = 24;
 
@@ -40,18 +40,18 @@ final class Taper {
     if (!(span > 0) || last - first < 20) {
       return OptionalDouble.empty();
     }
-    int cells = Math.min(CELLS, (last - first) / 2);
-    double[] level = new Cells(from, power.seconds(last), cells).medians(power);
-    double[] ahead = new double[cells];
+    int bins = Math.min(BINS, (last - first) / 2);
+    double[] level = new Bins(from, power.seconds(last), bins).medians(power);
+    double[] ahead = new double[bins];
     double most = 0;
-    for (int c = cells - 1; c >= 0; c--) {
+    for (int c = bins - 1; c >= 0; c--) {
       most = Math.max(most, level[c]);
       ahead[c] = most;
     }
-    int flat = Math.max(2, FLAT_CELLS * cells / CELLS);
+    int flat = Math.max(2, FLAT_CELLS * bins / BINS);
     int reached = 0;
     double largest = 0;
-    for (int c = cells - 1; c >= flat; c--) {
+    for (int c = bins - 1; c >= flat; c--) {
       boolean plateauHere = ahead[c - flat] <= FLAT * ahead[c];
       double share = plateauHere ? share(level, ahead[c]) : 0;
       if (share >= MAIN_SHARE) {
@@ -64,11 +64,11 @@ final class Taper {
       }
     }
     double plateau = plateau(level, reached, flat);
-    double ends = Arrays.stream(level, Math.max(0, cells - 2), cells).min().orElse(plateau);
+    double ends = Arrays.stream(level, Math.max(0, bins - 2), bins).min().orElse(plateau);
     if (ends > FALLS_TO * plateau) {
       return OptionalDouble.empty();
     }
-    return OptionalDouble.of(knee(power, first, last, plateau, from + span * reached / cells));
+    return OptionalDouble.of(knee(power, first, last, plateau, from + span * reached / bins));
   }
 
   /** How much of all energy came in near a level. */

@@ -13,7 +13,7 @@ import java.util.Optional;
  * @param right share of the moments that lie on their side of it, 0 to 1
  */
 record Warmth(double celsius, double right) {
-  private static final int LEAST_CELLS = 3;
+  private static final int LEAST_BINS = 3;
   private static final double GOOD = 0.85;
 
   /** A reading at one moment. */
@@ -22,8 +22,8 @@ record Warmth(double celsius, double right) {
   /**
    * Looks for it.
    *
-   * @param held whether it was below its level, cell by cell
-   * @param counts which cells tell anything
+   * @param held whether it was below its level, bin by bin
+   * @param counts which bins tell anything
    * @param celsius of the case; NaN where it was not read
    * @return empty where no temperature parts them
    */
@@ -35,7 +35,7 @@ record Warmth(double celsius, double right) {
       }
     }
     long below = moments.stream().filter(Moment::held).count();
-    if (below < LEAST_CELLS || moments.size() - below < LEAST_CELLS) {
+    if (below < LEAST_BINS || moments.size() - below < LEAST_BINS) {
       return Optional.empty();
     }
     Moment[] sorted = moments.toArray(Moment[]::new);

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.hipparchus.stat.regression.SimpleRegression;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
@@ -297,38 +298,34 @@ public final class PortLadder {
 
   /** Volts at no current and their slope, by least squares. */
   private static double[] line(List<PortPoint> points) {
-    double n = points.size();
-    double x = points.stream().mapToDouble(PortPoint::amps).sum() / n;
-    double y = points.stream().mapToDouble(PortPoint::volts).sum() / n;
-    double xx = 0;
-    double xy = 0;
-    for (PortPoint p : points) {
-      xx += (p.amps() - x) * (p.amps() - x);
-      xy += (p.amps() - x) * (p.volts() - y);
-    }
-    double slope = xx > 0 ? xy / xx : 0;
-    return new double[] {y - slope * x, slope};
+    SimpleRegression line = regression(points);
+    double slope = line.getSlope();
+    // One current alone has no slope.
+    return Double.isNaN(slope)
+        ? new double[] {points.stream().mapToDouble(PortPoint::volts).average().orElse(0), 0}
+        : new double[] {line.getIntercept(), slope};
+  }
+
+  private static SimpleRegression regression(List<PortPoint> points) {
+    SimpleRegression line = new SimpleRegression();
+    points.forEach(p -> line.addData(p.amps(), p.volts()));
+    return line;
   }
 
   private Figure ohms(List<PortPoint> points, double ohms) {
-    double[] line = line(points);
-    double left = 0;
-    double spread = 0;
-    double middle = points.stream().mapToDouble(PortPoint::amps).average().orElse(0);
-    for (PortPoint p : points) {
-      left += Math.pow(p.volts() - line[0] - line[1] * p.amps(), 2);
-      spread += Math.pow(p.amps() - middle, 2);
-    }
+    SimpleRegression line = regression(points);
     int free = points.size() - 2;
     double most = points.get(points.size() - 1).amps();
     double scatter = points.stream().mapToDouble(PortPoint::scatter).max().orElse(0);
     double rounding = volts.resolution() / Math.sqrt(12);
-    double each = Math.max(Math.hypot(scatter, rounding), free > 0 ? Math.sqrt(left / free) : 0);
+    double each =
+        Math.max(
+            Math.hypot(scatter, rounding), free > 0 ? Math.sqrt(line.getMeanSquareError()) : 0);
     Budget budget =
         Budget.of(
             free > 0
-                ? new Contribution("Line", each / Math.sqrt(spread), free, "")
-                : Contribution.normal("Line", each / Math.sqrt(spread)),
+                ? new Contribution("Line", each / Math.sqrt(line.getXSumSquares()), free, "")
+                : Contribution.normal("Line", each / Math.sqrt(line.getXSumSquares())),
             Contribution.rectangular("Ammeter", Math.abs(ohms) * amps.halfWidth(most) / most));
     return Figure.of(
         "port_ohms",

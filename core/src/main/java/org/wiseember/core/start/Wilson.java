@@ -1,6 +1,7 @@
 package org.wiseember.core.start;
 
-import org.hipparchus.distribution.continuous.NormalDistribution;
+import org.hipparchus.stat.interval.BinomialProportion;
+import org.hipparchus.stat.interval.ConfidenceInterval;
 
 /**
  * The interval for a share seen k times in n: Wilson's score interval, which stays inside 0 and 1
@@ -15,19 +16,20 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  * @param high of the share, 0 to 1
  */
 public record Wilson(int k, int n, double low, double high) {
-  private static final double Z = new NormalDistribution().inverseCumulativeProbability(0.975);
+  private static final double CONFIDENCE = 0.95;
 
   /** The 95 % interval. */
   public static Wilson of(int k, int n) {
     if (n < 1 || k < 0 || k > n) {
       throw new IllegalArgumentException(k + " of " + n);
     }
-    double p = (double) k / n;
-    double z2 = Z * Z;
-    double centre = (p + z2 / (2 * n)) / (1 + z2 / n);
-    double half = Z * Math.sqrt(p * (1 - p) / n + z2 / (4.0 * n * n)) / (1 + z2 / n);
+    ConfidenceInterval share =
+        BinomialProportion.getWilsonScoreInterval(n, (double) k / n, CONFIDENCE);
     return new Wilson(
-        k, n, k == 0 ? 0 : Math.max(0, centre - half), k == n ? 1 : Math.min(1, centre + half));
+        k,
+        n,
+        k == 0 ? 0 : Math.max(0, share.getLowerBound()),
+        k == n ? 1 : Math.min(1, share.getUpperBound()));
   }
 
   /** {@code 5 of 8}. */

@@ -14,7 +14,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  * alone.
  */
 final class Coverage {
-  private static final int CELLS = 4096;
+  private static final int BINS = 4096;
 
   /** Limits narrower than this share of the whole make no edge one could see. */
   private static final double NEGLIGIBLE = 0.02;
@@ -22,7 +22,7 @@ final class Coverage {
   /** Beyond this many standard deviations a bell holds less than 1e-16. */
   private static final double FARTHEST = 8.5;
 
-  /** Cells narrower than this many standard deviations are narrow. */
+  /** Bins narrower than this many standard deviations are narrow. */
   private static final double FINE = 0.05;
 
   private static final double ROOT_TAU = Math.sqrt(2 * Math.PI);
@@ -71,23 +71,23 @@ final class Coverage {
     for (int i = 0; i < edges; i++) {
       reach += limits[i];
     }
-    double[] density = bell > reach / CELLS ? bell(bell, reach) : spike();
+    double[] density = bell > reach / BINS ? bell(bell, reach) : spike();
     for (int i = 0; i < edges; i++) {
-      density = widened(density, limits[i] * CELLS / (2 * reach));
+      density = widened(density, limits[i] * BINS / (2 * reach));
     }
-    return quantile(density, confidence) * 2 * reach / CELLS;
+    return quantile(density, confidence) * 2 * reach / BINS;
   }
 
-  /** The bell as chances of the cells, which stretch from − reach to + reach. */
+  /** The bell as chances of the bins, which stretch from − reach to + reach. */
   private static double[] bell(double standard, double reach) {
-    double[] density = new double[CELLS];
-    double width = 2 * reach / CELLS / standard;
-    int half = CELLS / 2;
+    double[] density = new double[BINS];
+    double width = 2 * reach / BINS / standard;
+    int half = BINS / 2;
     double below = 0.5;
     for (int i = 0; i < half && i * width < FARTHEST; i++) {
       double chance;
       if (width < FINE) {
-        // The middle of a narrow cell, with the next term of the series: off by less than 1e-9.
+        // The middle of a narrow bin, with the next term of the series: off by less than 1e-9.
         double z = (i + 0.5) * width;
         chance = width * Math.exp(-z * z / 2) / ROOT_TAU * (1 + width * width * (z * z - 1) / 24);
       } else {
@@ -102,51 +102,51 @@ final class Coverage {
   }
 
   private static double[] spike() {
-    double[] density = new double[CELLS];
-    density[CELLS / 2 - 1] = 0.5;
-    density[CELLS / 2] = 0.5;
+    double[] density = new double[BINS];
+    density[BINS / 2 - 1] = 0.5;
+    density[BINS / 2] = 0.5;
     return density;
   }
 
-  /** Folded with limits of ± {@code half} cells. */
+  /** Folded with limits of ± {@code half} bins. */
   private static double[] widened(double[] density, double half) {
-    double[] sums = new double[CELLS + 1];
-    for (int i = 0; i < CELLS; i++) {
+    double[] sums = new double[BINS + 1];
+    for (int i = 0; i < BINS; i++) {
       sums[i + 1] = sums[i] + density[i];
     }
-    double[] wide = new double[CELLS];
-    for (int i = 0; i < CELLS; i++) {
+    double[] wide = new double[BINS];
+    for (int i = 0; i < BINS; i++) {
       wide[i] = (upTo(sums, i + 0.5 + half) - upTo(sums, i + 0.5 - half)) / (2 * half);
     }
     return wide;
   }
 
-  /** Chance below a place between cells. */
+  /** Chance below a place between bins. */
   private static double upTo(double[] sums, double place) {
     if (place <= 0) {
       return 0;
     }
-    if (place >= CELLS) {
-      return sums[CELLS];
+    if (place >= BINS) {
+      return sums[BINS];
     }
     int whole = (int) place;
     return sums[whole] + (place - whole) * (sums[whole + 1] - sums[whole]);
   }
 
-  /** How many cells from the middle the interval reaches. */
+  /** How many bins from the middle the interval reaches. */
   private static double quantile(double[] density, double confidence) {
     double total = 0;
     for (double d : density) {
       total += d;
     }
     double inside = 0;
-    for (int k = 0; k < CELLS / 2; k++) {
-      double more = density[CELLS / 2 + k] + density[CELLS / 2 - 1 - k];
+    for (int k = 0; k < BINS / 2; k++) {
+      double more = density[BINS / 2 + k] + density[BINS / 2 - 1 - k];
       if (inside + more >= confidence * total) {
         return k + (confidence * total - inside) / more;
       }
       inside += more;
     }
-    return CELLS / 2.0;
+    return BINS / 2.0;
   }
 }

@@ -260,10 +260,10 @@ public final class BenchStage extends StackPane {
       ExpectedEnd end =
           ExpectedEnd.of(rated, plan.type().earlier(judgement), 0, Double.NaN, plan.watts());
       tiles.show(plan.settings().tiles(), DrainSettings.ahead(end));
-      show(LiveFigure.ahead(plan, end));
+      show(LiveChart.ahead(plan, end));
     } else {
       tiles.nothing(plan.settings().tiles());
-      show(LiveFigure.empty(plan));
+      show(LiveChart.empty(plan));
     }
     focusStart();
   }
@@ -358,7 +358,7 @@ public final class BenchStage extends StackPane {
         view.latest().seconds(), view.unsaved().isEmpty() ? savedWords(view) : view.unsaved());
     noticed.show(view.notices());
     showSteps(view);
-    show(LiveFigure.of(shown, view));
+    show(LiveChart.of(shown, view));
   }
 
   private String savedWords(RunView view) {

@@ -46,7 +46,7 @@ final class InstrumentForm extends VBox {
             () -> desk.bench().removeInstrument(instrument.id()));
     away.setId("remove-instrument");
     FlowPane buttons = new FlowPane(8, 8);
-    if (d.way().asked()) {
+    if (d.transport().asked()) {
       Button ask = Words.button("action", "Ask it now", this::tryOut);
       ask.setId("ask-now");
       buttons.getChildren().add(ask);
@@ -70,9 +70,9 @@ final class InstrumentForm extends VBox {
         "instrument-name",
         d.name(),
         text -> changeSafely(() -> d.named(text.strip())));
-    Label way = Words.of("figure", d.way().words());
+    Label way = Words.of("figure", d.transport().words());
     grid.addRow(grid.getRowCount(), Words.of("quiet", "Way in"), way);
-    if (d.way().asked()) {
+    if (d.transport().asked()) {
       field(grid, "Address", "instrument-address", d.address(), text -> change(d.at(text.strip())));
       field(
           grid,

@@ -159,7 +159,8 @@ final class InstrumentsPane extends StackPane {
     InstrumentDescription d = instrument.description();
     Label name = Words.of("strong", d.name());
     Label how =
-        Words.of("quiet", d.way().words() + (d.address().isEmpty() ? "" : ", " + d.address()));
+        Words.of(
+            "quiet", d.transport().words() + (d.address().isEmpty() ? "" : ", " + d.address()));
     VBox words = new VBox(name, how);
     HBox.setHgrow(words, Priority.ALWAYS);
     Label gives =

@@ -199,7 +199,7 @@ final class SetUpPane extends VBox {
         .addAll(
             Words.of(
                 "quiet",
-                all.stream().anyMatch(i -> i.description().way().asked())
+                all.stream().anyMatch(i -> i.description().transport().asked())
                     ? "They are asked once a second. One that is lost leaves a gap and is tried"
                         + " again by itself."
                     : "None of them can be asked yet. Add a meter that speaks SCPI or Modbus."),
@@ -215,7 +215,11 @@ final class SetUpPane extends VBox {
                   "figure",
                   instrument.description().name()
                       + ", "
-                      + instrument.description().way().words().toLowerCase(java.util.Locale.ROOT)));
+                      + instrument
+                          .description()
+                          .transport()
+                          .words()
+                          .toLowerCase(java.util.Locale.ROOT)));
     }
     var button = Words.button("action", "Instruments", toInstruments);
     button.setId("to-instruments");

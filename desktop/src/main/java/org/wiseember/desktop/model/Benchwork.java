@@ -24,7 +24,7 @@ import org.wiseember.bench.connect.ConnectedBench;
 import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.DescriptionUnreadable;
 import org.wiseember.bench.instrument.InstrumentDescription;
-import org.wiseember.bench.instrument.Way;
+import org.wiseember.bench.instrument.Transport;
 import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.MotorStarts;
@@ -223,7 +223,7 @@ public final class Benchwork {
     }
     RunSettings.Source wanted =
         plan.get().type().byHandOnly() ? RunSettings.Source.BY_HAND : source.get();
-    boolean asked = descriptions().stream().anyMatch(d -> d.way().asked());
+    boolean asked = descriptions().stream().anyMatch(d -> d.transport().asked());
     if (wanted == RunSettings.Source.INSTRUMENTS && !asked) {
       desk.say(
           "No instrument that can be asked is on your bench. Add one, or choose readings by hand.");
@@ -262,7 +262,7 @@ public final class Benchwork {
 
   /** What is typed or read off a file; what the program asks has no place in a run by hand. */
   private static List<InstrumentDescription> byHand(List<InstrumentDescription> all) {
-    return all.stream().filter(d -> d.way() == Way.TYPED).toList();
+    return all.stream().filter(d -> d.transport() == Transport.TYPED).toList();
   }
 
   private boolean busy() {
@@ -471,7 +471,7 @@ public final class Benchwork {
   public String meterOf(LiveRun run) {
     return instruments.stream()
         .map(OnBench::description)
-        .filter(d -> d.way() == Way.TYPED)
+        .filter(d -> d.transport() == Transport.TYPED)
         .filter(d -> d.channels().stream().anyMatch(c -> c.channel() == Channel.AC_ENERGY))
         .map(InstrumentDescription::name)
         .findFirst()

@@ -336,7 +336,7 @@ public final class DemoWorkbook {
                 bench.channels());
     double now = 0;
     while (now < STARTED_ONLY_SECONDS) {
-      bench.arrange(drain.wanted());
+      bench.arrange(drain.setPoints());
       Frame frame = bench.advance(1);
       now = frame.seconds();
       writer.append(now, frame.values());

@@ -81,7 +81,7 @@ public record BenchSetup(Bench bench, RunSettings settings) {
     // What is typed beside instruments that are asked says nothing about their readings.
     List<InstrumentDescription> read =
         descriptions.stream()
-            .filter(d -> d.way().asked() == (source == RunSettings.Source.INSTRUMENTS))
+            .filter(d -> d.transport().asked() == (source == RunSettings.Source.INSTRUMENTS))
             .toList();
     Map<Channel, Correction> corrections = new EnumMap<>(Channel.class);
     for (InstrumentDescription description : read) {

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.Optional;
 
 /** How readings of an instrument come in. */
-public enum Way {
+public enum Transport {
   TYPED("typed", "Typed by hand", ""),
   SCPI_TCP("scpi-tcp", "SCPI over the network", "host:port"),
   SCPI_SERIAL("scpi-serial", "SCPI over a serial port", "port:baud"),
@@ -16,7 +16,7 @@ public enum Way {
   private final String words;
   private final String addressForm;
 
-  Way(String key, String words, String addressForm) {
+  Transport(String key, String words, String addressForm) {
     this.key = key;
     this.words = words;
     this.addressForm = addressForm;
@@ -45,7 +45,7 @@ public enum Way {
     return this == MODBUS_TCP || this == MODBUS_RTU;
   }
 
-  public static Optional<Way> byKey(String key) {
+  public static Optional<Transport> byKey(String key) {
     return Arrays.stream(values()).filter(w -> w.key.equals(key)).findFirst();
   }
 }

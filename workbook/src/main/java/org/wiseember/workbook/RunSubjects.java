@@ -4,26 +4,26 @@ import java.util.List;
 import java.util.Locale;
 
 /** Appliances, mains and generators: what is looked at beside the units. */
-public final class Subjects {
+public final class RunSubjects {
   private final Workbook workbook;
 
-  Subjects(Workbook workbook) {
+  RunSubjects(Workbook workbook) {
     this.workbook = workbook;
   }
 
   /** All that were not taken away, in the order they were added. */
-  public List<Subject> all() {
+  public List<RunSubject> all() {
     return workbook.query(
         "SELECT id, kind, name FROM subject WHERE removed = 0 ORDER BY id",
         s -> {},
         r ->
-            new Subject(
+            new RunSubject(
                 r.getLong(1),
-                Subject.Kind.valueOf(r.getString(2).toUpperCase(Locale.ROOT)),
+                RunSubject.Kind.valueOf(r.getString(2).toUpperCase(Locale.ROOT)),
                 r.getString(3)));
   }
 
-  public Subject add(Subject.Kind kind, String name) {
+  public RunSubject add(RunSubject.Kind kind, String name) {
     long id =
         workbook.update(
             "INSERT INTO subject (kind, name) VALUES (?, ?)",
@@ -31,7 +31,7 @@ public final class Subjects {
               s.setString(1, kind.key());
               s.setString(2, name);
             });
-    return new Subject(id, kind, name);
+    return new RunSubject(id, kind, name);
   }
 
   /** Takes one away or puts it back; its runs stay in the file. */

@@ -4,33 +4,33 @@ import java.util.Arrays;
 import org.wiseember.core.trace.Series;
 
 /**
- * A stretch of time cut into equal cells; what a channel did in each is its median there, so that a
+ * A stretch of time cut into equal bins; what a channel did in each is its median there, so that a
  * spike or a meter's noise does not count.
  *
  * @param from s
  * @param to s, after {@code from}
- * @param count of cells, 1 or more
+ * @param count of bins, 1 or more
  */
-record Cells(double from, double to, int count) {
+record Bins(double from, double to, int count) {
   double width() {
     return (to - from) / count;
   }
 
-  /** When a cell begins; that of {@code count} is the end of all. */
-  double begin(int cell) {
-    return from + width() * cell;
+  /** When a bin begins; that of {@code count} is the end of all. */
+  double begin(int bin) {
+    return from + width() * bin;
   }
 
-  double middle(int cell) {
-    return begin(cell) + width() / 2;
+  double middle(int bin) {
+    return begin(bin) + width() / 2;
   }
 
-  /** The cell a moment lies in, the first or last for what lies outside. */
+  /** The bin a moment lies in, the first or last for what lies outside. */
   int at(double seconds) {
     return (int) Math.max(0, Math.min(count - 1, Math.floor((seconds - from) / width())));
   }
 
-  /** Median of each cell; where one holds no reading, what the cell before it had. */
+  /** Median of each bin; where one holds no reading, what the one before it had. */
   double[] medians(Series series) {
     double[] level = new double[count];
     if (series.size() == 0) {

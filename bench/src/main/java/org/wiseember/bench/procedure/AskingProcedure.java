@@ -10,10 +10,10 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
 /**
- * A course that asks a person for something before each of its parts, and goes on once that is
+ * A procedure that asks a person for something before each of its parts, and goes on once that is
  * done.
  */
-abstract class AskingCourse extends Course {
+abstract class AskingProcedure extends PhasedProcedure {
   /** Whether it waits for what it asked for. */
   protected boolean asking = true;
 
@@ -28,13 +28,13 @@ abstract class AskingCourse extends Course {
    * @param kind kept with the run
    * @param first phase
    */
-  protected AskingCourse(String kind, Phase first) {
+  protected AskingProcedure(String kind, Phase first) {
     super(first);
     this.kind = kind;
   }
 
   /**
-   * Checks what a course steps through.
+   * Checks what a procedure steps through.
    *
    * @param steps at least one
    * @param why said where there is none

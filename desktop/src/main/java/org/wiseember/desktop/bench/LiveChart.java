@@ -13,8 +13,8 @@ import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.KeptReading;
 
 /** What the live chart shows of a run. */
-final class LiveFigure {
-  private LiveFigure() {}
+final class LiveChart {
+  private LiveChart() {}
 
   /** Before the start: the empty chart with the expected end. */
   static TraceDrawing ahead(TestPlan plan, ExpectedEnd end) {

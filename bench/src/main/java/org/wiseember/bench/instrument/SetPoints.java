@@ -15,7 +15,7 @@ import org.wiseember.core.charge.Inlet;
  * @param fed which of its inlets are fed; the wall's hands the mains through to the outlet too
  * @param captured whether a scope catches the moment at which this comes about
  */
-public record Wanted(
+public record SetPoints(
     double acWatts,
     double dcWatts,
     double dcAmps,
@@ -25,12 +25,12 @@ public record Wanted(
     Set<Inlet> fed,
     boolean captured) {
   /** AC output on, nothing plugged in. */
-  public static final Wanted NO_LOAD = atOutlet(0);
+  public static final SetPoints NO_LOAD = atOutlet(0);
 
   /** All loads that are there on the outlet. */
-  public static final Wanted WHOLE_LOAD = atOutlet(Double.POSITIVE_INFINITY);
+  public static final SetPoints WHOLE_LOAD = atOutlet(Double.POSITIVE_INFINITY);
 
-  public Wanted {
+  public SetPoints {
     if (!(acWatts >= 0) || !(dcWatts >= 0) || !(dcAmps >= 0)) {
       throw new IllegalArgumentException("a load draws power");
     }
@@ -38,33 +38,33 @@ public record Wanted(
   }
 
   /** So many watts at the outlet. */
-  public static Wanted atOutlet(double watts) {
-    return new Wanted(watts, 0, 0, true, false, false, Set.of(), false);
+  public static SetPoints atOutlet(double watts) {
+    return new SetPoints(watts, 0, 0, true, false, false, Set.of(), false);
   }
 
   /** So many watts at the DC port, the AC output off. */
-  public static Wanted atPort(double watts) {
-    return new Wanted(0, watts, 0, false, true, false, Set.of(), false);
+  public static SetPoints atPort(double watts) {
+    return new SetPoints(0, watts, 0, false, true, false, Set.of(), false);
   }
 
   /** So many amps at the DC port, the AC output off. */
-  public static Wanted ampsAtPort(double amps) {
-    return new Wanted(0, 0, amps, false, true, false, Set.of(), false);
+  public static SetPoints ampsAtPort(double amps) {
+    return new SetPoints(0, 0, amps, false, true, false, Set.of(), false);
   }
 
   /** Nothing plugged in, these outputs on. */
-  public static Wanted idle(boolean acOutput, boolean dcPort, boolean eco) {
-    return new Wanted(0, 0, 0, acOutput, dcPort, eco, Set.of(), false);
+  public static SetPoints idle(boolean acOutput, boolean dcPort, boolean eco) {
+    return new SetPoints(0, 0, 0, acOutput, dcPort, eco, Set.of(), false);
   }
 
   /** The same with the wall charger plugged in. */
-  public Wanted fromTheWall() {
+  public SetPoints fromTheWall() {
     return fed(Set.of(Inlet.WALL));
   }
 
   /** The same with these inlets fed. */
-  public Wanted fed(Set<Inlet> inlets) {
-    return new Wanted(acWatts, dcWatts, dcAmps, acOutput, dcPort, eco, inlets, captured);
+  public SetPoints fed(Set<Inlet> inlets) {
+    return new SetPoints(acWatts, dcWatts, dcAmps, acOutput, dcPort, eco, inlets, captured);
   }
 
   /** Whether its wall charger is plugged in. */
@@ -73,8 +73,8 @@ public record Wanted(
   }
 
   /** The same with a scope on the moment it comes about. */
-  public Wanted onScope() {
-    return new Wanted(acWatts, dcWatts, dcAmps, acOutput, dcPort, eco, fed, true);
+  public SetPoints onScope() {
+    return new SetPoints(acWatts, dcWatts, dcAmps, acOutput, dcPort, eco, fed, true);
   }
 
   /** Whether anything hangs on the outlet. */

@@ -7,7 +7,7 @@ import java.util.Locale;
  *
  * @param name as the tester calls it
  */
-public record Subject(long id, Kind kind, String name) {
+public record RunSubject(long id, Kind kind, String name) {
   /** What it is. */
   public enum Kind {
     APPLIANCE,

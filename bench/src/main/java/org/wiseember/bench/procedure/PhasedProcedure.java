@@ -3,7 +3,7 @@ package org.wiseember.bench.procedure;
 import java.util.Optional;
 
 /** Where a procedure is and how it ended: the same for all of them. */
-abstract class Course implements Procedure {
+abstract class PhasedProcedure implements Procedure {
   /** Where it is. */
   protected Phase phase;
 
@@ -15,7 +15,7 @@ abstract class Course implements Procedure {
    *
    * @param first phase
    */
-  protected Course(Phase first) {
+  protected PhasedProcedure(Phase first) {
     this.phase = first;
   }
 
