@@ -6,13 +6,13 @@ import java.nio.file.Path;
 import org.wiseember.trial.demo.DemoWorkbook;
 
 /** Fresh copies of the demo workbook, which takes some seconds to make and is made once. */
-final class DemoFile {
+public final class DemoFile {
   private static Path made;
 
   private DemoFile() {}
 
   /** A copy in a folder. */
-  static synchronized Path in(Path folder) throws IOException {
+  public static synchronized Path in(Path folder) throws IOException {
     if (made == null) {
       made = Files.createTempDirectory("ember-demo").resolve("demo.ember");
       DemoWorkbook.create(made);

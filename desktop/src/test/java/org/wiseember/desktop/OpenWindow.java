@@ -21,6 +21,7 @@ import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 import org.wiseember.desktop.frame.MainWindow;
 import org.wiseember.desktop.look.Look;
+import org.wiseember.desktop.look.WindowThread;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.verdict.Judgement;
 
@@ -48,7 +49,7 @@ final class OpenWindow implements AutoCloseable {
                 Look.loadFaces();
                 facesLoaded = true;
               }
-              Desk desk = new Desk(Clock.systemUTC());
+              Desk desk = new Desk(Clock.systemUTC(), new WindowThread());
               Scene scene = new Scene(new MainWindow(desk), 1280, 800);
               scene.getStylesheets().add(Look.styleSheet());
               Stage stage = new Stage();

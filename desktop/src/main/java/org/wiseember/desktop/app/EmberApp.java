@@ -15,6 +15,7 @@ import javafx.scene.Scene;
 import javafx.stage.Stage;
 import org.wiseember.desktop.frame.MainWindow;
 import org.wiseember.desktop.look.Look;
+import org.wiseember.desktop.look.WindowThread;
 import org.wiseember.desktop.model.Desk;
 
 /** The application. */
@@ -27,7 +28,7 @@ public final class EmberApp extends Application {
     List<String> args = getParameters().getRaw();
     Path file = Path.of(args.get(args.size() - 1));
     logBeside(file);
-    desk = new Desk(Clock.systemUTC());
+    desk = new Desk(Clock.systemUTC(), new WindowThread());
     desk.open(file);
     Look.loadFaces();
   }

@@ -81,10 +81,13 @@ public final class MainWindow extends StackPane {
     Words.shown(find, false);
     StackPane.setAlignment(find, Pos.TOP_CENTER);
 
-    BorderPane right = new BorderPane(place);
+    // Tab follows the order in which they are put in: unit, stage, what is on it, the foot.
+    BorderPane right = new BorderPane();
     right.setTop(new VBox(new PathBar(desk), new LeftOnBar(desk.bench().leftOn()), said));
-    BorderPane frame = new BorderPane(right);
+    right.setCenter(place);
+    BorderPane frame = new BorderPane();
     frame.setLeft(shelf);
+    frame.setCenter(right);
     frame.setBottom(new FootBar(desk));
     getChildren().addAll(frame, find);
 

@@ -276,6 +276,7 @@ public final class Benchwork {
     List<Double> earlier = plan.type().earlier(judgement);
     long unitId = judgement.unit().id();
     return new LiveRun(
+        desk.screen(),
         unitId,
         plan,
         judgement.unit().label().ratedWattHours().orElse(Double.NaN),
@@ -575,7 +576,7 @@ public final class Benchwork {
                         : description.name() + ": " + bench.health().get(0).words();
               }
               String words = said;
-              javafx.application.Platform.runLater(() -> then.accept(words));
+              desk.screen().later(() -> then.accept(words));
             },
             "try out");
     thread.setDaemon(true);

@@ -9,7 +9,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
-import javafx.application.Platform;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
@@ -45,6 +44,7 @@ public final class Desk {
   private static final double[] TEXT_STEPS = {1, 1.15, 1.3, 1.5};
 
   private final Clock clock;
+  private final Screen screen;
   private final ExecutorService work =
       Executors.newSingleThreadExecutor(
           task -> {
@@ -70,8 +70,14 @@ public final class Desk {
   private final ObjectProperty<Long> shownRun = new SimpleObjectProperty<>();
   private volatile Workbook workbook;
 
-  public Desk(Clock clock) {
+  /**
+   * A desk with nothing on it.
+   *
+   * @param screen where what it shows changes
+   */
+  public Desk(Clock clock, Screen screen) {
     this.clock = clock;
+    this.screen = screen;
     this.bench = new Benchwork(this, clock, edits);
     this.readingIn = new ReadingIn(this, clock, edits);
     this.captures = new CapturesIn(this, clock, edits);
@@ -202,6 +208,10 @@ public final class Desk {
     return shownRun;
   }
 
+  Screen screen() {
+    return screen;
+  }
+
   public Optional<Workbook> workbook() {
     return Optional.ofNullable(workbook);
   }
@@ -220,7 +230,7 @@ public final class Desk {
         () -> {
           try {
             T result = task.call();
-            Platform.runLater(() -> then.accept(result));
+            screen.later(() -> then.accept(result));
           } catch (WorkbookException e) {
             LOG.warn("workbook", e);
             say(e.getMessage());
@@ -233,10 +243,10 @@ public final class Desk {
 
   /** Tells the tester one sentence, from any thread. */
   public void say(String sentence) {
-    if (Platform.isFxApplicationThread()) {
+    if (screen.here()) {
       said.set(sentence);
     } else {
-      Platform.runLater(() -> said.set(sentence));
+      screen.later(() -> said.set(sentence));
     }
   }
 

@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.application.Platform;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.wiseember.bench.connect.LoadOff;
@@ -84,14 +83,15 @@ public final class LeftOn {
         new Thread(
             () -> {
               Optional<StillOn> still = LoadOff.of(load.instrument());
-              Platform.runLater(
-                  () -> {
-                    if (still.isPresent()) {
-                      after(List.of(still.get()));
-                    } else {
-                      isOff(load, load.instrument().name() + " says that its load is off.");
-                    }
-                  });
+              desk.screen()
+                  .later(
+                      () -> {
+                        if (still.isPresent()) {
+                          after(List.of(still.get()));
+                        } else {
+                          isOff(load, load.instrument().name() + " says that its load is off.");
+                        }
+                      });
             },
             "switch off");
     thread.setDaemon(true);

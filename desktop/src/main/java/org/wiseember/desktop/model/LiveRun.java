@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
-import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.wiseember.bench.procedure.Procedure;
@@ -22,6 +21,7 @@ public final class LiveRun {
   /** After this long the mean is better than a moment's reading, h. */
   private static final double SETTLED_HOURS = 0.05;
 
+  private final Screen screen;
   private final long unitId;
   private final TestPlan plan;
   private final double ratedWattHours;
@@ -33,11 +33,13 @@ public final class LiveRun {
   private RecordedRun run;
 
   LiveRun(
+      Screen screen,
       long unitId,
       TestPlan plan,
       double ratedWattHours,
       List<Double> earlier,
       Consumer<RunView> whenOver) {
+    this.screen = screen;
     this.unitId = unitId;
     this.plan = plan;
     this.ratedWattHours = ratedWattHours;
@@ -53,7 +55,7 @@ public final class LiveRun {
   /** Called from the run's thread. */
   void take(RunView next) {
     if (newest.getAndSet(next) == null) {
-      Platform.runLater(this::show);
+      screen.later(this::show);
     }
   }
 

@@ -17,7 +17,9 @@ final class LoadsOnHand {
   /** Their watts; empty where the text cannot be read. */
   static List<Double> watts(String typed) {
     try {
-      return Arrays.stream(typed.split("[,;]|(?<=[\\dWw])\\s+(?=\\d)"))
+      // Beside commas a blank belongs to a number: 1 000 W.
+      boolean commas = typed.matches(".*[,;].*");
+      return Arrays.stream(typed.split(commas ? "[,;]" : "[ \\t]+(?=\\d)"))
           .map(w -> w.replaceAll("(?i)[\\s\u2009]|w(atts?)?$", ""))
           .filter(w -> !w.isEmpty())
           .map(Double::valueOf)

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicReference;
-import javafx.application.Platform;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
@@ -148,18 +147,18 @@ public final class ReadingIn {
                         mapping,
                         done -> {
                           if (share.getAndSet(done) == null) {
-                            Platform.runLater(() -> progress.set(share.getAndSet(null)));
+                            desk.screen().later(() -> progress.set(share.getAndSet(null)));
                           }
                           return !stop;
                         });
-                Platform.runLater(() -> add(unit, from, mapping, kind, title, accuracy, log));
+                desk.screen().later(() -> add(unit, from, mapping, kind, title, accuracy, log));
               } catch (LogUnreadable e) {
-                Platform.runLater(() -> over(e.getMessage()));
+                desk.screen().later(() -> over(e.getMessage()));
               } catch (CancellationException e) {
-                Platform.runLater(() -> over("Stopped; nothing was read in."));
+                desk.screen().later(() -> over("Stopped; nothing was read in."));
               } catch (OutOfMemoryError e) {
-                Platform.runLater(
-                    () -> over("The log is too large for this machine's memory; split it."));
+                desk.screen()
+                    .later(() -> over("The log is too large for this machine's memory; split it."));
               }
             },
             "reading in");
@@ -209,7 +208,7 @@ public final class ReadingIn {
             workbook.importMapping(from.preview().signature(), mapping.json());
             return id;
           } finally {
-            Platform.runLater(() -> progress.set(-1));
+            desk.screen().later(() -> progress.set(-1));
           }
         },
         id -> {

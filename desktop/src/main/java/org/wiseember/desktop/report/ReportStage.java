@@ -90,7 +90,7 @@ public final class ReportStage extends StackPane {
     Node sheets = sheetChoice(judgement);
     StackPane paper = new StackPane(picture);
     paper.setStyle("-fx-alignment: top-center;");
-    main.getChildren().setAll(head, save, sheets, state, paper);
+    main.getChildren().setAll(head, sheets, save, state, paper);
     getChildren().setAll(Adaptive.scroll(main));
     place.setText(proposed(judgement));
     make(judgement);

@@ -1,0 +1,71 @@
+package org.wiseember.desktop.model;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertNotEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import org.testng.annotations.Test;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.core.trace.Treatment.LeftOut;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.drain.DrainRun;
+
+/** What is decided about runs follows at once, and is undone to the last bit. */
+public class DecisionsModelTest extends OnDesk {
+  private DrainRun drain() {
+    return desk.chosen().get().drains().get(0);
+  }
+
+  private double energy() {
+    return drain().finding().deliveredEnergy().orElseThrow().value();
+  }
+
+  @Test
+  public void setAsideAndTakenBack() {
+    TestRun run = drain();
+    int runs = desk.chosen().get().runs().size();
+    desk.decisions().setAside(run, "   ");
+    untilSaid("Say why the run is set aside");
+    assertEquals(desk.chosen().get().runs().size(), runs);
+    desk.decisions().setAside(run, "The plug was loose");
+    until(() -> desk.chosen().get().runs().size() == runs - 1);
+    TestRun aside = desk.chosen().get().aside().get(0);
+    assertEquals(aside.run().id(), run.run().id());
+    assertEquals(
+        desk.shelf().get(0).summary().orElseThrow().runs().size(), runs - 1, "so says the shelf");
+    desk.decisions().takeBack(aside);
+    until(() -> desk.chosen().get().runs().size() == runs);
+    desk.undo();
+    until(() -> desk.chosen().get().runs().size() == runs - 1);
+    desk.undo();
+    until(() -> desk.chosen().get().aside().isEmpty());
+  }
+
+  @Test
+  public void aStretchLeftOutLessensTheEnergyAndComesBack() {
+    double before = energy();
+    Treatment without =
+        new Treatment(
+            List.of(new LeftOut(600, 1200, "The kettle was on the same socket")),
+            drain().treatment().cutoff(),
+            drain().treatment().standingWatts(),
+            drain().treatment().leadOhms(),
+            "");
+    desk.decisions().decide(drain(), without, "Stretch left out");
+    until(() -> energy() != before);
+    assertTrue(energy() < before, energy() + " of " + before);
+    desk.undo();
+    until(() -> drain().treatment().leftOut().isEmpty());
+    assertEquals(energy(), before, 0.0);
+  }
+
+  /** Deciding what is decided already is no edit. */
+  @Test
+  public void theSameDecisionIsNone() {
+    desk.decisions().decide(drain(), drain().treatment(), "Nothing");
+    desk.undo();
+    untilSaid("Nothing to undo.");
+    assertNotEquals(desk.said().get(), "Undone: Nothing.");
+  }
+}
