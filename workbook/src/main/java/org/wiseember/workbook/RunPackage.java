@@ -66,7 +66,42 @@ public final class RunPackage {
       List<Event> events,
       List<KeptReading> typed,
       Treatment treatment,
-      List<KeptCapture> captures) {}
+      List<KeptCapture> captures) {
+    /** Adds it to a workbook; gives the key of the run. */
+    private long into(Workbook workbook) {
+      long run =
+          workbook
+              .runs()
+              .add(
+                  unit(workbook).id(),
+                  kind,
+                  title,
+                  startedAt,
+                  state,
+                  ending,
+                  settings,
+                  trace,
+                  events);
+      if (!treatment.equals(Treatment.NONE)) {
+        workbook.treatments().decide(run, treatment);
+      }
+      workbook.captures().add(run, captures);
+      typed.forEach(r -> workbook.typedReadings().keep(run, r));
+      return run;
+    }
+
+    private Unit unit(Workbook workbook) {
+      return workbook.units().all().stream()
+          .filter(u -> u.name().equals(unitName))
+          .findFirst()
+          .orElseGet(
+              () -> {
+                Unit fresh = workbook.units().add(unitName);
+                workbook.units().label(fresh.id(), labelText, List.of());
+                return fresh;
+              });
+    }
+  }
 
   /**
    * Packs a run.
@@ -234,6 +269,19 @@ public final class RunPackage {
     if (!Double.isNaN(value)) {
       node.put(name, value);
     }
+  }
+
+  /**
+   * Takes a packed run into a workbook, whole or not at all: to the unit of its name, or to a new
+   * one with its label.
+   *
+   * @throws WorkbookException in one sentence, when the package cannot be read
+   */
+  public static Run takeIn(Workbook workbook, Path file) {
+    Unpacked in = read(file);
+    long[] run = new long[1];
+    workbook.allOrNothing(() -> run[0] = in.into(workbook));
+    return workbook.runs().byId(run[0]).orElseThrow();
   }
 
   private static WorkbookException refused(Path file, String why) {

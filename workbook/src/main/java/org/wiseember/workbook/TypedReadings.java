@@ -38,6 +38,11 @@ public final class TypedReadings {
         });
   }
 
+  /** Keeps one that was kept before elsewhere. */
+  void keep(long runId, KeptReading r) {
+    keep(runId, r.seconds(), r.meter(), r.channel(), r.value(), r.resolution(), r.asTyped());
+  }
+
   /** Takes one back, or back again; it stays in the file. */
   public void struck(long id, boolean away) {
     workbook.update(

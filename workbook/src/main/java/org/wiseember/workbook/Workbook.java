@@ -400,15 +400,31 @@ public final class Workbook implements AutoCloseable {
     }
   }
 
-  /** All of the work or none of it. */
+  /** Several changes as one: all of them are kept or, whatever goes wrong between, none. */
+  public void allOrNothing(Runnable changes) {
+    together(connection -> changes.run());
+  }
+
+  /** All of the work or none of it; inside other such work it is part of that. */
   synchronized void together(Work work) {
     try {
+      if (!connection.getAutoCommit()) {
+        work.on(connection);
+        return;
+      }
       connection.setAutoCommit(false);
+    } catch (SQLException e) {
+      throw sentence(file, e);
+    }
+    try {
       work.on(connection);
       connection.commit();
     } catch (SQLException e) {
       rollBack(e);
       throw sentence(file, e);
+    } catch (RuntimeException | Error e) {
+      rollBack(e);
+      throw e;
     }
     try {
       connection.setAutoCommit(true);
@@ -417,7 +433,7 @@ public final class Workbook implements AutoCloseable {
     }
   }
 
-  private void rollBack(SQLException cause) {
+  private void rollBack(Throwable cause) {
     try {
       connection.rollback();
     } catch (SQLException alreadyDone) {

@@ -127,4 +127,29 @@ public class RunSubjectsTest {
     assertEquals(Event.spelled("start-SAGGED"), "start_sagged");
     assertThrows(IllegalArgumentException.class, () -> new Notice(0, "cut-off", "It ended."));
   }
+
+  /** Whatever goes wrong between, nothing of it is kept, and what comes after is. */
+  @Test
+  public void allOrNothing() {
+    for (Throwable trouble : List.of(new IllegalStateException("no"), new StackOverflowError())) {
+      assertThrows(
+          trouble.getClass(),
+          () ->
+              workbook.allOrNothing(
+                  () -> {
+                    workbook.units().add("Half done");
+                    workbook.title("Half done");
+                    if (trouble instanceof Error e) {
+                      throw e;
+                    }
+                    throw (RuntimeException) trouble;
+                  }));
+      assertTrue(workbook.units().all().isEmpty());
+      assertEquals(workbook.title(), "");
+    }
+    workbook.allOrNothing(() -> workbook.allOrNothing(() -> workbook.title("Whole")));
+    assertEquals(workbook.title(), "Whole");
+    workbook.units().add("After");
+    assertEquals(workbook.units().all().size(), 1);
+  }
 }

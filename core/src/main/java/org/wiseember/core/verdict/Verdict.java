@@ -173,12 +173,15 @@ public record Verdict(
   private static String reason(
       Claim claim, Figure measured, Standing standing, double margin, boolean guarded) {
     String unit = claim.unit().symbol();
-    String away = Figures.plain(Math.abs(margin)) + (unit.isEmpty() ? "" : " " + unit);
+    double u95 = measured.u95();
+    String away =
+        (u95 > 0 ? Figures.rounded(Math.abs(margin), u95) : Figures.plain(Math.abs(margin)))
+            + (unit.isEmpty() ? "" : " " + unit);
     boolean band = claim.direction() == Direction.BAND;
     String side =
         band ? margin >= 0 ? "inside" : "outside" : margin >= 0 ? "better than" : "worse than";
     String what = band ? " the nearer limit of its label" : " its label";
-    String sure = "± " + Figures.fixed(measured.u95(), Figures.decimalsFor(measured.u95()));
+    String sure = "± " + Figures.rounded(u95, u95);
     if (!guarded) {
       return "It is " + away + " " + side + what + ". Plain comparison: the guard band is off.";
     }

@@ -3,9 +3,6 @@ package org.wiseember.desktop.model;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.EnumMap;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicReference;
@@ -15,17 +12,11 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import org.wiseember.core.figure.Warning;
-import org.wiseember.core.trace.Channel;
-import org.wiseember.core.trace.Treatment;
-import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.trial.record.LoggedRun;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunPackage;
-import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.log.Log;
@@ -36,10 +27,6 @@ import org.wiseember.workbook.log.LogUnreadable;
 
 /** Takes logs of other programs in as runs, and whole runs as packages out and in. */
 public final class ReadingIn {
-  /** What an accuracy given for a log's meters is about. */
-  private static final List<Channel> METERED =
-      List.of(Channel.AC_POWER, Channel.DC_POWER, Channel.DC_VOLTAGE, Channel.DC_CURRENT);
-
   private final Desk desk;
   private final Clock clock;
   private final Edits edits;
@@ -179,34 +166,13 @@ public final class ReadingIn {
       String title,
       Optional<Double> accuracy,
       Log log) {
-    Map<Channel, MeterClass> classes = new EnumMap<>(Channel.class);
-    accuracy.ifPresent(
-        percent ->
-            METERED.stream()
-                .filter(log.trace()::has)
-                .forEach(c -> classes.put(c, MeterClass.ofReading(percent, 0, 0))));
-    RunSettings settings = RunSettings.of(RunSettings.Source.FILE, classes);
-    List<Event> said =
-        log.warnings().stream().map((Warning w) -> new Event(0, w.code(), w.message())).toList();
+    LoggedRun run =
+        new LoggedRun(unit.id(), kind, title, accuracy, String.valueOf(from.file().getFileName()));
     desk.background(
         () -> {
           try {
-            Workbook workbook = desk.workbook().orElseThrow();
-            long id =
-                workbook
-                    .runs()
-                    .add(
-                        unit.id(),
-                        kind.key(),
-                        title,
-                        log.startedAt().orElse(clock.instant()),
-                        Run.State.DONE,
-                        "Read in from " + from.file().getFileName() + ".",
-                        settings,
-                        log.trace(),
-                        said);
-            workbook.importMapping(from.preview().signature(), mapping.json());
-            return id;
+            return run.into(
+                desk.workbook().orElseThrow(), log, from.preview(), mapping, clock.instant());
           } finally {
             desk.screen().later(() -> progress.set(-1));
           }
@@ -261,52 +227,9 @@ public final class ReadingIn {
       return;
     }
     desk.background(
-        () -> {
-          Workbook workbook = desk.workbook().orElseThrow();
-          RunPackage.Unpacked in = RunPackage.read(file);
-          Unit unit =
-              workbook.units().all().stream()
-                  .filter(u -> u.name().equals(in.unitName()))
-                  .findFirst()
-                  .orElseGet(
-                      () -> {
-                        Unit fresh = workbook.units().add(in.unitName());
-                        workbook.units().label(fresh.id(), in.labelText(), List.of());
-                        return fresh;
-                      });
-          long run =
-              workbook
-                  .runs()
-                  .add(
-                      unit.id(),
-                      in.kind(),
-                      in.title(),
-                      in.startedAt(),
-                      in.state(),
-                      in.ending(),
-                      in.settings(),
-                      in.trace(),
-                      in.events());
-          if (!in.treatment().equals(Treatment.NONE)) {
-            workbook.treatments().decide(run, in.treatment());
-          }
-          workbook.captures().add(run, in.captures());
-          for (KeptReading r : in.typed()) {
-            workbook
-                .typedReadings()
-                .keep(
-                    run,
-                    r.seconds(),
-                    r.meter(),
-                    r.channel(),
-                    r.value(),
-                    r.resolution(),
-                    r.asTyped());
-          }
-          return new long[] {unit.id(), run};
-        },
-        ids -> {
-          show(ids[0], ids[1]);
+        () -> RunPackage.takeIn(desk.workbook().orElseThrow(), file),
+        run -> {
+          show(run.unitId(), run.id());
           desk.say("The run in " + file.getFileName() + " is taken in. Ctrl+Z takes it away.");
         });
   }

@@ -47,7 +47,7 @@ final class MethodVersion {
     return Long.toHexString(sum.getValue());
   }
 
-  private static Map<String, Long> sums(Path place) throws IOException {
+  static Map<String, Long> sums(Path place) throws IOException {
     Map<String, Long> sums = new TreeMap<>();
     if (Files.isRegularFile(place)) {
       // An archive keeps the checksums of its files; none has to be read.

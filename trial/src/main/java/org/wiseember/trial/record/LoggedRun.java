@@ -1,0 +1,74 @@
+package org.wiseember.trial.record;
+
+import java.time.Instant;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.log.Log;
+import org.wiseember.workbook.log.LogMapping;
+import org.wiseember.workbook.log.LogPreview;
+
+/**
+ * A log another program wrote, taken in as a run.
+ *
+ * @param unitId the unit it is of
+ * @param type which test it is the log of
+ * @param title as shown
+ * @param accuracy of its meters, ± % of reading; empty where nobody knows
+ * @param fileName it was read from
+ */
+public record LoggedRun(
+    long unitId, TestType type, String title, Optional<Double> accuracy, String fileName) {
+  /** What an accuracy given for a log's meters is about. */
+  private static final List<Channel> METERED =
+      List.of(Channel.AC_POWER, Channel.DC_POWER, Channel.DC_VOLTAGE, Channel.DC_CURRENT);
+
+  /**
+   * Puts it into a workbook and remembers how its columns were read: both or neither.
+   *
+   * @param now when it began, where the log does not say
+   * @return its key
+   */
+  public long into(
+      Workbook workbook, Log log, LogPreview preview, LogMapping mapping, Instant now) {
+    long[] id = new long[1];
+    workbook.allOrNothing(
+        () -> {
+          id[0] =
+              workbook
+                  .runs()
+                  .add(
+                      unitId,
+                      type.key(),
+                      title,
+                      log.startedAt().orElse(now),
+                      Run.State.DONE,
+                      "Read in from " + fileName + ".",
+                      RunSettings.of(RunSettings.Source.FILE, classes(log)),
+                      log.trace(),
+                      log.warnings().stream()
+                          .map(w -> new Event(0, w.code(), w.message()))
+                          .toList());
+          workbook.importMapping(preview.signature(), mapping.json());
+        });
+    return id[0];
+  }
+
+  private Map<Channel, MeterClass> classes(Log log) {
+    Map<Channel, MeterClass> classes = new EnumMap<>(Channel.class);
+    accuracy.ifPresent(
+        percent ->
+            METERED.stream()
+                .filter(log.trace()::has)
+                .forEach(c -> classes.put(c, MeterClass.ofReading(percent, 0, 0))));
+    return classes;
+  }
+}
