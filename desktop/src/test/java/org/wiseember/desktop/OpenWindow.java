@@ -128,6 +128,19 @@ final class OpenWindow implements AutoCloseable {
     WaitForAsyncUtils.waitForFxEvents(3);
   }
 
+  /** Waits until nothing is read, worked out or laid out any more, and all of it is shown. */
+  void idle() {
+    until(() -> desk.shelf().stream().allMatch(p -> p.summary().isPresent()));
+    CompletableFuture<Boolean> done = new CompletableFuture<>();
+    onFx(
+        () -> {
+          desk.background(() -> true, done::complete);
+          return null;
+        });
+    until(done::isDone);
+    settle();
+  }
+
   /** Whether a label on show has these words in it. */
   boolean shows(String words) {
     return scene().getRoot().lookupAll(".label").stream()

@@ -55,8 +55,7 @@ public class TabWalkTest extends InDemoWindow {
           window.desk().stage().set(stage);
           return null;
         });
-    window.settle();
-    window.until(() -> window.scene().lookup("#add-unit") != null);
+    window.idle();
     OpenWindow.onFx(
         () -> {
           window.scene().lookup("#add-unit").requestFocus();

@@ -13,7 +13,9 @@ import java.util.stream.Stream;
 import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
+import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.workbook.Workbook;
 
 /**
  * Tells one version of the arithmetic from another by the compiled classes that do it, so that
@@ -21,7 +23,11 @@ import org.wiseember.core.figure.Figure;
  * again.
  */
 final class MethodVersion {
-  private static final String VERSION = of(List.of(Figure.class, MethodVersion.class));
+  /** One of each part that has a say in a figure: formulas, procedures, what is kept, tests. */
+  static final List<Class<?>> PARTS =
+      List.of(Figure.class, Procedure.class, Workbook.class, MethodVersion.class);
+
+  private static final String VERSION = of(PARTS);
 
   private MethodVersion() {}
 

@@ -7,15 +7,17 @@ import static org.testng.Assert.assertTrue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.core.capacity.UsableCapacity;
-import org.wiseember.core.figure.Figure;
 import org.wiseember.trial.AllTests;
+import org.wiseember.workbook.Run;
 
 /** The version of the arithmetic follows its compiled classes, and nobody has to count it up. */
 public class MethodVersionTest {
@@ -60,13 +62,20 @@ public class MethodVersionTest {
     assertNotEquals(MethodVersion.sums(classes), added);
   }
 
-  /** Both the formulas and the tests of the trade are in it. */
+  /** Formulas, procedures, the workbook and the tests of the trade are in it, each by itself. */
   @Test
-  public void coreAndTrialAreInIt() {
-    String both = MethodVersion.of(List.of(UsableCapacity.class, AllTests.class));
-    assertEquals(both, MethodVersion.current());
-    assertNotEquals(MethodVersion.of(List.of(Figure.class)), both);
-    assertNotEquals(MethodVersion.of(List.of(AllTests.class)), both);
-    assertTrue(both.matches("[0-9a-f]{1,8}"), both);
+  public void everyPartWithASayIsInIt() {
+    String all = MethodVersion.of(MethodVersion.PARTS);
+    assertEquals(all, MethodVersion.current());
+    assertEquals(
+        MethodVersion.of(List.of(UsableCapacity.class, Drain.class, Run.class, AllTests.class)),
+        all,
+        "whichever class of a part is named");
+    for (Class<?> left : MethodVersion.PARTS) {
+      List<Class<?>> others = new ArrayList<>(MethodVersion.PARTS);
+      others.remove(left);
+      assertNotEquals(MethodVersion.of(others), all, left + " has a say");
+    }
+    assertTrue(all.matches("[0-9a-f]{1,8}"), all);
   }
 }
