@@ -126,12 +126,11 @@ final class Screenshots {
           desk.bench().test().set(AllTests.of(Drain.AC));
           desk.bench().source().set(RunSettings.Source.SIMULATED);
           desk.bench().faults().add(Fault.LOOSE_LEAD);
-          desk.choose(desk.shelf().get(1).unit().id());
+          desk.bench().setPace(Pace.SIX_HUNDRED);
           Drain.ac(230).steps().stream()
               .filter(s -> s.when() == DoNow.When.BEFORE)
               .forEach(s -> desk.bench().tick(s.text(), true));
-          desk.bench().setPace(Pace.SIX_HUNDRED);
-          desk.bench().start();
+          choose(1, desk.bench()::start);
         },
         () ->
             desk.bench().live().get() != null
@@ -152,6 +151,14 @@ final class Screenshots {
         .findFirst()
         .map(r -> r.run().id())
         .orElseThrow();
+  }
+
+  /** Chooses a unit and goes on when what was found of it is read. */
+  private void choose(int place, Runnable then) {
+    long id = desk.shelf().get(place).unit().id();
+    desk.choose(id);
+    // Asked for after the choice, so when it comes the choice is there.
+    desk.judged(id, read -> then.run());
   }
 
   private void takeMeterLog() {
