@@ -32,7 +32,9 @@ import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformUnreadable;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
+import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -253,13 +255,14 @@ final class Timings implements Callable<Integer> {
       workbook
           .runs()
           .add(
-              unit.id(),
-              Drain.AC,
-              "Read in",
-              Instant.EPOCH,
+              new NewRun(
+                  RunOf.unit(unit.id()),
+                  Drain.AC,
+                  "Read in",
+                  Instant.EPOCH,
+                  RunSettings.of(RunSettings.Source.FILE, java.util.Map.of())),
               Run.State.DONE,
               "",
-              RunSettings.of(RunSettings.Source.FILE, java.util.Map.of()),
               read.trace(),
               List.of());
       return (System.nanoTime() - started) / 1e9;

@@ -26,12 +26,12 @@ import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.rig.SimulatedUnits;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.KeptRun;
-import org.wiseember.trial.test.Readings;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -175,7 +175,7 @@ public class JudgementTest extends OnDemo {
               full.type(),
               full.run(),
               full.treatment(),
-              Readings.of(trace),
+              OnDemand.of(trace),
               List.of(),
               java.util.Optional.empty());
       DrainRun drain =

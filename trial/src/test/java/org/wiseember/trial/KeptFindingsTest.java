@@ -30,7 +30,9 @@ import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.trial.verdict.Summary;
 import org.wiseember.workbook.Event;
+import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 
@@ -206,12 +208,13 @@ public class KeptFindingsTest {
         workbook
             .runs()
             .begin(
-                unit.id(),
-                Drain.AC,
-                "AC drain",
-                java.time.Instant.EPOCH,
-                org.wiseember.workbook.RunSettings.of(
-                    org.wiseember.workbook.RunSettings.Source.BY_HAND, java.util.Map.of()),
+                new NewRun(
+                    RunOf.unit(unit.id()),
+                    Drain.AC,
+                    "AC drain",
+                    java.time.Instant.EPOCH,
+                    org.wiseember.workbook.RunSettings.of(
+                        org.wiseember.workbook.RunSettings.Source.BY_HAND, java.util.Map.of())),
                 List.of())
             .runId();
     judged();

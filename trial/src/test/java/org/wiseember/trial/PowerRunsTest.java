@@ -56,7 +56,9 @@ import org.wiseember.trial.test.usb.UsbSettings;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
+import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunPackage;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
@@ -231,13 +233,9 @@ public class PowerRunsTest {
     return workbook
         .runs()
         .add(
-            unit.id(),
-            kind,
-            "By hand",
-            CLOCK.instant(),
+            new NewRun(RunOf.unit(unit.id()), kind, "By hand", CLOCK.instant(), settings),
             Run.State.DONE,
             "",
-            settings,
             Trace.empty(),
             events);
   }

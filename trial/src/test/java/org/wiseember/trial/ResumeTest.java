@@ -20,7 +20,9 @@ import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.TestPlan;
+import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunWriter;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -126,11 +128,12 @@ public class ResumeTest {
           workbook
               .runs()
               .begin(
-                  unitId,
-                  plan.type().key(),
-                  plan.title(),
-                  Clock.systemUTC().instant(),
-                  setup.settings(),
+                  new NewRun(
+                      RunOf.unit(unitId),
+                      plan.type().key(),
+                      plan.title(),
+                      Clock.systemUTC().instant(),
+                      setup.settings()),
                   setup.bench().channels());
       Procedure soak = plan.procedure();
       for (int i = 0; i < 3600; i++) {

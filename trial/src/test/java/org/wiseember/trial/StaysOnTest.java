@@ -31,7 +31,9 @@ import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.stays.StaysRun;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -59,20 +61,19 @@ public class StaysOnTest {
     workbook.close();
   }
 
+  private long run(RunSettings.Source source, Trace trace) {
+    NewRun run =
+        new NewRun(
+            RunOf.unit(unit.id()),
+            StaysOn.KIND,
+            "What stays on",
+            CLOCK.instant(),
+            RunSettings.of(source, Map.of()));
+    return workbook.runs().add(run, Run.State.DONE, "", trace, List.of());
+  }
+
   private StaysRun typed(Map<Channel, Double> seen) {
-    long run =
-        workbook
-            .runs()
-            .add(
-                unit.id(),
-                StaysOn.KIND,
-                "What stays on",
-                CLOCK.instant(),
-                Run.State.DONE,
-                "",
-                RunSettings.of(RunSettings.Source.BY_HAND, Map.of()),
-                Trace.empty(),
-                List.of());
+    long run = run(RunSettings.Source.BY_HAND, Trace.empty());
     double at = 10;
     for (Channel channel : Channel.values()) {
       if (seen.containsKey(channel)) {
@@ -144,19 +145,8 @@ public class StaysOnTest {
   public void aLostMeterIsNoDeadOutlet() {
     double[] t = {1, 2, 3};
     double[] lost = {Double.NaN, Double.NaN, Double.NaN};
-    long run =
-        workbook
-            .runs()
-            .add(
-                unit.id(),
-                StaysOn.KIND,
-                "What stays on",
-                CLOCK.instant(),
-                Run.State.DONE,
-                "",
-                RunSettings.of(RunSettings.Source.INSTRUMENTS, Map.of()),
-                new Trace(t, Map.of(Channel.AC_POWER, t, Channel.AC_VOLTAGE, lost)),
-                List.of());
+    Trace trace = new Trace(t, Map.of(Channel.AC_POWER, t, Channel.AC_VOLTAGE, lost));
+    long run = run(RunSettings.Source.INSTRUMENTS, trace);
     assertEquals(verdict(Subject.PASS_THROUGH).standing(), Standing.NOT_TESTED);
     assertTrue(judge().newest(StaysRun.class).orElseThrow().pulls().isEmpty());
     workbook.typedReadings().keep(run, 2, "Eyes", Channel.AC_ALIVE, 1, 1, "on");

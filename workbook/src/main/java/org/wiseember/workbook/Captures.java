@@ -33,7 +33,7 @@ public final class Captures {
         r -> {
           long id = r.getLong(1);
           CaptureNote note = new CaptureNote(r.getString(3), r.getBoolean(4), Numbers.orNaN(r, 5));
-          return new KeptCapture(id, Numbers.orNaN(r, 2), note, () -> samples(id));
+          return new KeptCapture(id, Numbers.orNaN(r, 2), note, new OnDemand<>(() -> samples(id)));
         });
   }
 

@@ -1,6 +1,7 @@
 package org.wiseember.workbook;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -72,8 +73,19 @@ public final class Found {
     return all;
   }
 
-  /** Keeps how a unit stands. */
+  /** Keeps how a unit stands, where that is not kept already. */
   public void keep(long unitId, String method, String summary) {
+    List<String> before =
+        workbook.query(
+            "SELECT summary FROM standing WHERE unit_id = ? AND method = ?",
+            s -> {
+              s.setLong(1, unitId);
+              s.setString(2, method);
+            },
+            r -> r.getString(1));
+    if (before.equals(List.of(summary))) {
+      return;
+    }
     workbook.update(
         "INSERT OR REPLACE INTO standing (unit_id, method, summary) VALUES (?, ?, ?)",
         s -> {

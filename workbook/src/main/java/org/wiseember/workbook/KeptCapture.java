@@ -1,7 +1,6 @@
 package org.wiseember.workbook;
 
 import java.util.Objects;
-import java.util.function.Supplier;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
 
@@ -13,20 +12,19 @@ public final class KeptCapture {
   private final long id;
   private final double seconds;
   private final CaptureNote note;
-  private final Supplier<Capture> source;
-  private Capture capture;
+  private final OnDemand<Capture> capture;
 
   /** One that lies in a workbook. */
-  KeptCapture(long id, double seconds, CaptureNote note, Supplier<Capture> source) {
+  KeptCapture(long id, double seconds, CaptureNote note, OnDemand<Capture> capture) {
     this.id = id;
     this.seconds = seconds;
     this.note = note;
-    this.source = source;
+    this.capture = capture;
   }
 
   /** One that is to be kept. */
   public KeptCapture(double seconds, CaptureNote note, Capture capture) {
-    this(0, seconds, note, () -> capture);
+    this(0, seconds, note, OnDemand.of(capture));
   }
 
   /** Its key in the workbook; 0 before it is kept. */
@@ -60,8 +58,8 @@ public final class KeptCapture {
   }
 
   /** Whether its samples were read, so that asking for them takes no time. */
-  public synchronized boolean atHand() {
-    return capture != null;
+  public boolean atHand() {
+    return capture.atHand();
   }
 
   /**
@@ -69,11 +67,8 @@ public final class KeptCapture {
    *
    * @throws WorkbookException when they are damaged
    */
-  public synchronized Capture capture() {
-    if (capture == null) {
-      capture = source.get();
-    }
-    return capture;
+  public Capture capture() {
+    return capture.get();
   }
 
   @Override

@@ -64,6 +64,14 @@ final class Migration {
     }
   }
 
+  /** Writes all of a workbook to another file, with what still waits in its log. */
+  static void copy(Connection connection, Path to) throws SQLException {
+    try (PreparedStatement s = connection.prepareStatement("VACUUM INTO ?")) {
+      s.setString(1, to.toAbsolutePath().toString());
+      s.execute();
+    }
+  }
+
   /** Where the file stays as it was. */
   static Path beside(Path file, int version) {
     String name = String.valueOf(file.getFileName());
@@ -77,9 +85,8 @@ final class Migration {
     for (int n = 2; Files.exists(old); n++) {
       old = beside(file, version).resolveSibling(beside(file, version).getFileName() + "." + n);
     }
-    try (PreparedStatement s = connection.prepareStatement("VACUUM INTO ?")) {
-      s.setString(1, old.toAbsolutePath().toString());
-      s.execute();
+    try {
+      copy(connection, old);
     } catch (SQLException e) {
       Files.deleteIfExists(old);
       throw new WorkbookException(

@@ -73,13 +73,9 @@ public final class RunPackage {
           workbook
               .runs()
               .add(
-                  unit(workbook).id(),
-                  kind,
-                  title,
-                  startedAt,
+                  new NewRun(RunOf.unit(unit(workbook).id()), kind, title, startedAt, settings),
                   state,
                   ending,
-                  settings,
                   trace,
                   events);
       if (!treatment.equals(Treatment.NONE)) {

@@ -73,52 +73,12 @@ public final class Runs {
         Runs::read);
   }
 
-  /** Starts a run of a unit and gives back its writer. */
-  public RunWriter begin(
-      long unitId,
-      String kind,
-      String title,
-      Instant startedAt,
-      RunSettings settings,
-      List<Channel> channels) {
-    return begin(RunOf.unit(unitId), kind, title, startedAt, settings, channels);
-  }
-
   /** Starts a run and gives back its writer. */
-  public RunWriter begin(
-      RunOf of,
-      String kind,
-      String title,
-      Instant startedAt,
-      RunSettings settings,
-      List<Channel> channels) {
-    long id =
-        workbook.update(
-            "INSERT INTO run (unit_id, subject_id, kind, title, started_at, state, settings,"
-                + " channels) VALUES (?, ?, ?, ?, ?, 'running', ?, ?)",
-            s -> {
-              of.into(s, 1);
-              s.setString(3, kind);
-              s.setString(4, title);
-              s.setString(5, startedAt.toString());
-              s.setString(6, settings.json());
-              s.setString(7, channels.stream().map(Channel::key).collect(Collectors.joining(",")));
-            });
-    return new RunWriter(workbook, id, channels.size(), 0);
-  }
-
-  /** Adds a whole run of a unit at once; see below. */
-  public long add(
-      long unitId,
-      String kind,
-      String title,
-      Instant startedAt,
-      Run.State state,
-      String ending,
-      RunSettings settings,
-      Trace trace,
-      List<Event> events) {
-    return add(RunOf.unit(unitId), kind, title, startedAt, state, ending, settings, trace, events);
+  public RunWriter begin(NewRun run, List<Channel> channels) {
+    long[] id = new long[1];
+    workbook.together(
+        connection -> id[0] = insert(connection, run, Run.State.RUNNING, "", channels));
+    return new RunWriter(workbook, id[0], channels.size(), 0);
   }
 
   /**
@@ -127,22 +87,13 @@ public final class Runs {
    * @param state how it ended; a run that was going is taken as cut short
    * @return its key
    */
-  public long add(
-      RunOf of,
-      String kind,
-      String title,
-      Instant startedAt,
-      Run.State state,
-      String ending,
-      RunSettings settings,
-      Trace trace,
-      List<Event> events) {
+  public long add(NewRun run, Run.State state, String ending, Trace trace, List<Event> events) {
     List<Channel> channels = trace.channels().stream().sorted().toList();
     Run.State kept = state == Run.State.RUNNING ? Run.State.INTERRUPTED : state;
     long[] id = new long[1];
     workbook.together(
         connection -> {
-          id[0] = insert(connection, of, kind, title, startedAt, kept, ending, settings, channels);
+          id[0] = insert(connection, run, kept, ending, channels);
           insertSamples(connection, id[0], trace, channels);
           RunWriter.insertEvents(connection, id[0], events);
         });
@@ -150,28 +101,20 @@ public final class Runs {
   }
 
   private static long insert(
-      Connection connection,
-      RunOf of,
-      String kind,
-      String title,
-      Instant startedAt,
-      Run.State state,
-      String ending,
-      RunSettings settings,
-      List<Channel> channels)
+      Connection connection, NewRun run, Run.State state, String ending, List<Channel> channels)
       throws SQLException {
     try (PreparedStatement s =
         connection.prepareStatement(
             "INSERT INTO run (unit_id, subject_id, kind, title, started_at, state, ending,"
                 + " settings, channels) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
             Statement.RETURN_GENERATED_KEYS)) {
-      of.into(s, 1);
-      s.setString(3, kind);
-      s.setString(4, title);
-      s.setString(5, startedAt.toString());
+      run.of().into(s, 1);
+      s.setString(3, run.kind());
+      s.setString(4, run.title());
+      s.setString(5, run.startedAt().toString());
       s.setString(6, state.name().toLowerCase(Locale.ROOT));
       s.setString(7, ending);
-      s.setString(8, settings.json());
+      s.setString(8, run.settings().json());
       s.setString(9, channels.stream().map(Channel::key).collect(Collectors.joining(",")));
       s.executeUpdate();
       try (ResultSet keys = s.getGeneratedKeys()) {

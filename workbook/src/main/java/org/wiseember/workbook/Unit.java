@@ -2,7 +2,6 @@ package org.wiseember.workbook;
 
 import java.util.List;
 import java.util.Objects;
-import java.util.function.Supplier;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 
@@ -15,30 +14,29 @@ public final class Unit {
   private final String name;
   private final String text;
   private final String byHand;
-  private final Supplier<Label> reader;
-  private Label label;
+  private final OnDemand<Label> label;
 
   /** One as the workbook has it. */
   Unit(long id, String name, String text, String byHand) {
-    this(id, name, text, byHand, () -> Label.read(text, ClaimJson.read(byHand)));
+    this(id, name, text, byHand, new OnDemand<>(() -> Label.read(text, ClaimJson.read(byHand))));
   }
 
   /** One under a label. */
   public Unit(long id, String name, Label label) {
-    this(id, name, label.text(), ClaimJson.write(label.byHand()), () -> label);
+    this(id, name, label.text(), ClaimJson.write(label.byHand()), OnDemand.of(label));
   }
 
   /** One under a label that is still a text. */
   public Unit(long id, String name, String text, List<Claim> byHand) {
-    this(id, name, text, ClaimJson.write(byHand), () -> Label.read(text, byHand));
+    this(id, name, text, ClaimJson.write(byHand));
   }
 
-  private Unit(long id, String name, String text, String byHand, Supplier<Label> reader) {
+  private Unit(long id, String name, String text, String byHand, OnDemand<Label> label) {
     this.id = id;
     this.name = name;
     this.text = text;
     this.byHand = byHand;
-    this.reader = reader;
+    this.label = label;
   }
 
   /** Key in the workbook. */
@@ -52,11 +50,8 @@ public final class Unit {
   }
 
   /** The label in force. */
-  public synchronized Label label() {
-    if (label == null) {
-      label = reader.get();
-    }
-    return label;
+  public Label label() {
+    return label.get();
   }
 
   @Override

@@ -5,7 +5,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
-import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -104,10 +103,7 @@ public final class Workbook implements AutoCloseable {
   private static Path copyOf(Connection connection, Path file) throws SQLException, IOException {
     Path folder = Files.createTempDirectory("ember-read-only");
     Path copy = folder.resolve(String.valueOf(file.getFileName()));
-    try (PreparedStatement s = connection.prepareStatement("VACUUM INTO ?")) {
-      s.setString(1, copy.toString());
-      s.execute();
-    }
+    Migration.copy(connection, copy);
     folder.toFile().deleteOnExit();
     copy.toFile().deleteOnExit();
     return copy;
@@ -384,10 +380,7 @@ public final class Workbook implements AutoCloseable {
 
   /** Runs an update and gives back the key of the row it made, 0 when it made none. */
   synchronized long update(String sql, Fill fill) {
-    if (readOnly()) {
-      throw new WorkbookException(
-          file.getFileName() + " is open for reading only; it is written by " + writer + ".");
-    }
+    refuseWhenReadOnly();
     try (java.sql.PreparedStatement statement =
         connection.prepareStatement(sql, Statement.RETURN_GENERATED_KEYS)) {
       fill.into(statement);
@@ -405,8 +398,16 @@ public final class Workbook implements AutoCloseable {
     together(connection -> changes.run());
   }
 
+  private void refuseWhenReadOnly() {
+    if (readOnly()) {
+      throw new WorkbookException(
+          file.getFileName() + " is open for reading only; it is written by " + writer + ".");
+    }
+  }
+
   /** All of the work or none of it; inside other such work it is part of that. */
   synchronized void together(Work work) {
+    refuseWhenReadOnly();
     try {
       if (!connection.getAutoCommit()) {
         work.on(connection);

@@ -58,11 +58,12 @@ public class RunPackageTest {
         workbook
             .runs()
             .begin(
-                unit.id(),
-                "ac-drain",
-                "AC drain at 600 W",
-                CLOCK.instant(),
-                settings,
+                new NewRun(
+                    RunOf.unit(unit.id()),
+                    "ac-drain",
+                    "AC drain at 600 W",
+                    CLOCK.instant(),
+                    settings),
                 List.of(Channel.AC_POWER, Channel.CASE_TEMPERATURE));
     for (int i = 1; i <= 100; i++) {
       writer.append(i * 1.1, new double[] {600 + 1.0 / i, i % 7 == 0 ? Double.NaN : 22.1});
@@ -120,13 +121,10 @@ public class RunPackageTest {
         workbook
             .runs()
             .add(
-                run.unitId(),
-                in.kind(),
-                in.title(),
-                in.startedAt(),
+                new NewRun(
+                    RunOf.unit(run.unitId()), in.kind(), in.title(), in.startedAt(), in.settings()),
                 in.state(),
                 in.ending(),
-                in.settings(),
                 in.trace(),
                 in.events());
     Trace after = workbook.runs().trace(workbook.runs().byId(copy).orElseThrow());

@@ -45,11 +45,8 @@ public class RunSubjectsTest {
         workbook
             .runs()
             .begin(
-                RunOf.subject(fridge.id()),
-                "watching",
-                "A day of it",
-                Instant.EPOCH,
-                SETTINGS,
+                new NewRun(
+                    RunOf.subject(fridge.id()), "watching", "A day of it", Instant.EPOCH, SETTINGS),
                 List.of())
             .runId();
     assertEquals(workbook.runSubjects().all(), List.of(fridge, mains));
@@ -74,13 +71,10 @@ public class RunSubjectsTest {
             workbook
                 .runs()
                 .add(
-                    RunOf.subject(99),
-                    "watching",
-                    "Of nothing",
-                    Instant.EPOCH,
+                    new NewRun(
+                        RunOf.subject(99), "watching", "Of nothing", Instant.EPOCH, SETTINGS),
                     Run.State.DONE,
                     "",
-                    SETTINGS,
                     Trace.empty(),
                     List.of()));
   }
@@ -119,7 +113,10 @@ public class RunSubjectsTest {
   public void noticesComeBackWithTheirDetail() {
     long unit = workbook.units().add("Orrinmoor 2k4").id();
     RunWriter writer =
-        workbook.runs().begin(unit, "idle", "Idle", Instant.EPOCH, SETTINGS, List.of());
+        workbook
+            .runs()
+            .begin(
+                new NewRun(RunOf.unit(unit), "idle", "Idle", Instant.EPOCH, SETTINGS), List.of());
     writer.note(Event.of(new Notice(3, "idle_state", "eco", "eco mode")));
     writer.flush();
     Event kept = workbook.runs().events(writer.runId()).get(0);

@@ -90,7 +90,9 @@ public class WorkbookTest {
     Unit unit = workbook.units().add("Quernfold Q1100");
     return workbook
         .runs()
-        .begin(unit.id(), "ac-drain", "AC drain", CLOCK.instant(), SETTINGS, CHANNELS);
+        .begin(
+            new NewRun(RunOf.unit(unit.id()), "ac-drain", "AC drain", CLOCK.instant(), SETTINGS),
+            CHANNELS);
   }
 
   @Test
@@ -326,11 +328,12 @@ public class WorkbookTest {
           workbook
               .runs()
               .begin(
-                  unit.id(),
-                  "ac-drain",
-                  "By hand",
-                  CLOCK.instant(),
-                  RunSettings.of(RunSettings.Source.BY_HAND, Map.of()),
+                  new NewRun(
+                      RunOf.unit(unit.id()),
+                      "ac-drain",
+                      "By hand",
+                      CLOCK.instant(),
+                      RunSettings.of(RunSettings.Source.BY_HAND, Map.of())),
                   List.of())
               .runId();
       TypedReadings typed = workbook.typedReadings();
@@ -358,7 +361,9 @@ public class WorkbookTest {
       RunWriter writer =
           workbook
               .runs()
-              .begin(unit.id(), "ac-drain", "Drain", CLOCK.instant(), SETTINGS, CHANNELS);
+              .begin(
+                  new NewRun(RunOf.unit(unit.id()), "ac-drain", "Drain", CLOCK.instant(), SETTINGS),
+                  CHANNELS);
       id = writer.runId();
       writer.append(1, new double[] {600, 22});
       writer.append(2, new double[] {Double.NaN, Double.NaN});
@@ -386,7 +391,9 @@ public class WorkbookTest {
       RunWriter writer =
           workbook
               .runs()
-              .begin(unit.id(), "ac-drain", "Drain", CLOCK.instant(), SETTINGS, CHANNELS);
+              .begin(
+                  new NewRun(RunOf.unit(unit.id()), "ac-drain", "Drain", CLOCK.instant(), SETTINGS),
+                  CHANNELS);
       workbook.photos().add(writer.runId(), 12, photo, "the code");
       Photo kept = workbook.photos().of(writer.runId()).get(0);
       assertEquals(Photos.find(kept), Photos.Found.SAME);
@@ -413,11 +420,12 @@ public class WorkbookTest {
           workbook
               .runs()
               .begin(
-                  workbook.units().add("U").id(),
-                  "dc-drain",
-                  "DC drain",
-                  CLOCK.instant(),
-                  RunSettings.of(RunSettings.Source.FILE, Map.of()),
+                  new NewRun(
+                      RunOf.unit(workbook.units().add("U").id()),
+                      "dc-drain",
+                      "DC drain",
+                      CLOCK.instant(),
+                      RunSettings.of(RunSettings.Source.FILE, Map.of())),
                   List.of())
               .runId();
       assertEquals(workbook.treatments().of(run), Treatment.NONE);

@@ -1,6 +1,7 @@
 package org.wiseember.core.efficiency;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import org.hipparchus.linear.Array2DRowRealMatrix;
@@ -32,7 +33,7 @@ public final class LossFit {
   private static final int TERMS = 3;
 
   private final LossCurve curve;
-  private final RealMatrix covariance;
+  private final double[][] covariance;
   private final double degreesOfFreedom;
   private final double chiSquare;
   private final List<Point> points;
@@ -65,7 +66,7 @@ public final class LossFit {
 
   private LossFit(
       LossCurve curve,
-      RealMatrix covariance,
+      double[][] covariance,
       double degreesOfFreedom,
       double chiSquare,
       List<Point> points,
@@ -104,7 +105,7 @@ public final class LossFit {
     }
     return new LossFit(
         curve,
-        unscaled,
+        unscaled.getData(),
         free > 0 && birge > 1 ? free : Double.POSITIVE_INFINITY,
         chi,
         List.copyOf(points),
@@ -186,7 +187,7 @@ public final class LossFit {
 
   /** Covariance of p0, p1, p2 by scatter, in W, 1 and 1/W. */
   public double[][] covariance() {
-    return covariance.getData();
+    return Arrays.stream(covariance).map(double[]::clone).toArray(double[][]::new);
   }
 
   /** Σ (residual ÷ scatter)². */
@@ -240,7 +241,7 @@ public final class LossFit {
   private double scatter(ToDoubleFunction<LossCurve> figure) {
     double here = figure.applyAsDouble(curve);
     double sum = 0;
-    double[][] root = squareRoot(covariance.getData());
+    double[][] root = squareRoot(covariance());
     for (int k = 0; k < TERMS; k++) {
       double up = figure.applyAsDouble(moved(root, k, 1));
       double down = figure.applyAsDouble(moved(root, k, -1));

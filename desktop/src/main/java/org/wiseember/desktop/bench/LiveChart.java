@@ -18,20 +18,15 @@ final class LiveChart {
 
   /** Before the start: the empty chart with the expected end. */
   static TraceDrawing ahead(TestPlan plan, ExpectedEnd end) {
-    return new TraceDrawing(
-        new double[0],
-        new double[0],
-        TraceDrawing.Line.NONE,
-        List.of(),
-        Double.NaN,
-        TraceDrawing.Line.NONE,
-        new TraceDrawing.Forecast(end.secondsLeft(), end.soonest(), end.latest()),
-        most(plan),
-        powerName(plan));
+    return before(plan, new TraceDrawing.Forecast(end.secondsLeft(), end.soonest(), end.latest()));
   }
 
   /** Before the start of a test whose end is known: an empty chart. */
   static TraceDrawing empty(TestPlan plan) {
+    return before(plan, TraceDrawing.Forecast.NONE);
+  }
+
+  private static TraceDrawing before(TestPlan plan, TraceDrawing.Forecast forecast) {
     return new TraceDrawing(
         new double[0],
         new double[0],
@@ -39,7 +34,7 @@ final class LiveChart {
         List.of(),
         Double.NaN,
         TraceDrawing.Line.NONE,
-        TraceDrawing.Forecast.NONE,
+        forecast,
         most(plan),
         powerName(plan));
   }

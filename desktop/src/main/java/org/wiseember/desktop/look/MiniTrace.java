@@ -4,27 +4,20 @@ import javafx.scene.layout.Region;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Polyline;
 import org.wiseember.core.trace.Series;
-import org.wiseember.report.chart.TraceDrawing;
 
 /** The little picture of a run: its power as a filled line, without axes. */
 public final class MiniTrace extends Region {
-  private static final int POINTS = 240;
-
   private final Polygon fill = new Polygon();
   private final Polyline line = new Polyline();
-  private final double[] seconds;
-  private final double[] watts;
+  private final Series power;
 
+  /**
+   * Draws one.
+   *
+   * @param power in few points
+   */
   public MiniTrace(Series power) {
-    double[] t = new double[power.size()];
-    double[] w = new double[power.size()];
-    for (int i = 0; i < t.length; i++) {
-      t[i] = power.seconds(i);
-      w[i] = power.value(i);
-    }
-    TraceDrawing.Line thin = TraceDrawing.thin(t, w, POINTS);
-    seconds = thin.seconds();
-    watts = thin.values();
+    this.power = power;
     getStyleClass().add("mini-trace");
     fill.getStyleClass().add("mini-fill");
     line.getStyleClass().add("mini-line");
@@ -40,18 +33,19 @@ public final class MiniTrace extends Region {
     double height = getHeight();
     fill.getPoints().clear();
     line.getPoints().clear();
-    if (seconds.length < 2 || width < 2) {
+    int last = power.size() - 1;
+    if (last < 1 || width < 2) {
       return;
     }
     double most = 1;
-    for (double w : watts) {
-      most = Math.max(most, w);
+    for (int i = 0; i <= last; i++) {
+      most = Math.max(most, power.value(i));
     }
-    double span = Math.max(1, seconds[seconds.length - 1] - seconds[0]);
+    double span = Math.max(1, power.seconds(last) - power.seconds(0));
     fill.getPoints().addAll(0.0, height);
-    for (int i = 0; i < seconds.length; i++) {
-      double x = (seconds[i] - seconds[0]) / span * width;
-      double y = height - watts[i] / most * (height - 4);
+    for (int i = 0; i <= last; i++) {
+      double x = (power.seconds(i) - power.seconds(0)) / span * width;
+      double y = height - power.value(i) / most * (height - 4);
       fill.getPoints().addAll(x, y);
       line.getPoints().addAll(x, y);
     }

@@ -2,6 +2,7 @@ package org.wiseember.desktop.model;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -111,14 +112,28 @@ public final class Desk {
     judged(
         unitId,
         found -> {
-          if (chosenUnit.get() != null && chosenUnit.get() == unitId) {
+          if (isChosen(unitId)) {
             chosen.set(found);
+          }
+        },
+        () -> {
+          // What is on show stays what is marked.
+          if (isChosen(unitId)) {
+            chosenUnit.set(chosen.get() == null ? null : chosen.get().unit().id());
           }
         });
   }
 
+  private boolean isChosen(long unitId) {
+    return chosenUnit.get() != null && chosenUnit.get() == unitId;
+  }
+
   /** Works a unit out, or reads what was found before, and gives it on the interface thread. */
   public void judged(long unitId, Consumer<Judgement> then) {
+    judged(unitId, then, () -> {});
+  }
+
+  private void judged(long unitId, Consumer<Judgement> then, Runnable otherwise) {
     boolean guarded = guardBand.get();
     Judgement known = chosen.get();
     record Both(Judgement judgement, Shelf.Place place) {}
@@ -141,15 +156,20 @@ public final class Desk {
                     shelf.set(at, both.place());
                   }
                   then.accept(both.judgement());
-                }));
+                }),
+        otherwise);
   }
 
   /** What is not known yet of the units on the shelf is worked out one by one. */
   private void workOutTheRest() {
-    shelf.stream()
-        .filter(p -> p.summary().isEmpty())
-        .findFirst()
-        .ifPresent(p -> judged(p.unit().id(), found -> workOutTheRest()));
+    workOut(shelf.stream().filter(p -> p.summary().isEmpty()).map(p -> p.unit().id()).iterator());
+  }
+
+  /** One that cannot be worked out does not keep the others from it. */
+  private void workOut(Iterator<Long> units) {
+    if (units.hasNext()) {
+      judged(units.next(), found -> workOut(units), () -> workOut(units));
+    }
   }
 
   public ObjectProperty<StageName> stage() {
@@ -222,6 +242,16 @@ public final class Desk {
 
   /** Runs something off the interface thread and gives its result back on it. */
   public <T> void background(Callable<T> task, Consumer<T> then) {
+    background(task, then, () -> {});
+  }
+
+  /**
+   * Runs something off the interface thread.
+   *
+   * @param then takes its result
+   * @param otherwise runs in its place where it failed, after that was said
+   */
+  private <T> void background(Callable<T> task, Consumer<T> then, Runnable otherwise) {
     if (work.isShutdown()) {
       // The window is closing; what was asked for would have no one to show it to.
       return;
@@ -234,9 +264,11 @@ public final class Desk {
           } catch (WorkbookException e) {
             LOG.warn("workbook", e);
             say(e.getMessage());
+            screen.later(otherwise);
           } catch (Exception e) {
             LOG.error("unexpected", e);
             say("That did not work: " + e.getMessage() + ". What is saved is safe.");
+            screen.later(otherwise);
           }
         });
   }
@@ -341,7 +373,7 @@ public final class Desk {
           if (indexOf(unitId) < 0) {
             reload();
           }
-          if (choose || (chosenUnit.get() != null && chosenUnit.get() == unitId)) {
+          if (choose || isChosen(unitId)) {
             chosen.set(found);
           }
         });

@@ -7,6 +7,9 @@ import static org.testng.Assert.assertTrue;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.time.Clock;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -219,5 +222,33 @@ public class DeskModelTest extends OnDesk {
     assertEquals(up.get(5), 1.5);
     assertEquals(up.get(4), 1.5, "it stops at the end");
     assertTrue(up.get(0) > smallest);
+  }
+
+  /**
+   * A unit whose readings are damaged says so; what is marked is what is on show, the rest stands.
+   */
+  @Test
+  public void aDamagedUnitDoesNotTakeTheShelfWithIt() throws Exception {
+    desk.close();
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+        Statement statement = connection.createStatement()) {
+      statement.execute("DROP TRIGGER sample_block_keeps_values");
+      statement.execute("UPDATE sample_block SET data = x'00' WHERE run_id = 2");
+      statement.execute("DELETE FROM finding");
+    }
+    desk = new Desk(Clock.systemUTC(), screen());
+    desk.open(file);
+    until(() -> desk.chosen().get() != null);
+    until(() -> desk.shelf().stream().filter(p -> p.summary().isPresent()).count() == 4);
+    assertTrue(desk.shelf().get(1).summary().isEmpty(), "nothing is said of what was not read");
+    Judgement shown = desk.chosen().get();
+    desk.said().set("");
+    desk.choose(desk.shelf().get(1).unit().id());
+    until(() -> !desk.said().get().isEmpty());
+    settle();
+    assertEquals(desk.said().get().lines().count(), 1, desk.said().get());
+    assertEquals(desk.chosenUnit().get().longValue(), shown.unit().id());
+    assertEquals(desk.chosen().get(), shown);
+    assertEquals(choose(3).unit(), desk.shelf().get(3).unit());
   }
 }

@@ -50,7 +50,9 @@ import org.wiseember.trial.test.drain.DrainSettings;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Event;
+import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunWriter;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -189,13 +191,10 @@ public final class DemoWorkbook {
           workbook
               .runs()
               .add(
-                  copy,
-                  run.kind(),
-                  run.title(),
-                  run.startedAt(),
+                  new NewRun(
+                      RunOf.unit(copy), run.kind(), run.title(), run.startedAt(), run.settings()),
                   run.state(),
                   run.ending(),
-                  run.settings(),
                   workbook.runs().trace(run),
                   workbook.runs().events(run.id()));
       workbook.captures().add(id, workbook.captures().of(run.id()));
@@ -328,11 +327,12 @@ public final class DemoWorkbook {
         workbook
             .runs()
             .begin(
-                unit.id(),
-                drain.kind(),
-                plan.title(),
-                evening(day),
-                setup.settings(),
+                new NewRun(
+                    RunOf.unit(unit.id()),
+                    drain.kind(),
+                    plan.title(),
+                    evening(day),
+                    setup.settings()),
                 bench.channels());
     double now = 0;
     while (now < STARTED_ONLY_SECONDS) {

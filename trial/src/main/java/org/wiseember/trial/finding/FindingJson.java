@@ -3,20 +3,18 @@ package org.wiseember.trial.finding;
 import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonProperty;
+import com.fasterxml.jackson.annotation.JsonValue;
 import com.fasterxml.jackson.annotation.PropertyAccessor;
 import com.fasterxml.jackson.core.JacksonException;
-import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.SerializerProvider;
 import com.fasterxml.jackson.databind.deser.std.StdDeserializer;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import com.fasterxml.jackson.databind.ser.std.StdSerializer;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import java.io.IOException;
 import java.lang.reflect.Constructor;
@@ -25,8 +23,6 @@ import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.RealMatrix;
 import org.wiseember.core.efficiency.LossCurve;
 import org.wiseember.core.efficiency.LossFit;
 import org.wiseember.core.overload.TripCurve;
@@ -52,12 +48,8 @@ final class FindingJson {
   private static final JsonMapper MAPPER =
       JsonMapper.builder()
           .addModule(new Jdk8Module())
-          .addModule(
-              new SimpleModule()
-                  .addSerializer(new CaptureKey())
-                  .addDeserializer(KeptCapture.class, new CaptureByKey())
-                  .addSerializer(new MatrixRows())
-                  .addDeserializer(RealMatrix.class, new MatrixOfRows()))
+          .addModule(new SimpleModule().addDeserializer(KeptCapture.class, new CaptureByKey()))
+          .addMixIn(KeptCapture.class, CaptureKey.class)
           .addMixIn(LossFit.class, LossFitParts.class)
           .addMixIn(TripFit.class, TripFitParts.class)
           .visibility(PropertyAccessor.ALL, JsonAutoDetect.Visibility.NONE)
@@ -148,7 +140,7 @@ final class FindingJson {
     @JsonCreator
     LossFitParts(
         @JsonProperty("curve") LossCurve curve,
-        @JsonProperty("covariance") RealMatrix covariance,
+        @JsonProperty("covariance") double[][] covariance,
         @JsonProperty("degreesOfFreedom") double degreesOfFreedom,
         @JsonProperty("chiSquare") double chiSquare,
         @JsonProperty("points") List<?> points,
@@ -168,18 +160,9 @@ final class FindingJson {
   }
 
   /** A capture stays in its table; a finding names it. */
-  private static final class CaptureKey extends StdSerializer<KeptCapture> {
-    private static final long serialVersionUID = 1;
-
-    CaptureKey() {
-      super(KeptCapture.class);
-    }
-
-    @Override
-    public void serialize(KeptCapture kept, JsonGenerator out, SerializerProvider provider)
-        throws IOException {
-      out.writeNumber(kept.id());
-    }
+  private abstract static class CaptureKey {
+    @JsonValue
+    abstract long id();
   }
 
   private static final class CaptureByKey extends StdDeserializer<KeptCapture> {
@@ -199,34 +182,6 @@ final class FindingJson {
         }
       }
       return (KeptCapture) context.handleWeirdNumberValue(KeptCapture.class, id, "no such capture");
-    }
-  }
-
-  private static final class MatrixRows extends StdSerializer<RealMatrix> {
-    private static final long serialVersionUID = 1;
-
-    MatrixRows() {
-      super(RealMatrix.class);
-    }
-
-    @Override
-    public void serialize(RealMatrix matrix, JsonGenerator out, SerializerProvider provider)
-        throws IOException {
-      provider.defaultSerializeValue(matrix.getData(), out);
-    }
-  }
-
-  private static final class MatrixOfRows extends StdDeserializer<RealMatrix> {
-    private static final long serialVersionUID = 1;
-
-    MatrixOfRows() {
-      super(RealMatrix.class);
-    }
-
-    @Override
-    public RealMatrix deserialize(JsonParser in, DeserializationContext context)
-        throws IOException {
-      return new Array2DRowRealMatrix(context.readValue(in, double[][].class), false);
     }
   }
 }

@@ -19,12 +19,12 @@ import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.KeptRun;
-import org.wiseember.trial.test.Readings;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
 import org.wiseember.workbook.Found;
+import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
@@ -104,7 +104,7 @@ public final class Findings {
             type,
             run,
             workbook.treatments().of(run.id()),
-            new Readings(() -> corrected(run)),
+            new OnDemand<>(() -> corrected(run)),
             workbook.captures().of(run.id()),
             Optional.empty());
     return Optional.ofNullable(kept.get(run.id()))

@@ -9,7 +9,9 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.workbook.Event;
+import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.log.Log;
@@ -46,13 +48,14 @@ public record LoggedRun(
               workbook
                   .runs()
                   .add(
-                      unitId,
-                      type.key(),
-                      title,
-                      log.startedAt().orElse(now),
+                      new NewRun(
+                          RunOf.unit(unitId),
+                          type.key(),
+                          title,
+                          log.startedAt().orElse(now),
+                          RunSettings.of(RunSettings.Source.FILE, classes(log))),
                       Run.State.DONE,
                       "Read in from " + fileName + ".",
-                      RunSettings.of(RunSettings.Source.FILE, classes(log)),
                       log.trace(),
                       log.warnings().stream()
                           .map(w -> new Event(0, w.code(), w.message()))

@@ -29,7 +29,9 @@ import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.RunWriter;
 import org.wiseember.workbook.Unit;
@@ -83,11 +85,8 @@ public final class RecordedRun {
         workbook
             .runs()
             .begin(
-                unit.id(),
-                procedure.kind(),
-                title,
-                startedAt,
-                setup.settings(),
+                new NewRun(
+                    RunOf.unit(unit.id()), procedure.kind(), title, startedAt, setup.settings()),
                 setup.bench().channels());
     return over(workbook, writer, unit, procedure, setup, pace, watcher);
   }

@@ -7,6 +7,7 @@ import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.workbook.Found;
 import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
 
 /**
@@ -21,7 +22,7 @@ public record KeptRun(
     TestType type,
     Run run,
     Treatment treatment,
-    Readings readings,
+    OnDemand<Trace> readings,
     List<KeptCapture> captures,
     Optional<Remembered> remembered) {
   public KeptRun {
@@ -42,7 +43,7 @@ public record KeptRun(
   }
 
   public Trace trace() {
-    return readings.trace();
+    return readings.get();
   }
 
   /** The readings as they are treated. */
@@ -57,7 +58,7 @@ public record KeptRun(
 
   /** Reads everything, which may take a while. */
   public void fetch() {
-    readings.trace();
+    readings.get();
     captures.forEach(KeptCapture::capture);
   }
 }

@@ -12,7 +12,9 @@ import org.wiseember.core.waveform.WaveMethod;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformUnreadable;
 import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Workbook;
 
@@ -41,22 +43,23 @@ public final class WaveFiles {
     return workbook
         .runs()
         .add(
-            unitId,
-            WaveSteps.KIND,
-            "Waveform from files",
-            now,
+            new NewRun(
+                RunOf.unit(unitId),
+                WaveSteps.KIND,
+                "Waveform from files",
+                now,
+                new RunSettings(
+                    0,
+                    volts,
+                    Map.of(),
+                    Map.of(),
+                    RunSettings.Source.FILE,
+                    0,
+                    List.of(),
+                    List.of(),
+                    Map.of())),
             Run.State.DONE,
             "Begun with " + from + ".",
-            new RunSettings(
-                0,
-                volts,
-                Map.of(),
-                Map.of(),
-                RunSettings.Source.FILE,
-                0,
-                List.of(),
-                List.of(),
-                Map.of()),
             Trace.empty(),
             List.of());
   }
