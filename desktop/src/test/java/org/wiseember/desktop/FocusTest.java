@@ -89,6 +89,82 @@ public class FocusTest extends InDemoWindow {
     assertTrue(window.desk().bench().live().get() == null);
   }
 
+  /** The tick stays where it was made, and a blank goes on ticking: it is nobody else's. */
+  @Test
+  public void theGuardBandKeepsTheFocus() {
+    window.choose(2);
+    window.choose(1);
+    String unit = unit().unit().name();
+    OpenWindow.onFx(
+        () -> {
+          window.desk().stage().set(StageName.VERDICT);
+          return null;
+        });
+    window.click("guard-band");
+    window.until(() -> !window.desk().guardBand().get());
+    assertEquals(window.focused().getId(), "guard-band");
+    window.robot().push(KeyCode.SPACE);
+    window.until(() -> window.desk().guardBand().get());
+    window.robot().push(KeyCode.SPACE);
+    window.until(() -> !window.desk().guardBand().get());
+    assertEquals(unit().unit().name(), unit);
+    assertEquals(window.desk().chosenUnit().get().longValue(), unit().unit().id());
+  }
+
+  /** What has the focus goes away: a blank presses nothing of what comes to have it. */
+  @Test
+  public void aBlankPressesNothingThatTookOver() {
+    window.choose(3);
+    OpenWindow.onFx(
+        () -> {
+          window.desk().stage().set(StageName.EVIDENCE);
+          return null;
+        });
+    window.click("set-aside");
+    window.settle();
+    OpenWindow.onFx(
+        () -> {
+          window.desk().stage().set(StageName.LINE_UP);
+          return null;
+        });
+    window.settle();
+    window.robot().push(KeyCode.SPACE);
+    window.robot().write("a b");
+    window.idle();
+    assertEquals(window.desk().stage().get(), StageName.LINE_UP);
+    assertEquals(unit().unit(), window.desk().shelf().get(3).unit());
+  }
+
+  /** Where one reads on the shelf, one stays: neither a tick nor a unit worked out moves it. */
+  @Test
+  public void theShelfStaysWhereItIs() {
+    OpenWindow.onFx(
+        () -> {
+          window.scene().getRoot().lookupAll(".shelf-unit").stream()
+              .skip(3)
+              .findFirst()
+              .orElseThrow()
+              .requestFocus();
+          return null;
+        });
+    Node before = window.focused();
+    OpenWindow.onFx(
+        () -> {
+          window.desk().guardBand().set(false);
+          window.desk().shelf().set(1, window.desk().shelf().get(1));
+          return null;
+        });
+    window.settle();
+    assertEquals(window.focused(), before, "others changed");
+    OpenWindow.onFx(
+        () -> {
+          window.desk().shelf().set(3, window.desk().shelf().get(3));
+          return null;
+        });
+    window.settle();
+    assertEquals(window.focused().getUserData(), before.getUserData(), "the same unit");
+  }
+
   private static void fire(Node target, javafx.event.EventType<KeyEvent> type) {
     target.fireEvent(new KeyEvent(type, "", "", KeyCode.ENTER, false, false, false, false));
   }

@@ -12,7 +12,8 @@ import org.wiseember.trial.verdict.Summary;
 /** The seam in small: one dot a judged claim, against the line that is the label. */
 final class ShelfSeam extends Region {
   private final List<Summary.Line> lines;
-  private final boolean guardBand;
+  private final Optional<Summary> summary;
+  private boolean guardBand;
 
   /**
    * Draws one.
@@ -20,17 +21,24 @@ final class ShelfSeam extends Region {
    * @param summary empty while the unit is worked out
    */
   ShelfSeam(Optional<Summary> summary, boolean guardBand) {
+    this.summary = summary;
     this.lines = summary.map(Summary::lines).orElse(List.of());
-    this.guardBand = guardBand;
     setMinHeight(14);
     setPrefHeight(14);
+    show(guardBand);
+  }
+
+  /** Draws it with the guard band or without. */
+  void show(boolean guarded) {
+    guardBand = guarded;
+    requestLayout();
     setAccessibleText(
         summary
             .map(
                 s ->
-                    s.count(Standing.KEPT, guardBand)
+                    s.count(Standing.KEPT, guarded)
                         + " kept, "
-                        + s.count(Standing.SHORT, guardBand)
+                        + s.count(Standing.SHORT, guarded)
                         + " short")
             .orElse("is being worked out"));
   }

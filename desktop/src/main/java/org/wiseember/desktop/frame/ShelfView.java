@@ -2,6 +2,7 @@ package org.wiseember.desktop.frame;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import javafx.collections.ListChangeListener;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -10,6 +11,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.look.Adaptive;
+import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
@@ -39,32 +41,53 @@ public final class ShelfView extends VBox {
     var add = Words.button("shelf-button", "Add a unit   Ctrl N", desk::addUnit);
     add.setId("add-unit");
     getChildren().addAll(head, captionRow, scroll, add);
-    desk.shelf().addListener((ListChangeListener<Shelf.Place>) c -> rebuild());
+    desk.shelf().addListener(this::changed);
     desk.chosenUnit().addListener((o, was, is) -> markChosen());
-    desk.guardBand().addListener((o, was, is) -> rebuild());
+    desk.guardBand().addListener((o, was, is) -> entries().forEach(e -> e.seam.show(is)));
     rebuild();
   }
 
-  private void rebuild() {
-    units.getChildren().clear();
-    for (Shelf.Place place : desk.shelf()) {
-      units.getChildren().add(entry(place));
+  private Stream<Entry> entries() {
+    return units.getChildren().stream().map(Entry.class::cast);
+  }
+
+  /** Units that stand otherwise now take their place; whoever reads further down stays there. */
+  private void changed(ListChangeListener.Change<? extends Shelf.Place> change) {
+    while (change.next()) {
+      if (!change.wasReplaced() || change.getAddedSize() != change.getRemovedSize()) {
+        rebuild();
+        return;
+      }
+      for (int i = change.getFrom(); i < change.getTo(); i++) {
+        boolean hadFocus = units.getChildren().get(i).isFocused();
+        units.getChildren().set(i, new Entry(desk.shelf().get(i)));
+        if (hadFocus) {
+          Focus.keep(units.getChildren().get(i));
+        }
+      }
     }
     markChosen();
   }
 
-  private VBox entry(Shelf.Place place) {
-    String name = place.unit().name();
-    Label nameLabel = Words.of("shelf-name", name);
-    VBox entry =
-        new VBox(
-            nameLabel,
-            Words.of("shelf-quiet", facts(place.rating())),
-            new ShelfSeam(place.summary(), desk.guardBand().get()));
-    entry.getStyleClass().add("shelf-unit");
-    entry.setUserData(place.unit().id());
-    Row.make(entry, name, () -> choose(place.unit().id()));
-    return entry;
+  private void rebuild() {
+    units.getChildren().setAll(desk.shelf().stream().map(p -> new Entry(p)).toList());
+    markChosen();
+  }
+
+  /** One unit. */
+  private final class Entry extends VBox {
+    private final ShelfSeam seam;
+
+    Entry(Shelf.Place place) {
+      String name = place.unit().name();
+      seam = new ShelfSeam(place.summary(), desk.guardBand().get());
+      getChildren()
+          .addAll(
+              Words.of("shelf-name", name), Words.of("shelf-quiet", facts(place.rating())), seam);
+      getStyleClass().add("shelf-unit");
+      setUserData(place.unit().id());
+      Row.make(this, name, () -> choose(place.unit().id()));
+    }
   }
 
   private void choose(long unitId) {

@@ -22,6 +22,7 @@ import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.because.VerdictTone;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.EmptyStage;
+import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
@@ -38,6 +39,7 @@ public final class VerdictStage extends StackPane {
   private final VBox main = new VBox();
   private final BecausePanel because;
   private final Adaptive adaptive;
+  private final CheckBox guard = new CheckBox("Guard band");
   private final List<Node> rows = new ArrayList<>();
   private String chosenTitle = "";
 
@@ -47,6 +49,9 @@ public final class VerdictStage extends StackPane {
     main.setStyle("-fx-spacing: 0;");
     because = new BecausePanel(desk);
     adaptive = new Adaptive(main, because, desk.textScale());
+    guard.setId("guard-band");
+    guard.setMinWidth(USE_PREF_SIZE);
+    guard.selectedProperty().bindBidirectional(desk.guardBand());
     desk.chosen().addListener((o, was, is) -> rebuild());
     rebuild();
   }
@@ -64,6 +69,7 @@ public final class VerdictStage extends StackPane {
                   () -> desk.stage().set(StageName.LABEL)));
       return;
     }
+    boolean hadFocus = guard.isFocused();
     getChildren().setAll(adaptive);
     main.getChildren().clear();
     rows.clear();
@@ -86,6 +92,9 @@ public final class VerdictStage extends StackPane {
         .or(() -> TrialPage.mainLine(judgement))
         .or(() -> judged.stream().findFirst())
         .ifPresent(line -> explain(judgement, line));
+    if (hadFocus) {
+      Focus.keep(guard);
+    }
   }
 
   private Node head(Judgement judgement) {
@@ -95,11 +104,6 @@ public final class VerdictStage extends StackPane {
             Words.of("quiet", TrialPage.summary(judgement)));
     words.setSpacing(2);
     HBox.setHgrow(words, Priority.ALWAYS);
-    CheckBox guard = new CheckBox("Guard band");
-    guard.setSelected(desk.guardBand().get());
-    guard.setId("guard-band");
-    guard.setMinWidth(USE_PREF_SIZE);
-    guard.setOnAction(e -> desk.guardBand().set(guard.isSelected()));
     var report = Words.button("action-main", "Report", () -> desk.stage().set(StageName.REPORT));
     HBox head = new HBox(words, guard, report);
     head.setSpacing(14);
