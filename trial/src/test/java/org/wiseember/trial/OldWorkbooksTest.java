@@ -115,9 +115,13 @@ public class OldWorkbooksTest {
   @Test(dataProvider = "layouts")
   public void theOldFileStaysBeside(int layout) throws Exception {
     Path file = unpacked(layout);
-    Workbook.open(file, Clock.systemUTC()).close();
-    Workbook.open(file, Clock.systemUTC()).close();
     Path beside = file.resolveSibling("old.layout-" + layout + ".ember");
+    try (Workbook first = Workbook.open(file, Clock.systemUTC())) {
+      assertEquals(first.asItWas(), Optional.of(beside));
+    }
+    try (Workbook second = Workbook.open(file, Clock.systemUTC())) {
+      assertEquals(second.asItWas(), Optional.empty());
+    }
     assertEquals(number(beside, "PRAGMA user_version"), layout);
     assertEquals(number(file, "PRAGMA user_version"), 8);
     for (String table : List.of("run", "sample_block", "event", "label")) {

@@ -10,6 +10,7 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.Optional;
 import org.wiseember.core.waveform.CaptureNote;
 
 /**
@@ -31,19 +32,18 @@ final class Migration {
   /**
    * Brings it up from where it is.
    *
+   * @return where the file stays as it was; empty where nothing was changed
    * @throws WorkbookException when it was made by a newer version, or there is no room for the copy
    */
-  void run() throws SQLException, IOException {
+  Optional<Path> run() throws SQLException, IOException {
     int version = version(connection);
     if (version > VERSION) {
       throw Workbook.newer(file);
     }
     if (version == VERSION) {
-      return;
+      return Optional.empty();
     }
-    if (version > 0) {
-      keepBeside(version);
-    }
+    Optional<Path> kept = version > 0 ? Optional.of(keepBeside(version)) : Optional.empty();
     // A table that others refer to is made anew: SQLite wants the references unwatched for that,
     // and they are looked through before anything is kept.
     execute("PRAGMA foreign_keys = OFF");
@@ -54,6 +54,7 @@ final class Migration {
     } finally {
       execute("PRAGMA foreign_keys = ON");
     }
+    return kept;
   }
 
   /** The layout a file has; 0 for a new one. */
@@ -80,7 +81,7 @@ final class Migration {
     return file.resolveSibling(stem + ".layout-" + version + ending);
   }
 
-  private void keepBeside(int version) throws SQLException, IOException {
+  private Path keepBeside(int version) throws SQLException, IOException {
     Path old = beside(file, version);
     for (int n = 2; Files.exists(old); n++) {
       old = beside(file, version).resolveSibling(beside(file, version).getFileName() + "." + n);
@@ -96,6 +97,7 @@ final class Migration {
               + ". Make room in its folder; nothing was changed.",
           e);
     }
+    return old;
   }
 
   private void step(int next) throws SQLException, IOException {

@@ -32,13 +32,21 @@ public final class Workbook implements AutoCloseable {
   private final WriterLock lock;
   private final String writer;
   private final Clock clock;
+  private final Optional<Path> asItWas;
 
-  private Workbook(Path file, Connection connection, WriterLock lock, String writer, Clock clock) {
+  private Workbook(
+      Path file,
+      Connection connection,
+      WriterLock lock,
+      String writer,
+      Clock clock,
+      Optional<Path> asItWas) {
     this.file = file;
     this.connection = connection;
     this.lock = lock;
     this.writer = writer;
     this.clock = clock;
+    this.asItWas = asItWas;
   }
 
   /**
@@ -55,6 +63,7 @@ public final class Workbook implements AutoCloseable {
       throw new WorkbookException(file + " is a folder. Name a workbook file in it.");
     }
     Optional<WriterLock> lock = Optional.empty();
+    Optional<Path> asItWas = Optional.empty();
     Connection connection = null;
     try {
       if (fresh) {
@@ -72,7 +81,7 @@ public final class Workbook implements AutoCloseable {
       boolean readOnly = lock.isEmpty();
       connection = connect(file, readOnly);
       if (!readOnly) {
-        new Migration(connection, file).run();
+        asItWas = new Migration(connection, file).run();
         settleHeader(connection);
       } else if (Migration.version(connection) < Migration.VERSION) {
         // Read-only, so the file stays as it is: a copy is brought up and read instead.
@@ -86,7 +95,7 @@ public final class Workbook implements AutoCloseable {
           lock.isPresent()
               ? ""
               : Files.isWritable(file) ? WriterLock.holder(file) : "nobody: the file is protected";
-      Workbook workbook = new Workbook(file, connection, lock.orElse(null), writer, clock);
+      Workbook workbook = new Workbook(file, connection, lock.orElse(null), writer, clock, asItWas);
       if (!readOnly) {
         workbook.runs().markInterrupted();
       }
@@ -223,6 +232,11 @@ public final class Workbook implements AutoCloseable {
 
   public Path file() {
     return file;
+  }
+
+  /** Where the file stays as it was before this opening brought it to the newest layout. */
+  public Optional<Path> asItWas() {
+    return asItWas;
   }
 
   /** Whether this opening may not write, because somebody else does. */

@@ -316,12 +316,19 @@ public final class Desk {
           said.set(
               readOnly()
                   ? "Open for reading only: the workbook is written by " + workbook.writer() + "."
-                  : "");
+                  : workbook.asItWas().map(Desk::broughtUp).orElse(""));
           if (opened.all().isEmpty()) {
             stage.set(StageName.LABEL);
           }
           workOutTheRest();
         });
+  }
+
+  private static String broughtUp(Path asItWas) {
+    return "This workbook was from an older version and is brought up to date. As it was it stays"
+        + " beside, as "
+        + asItWas.getFileName()
+        + ".";
   }
 
   private void chooseFirst() {
