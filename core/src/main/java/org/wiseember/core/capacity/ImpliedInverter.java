@@ -8,7 +8,6 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
-import org.wiseember.core.uncertainty.Contribution;
 
 /**
  * The inverter efficiency that an AC and a DC drain of the same unit imply, E_ac ÷ E_dc.
@@ -41,9 +40,10 @@ public record ImpliedInverter(Figure efficiency) {
     }
     double percent = 100 * out.value() / in.value();
     Budget budget =
-        Budget.of(
-            Contribution.of95("AC energy", percent * out.u95() / out.value()),
-            Contribution.of95("DC energy", percent * in.u95() / in.value()));
+        out.budget()
+            .scaled(percent / out.value())
+            .called("AC")
+            .with(in.budget().scaled(percent / in.value()).called("DC"));
     List<String> watch = new ArrayList<>();
     watch.add(
         "Implied by two drains, not measured at one moment. What the pack gives at one load and not"

@@ -6,7 +6,6 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
-import org.wiseember.core.uncertainty.Contribution;
 
 /** Round trip: energy out over energy in between the same two states, %. Source: definition. */
 public final class RoundTrip {
@@ -27,9 +26,10 @@ public final class RoundTrip {
     Figure in = charge.energyIn().get();
     double percent = 100 * out.value() / in.value();
     Budget budget =
-        Budget.of(
-            Contribution.of95("Energy out", percent * out.u95() / out.value()),
-            Contribution.of95("Energy in", percent * in.u95() / in.value()));
+        out.budget()
+            .scaled(percent / out.value())
+            .called("Out")
+            .with(in.budget().scaled(percent / in.value()).called("In"));
     return Optional.of(
         Figure.of(
             "round_trip",

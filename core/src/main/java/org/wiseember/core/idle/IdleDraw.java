@@ -313,7 +313,7 @@ public final class IdleDraw {
     Budget budget =
         Budget.of(
             Contribution.rectangular("Steps of the display", step * usable.value() / 100 / hours),
-            Contribution.of95("Capacity", watts * usable.u95() / usable.value()));
+            Contribution.mostlyLimits("Capacity", watts * usable.u95() / usable.value()));
     warnings.add(
         new Warning(
             "by_charge_lost",
@@ -416,7 +416,8 @@ public final class IdleDraw {
         power
             .budget()
             .scaled(hours / power.value())
-            .with(Contribution.of95("Usable energy", hours * usable.u95() / usable.value()));
+            .with(
+                Contribution.mostlyLimits("Usable energy", hours * usable.u95() / usable.value()));
     Figure figure =
         Figure.of(
             "idle_hours",

@@ -105,17 +105,21 @@ public final class PortLadder {
     return figures(points, trippedAt);
   }
 
-  /** The current that was asked for when it switched off, as far as that is known. */
+  /**
+   * The current that was asked for when it switched off, as far as that is known: the one after the
+   * set-point that was carried. An ammeter may read a little less than was set, so that is the
+   * nearest one.
+   */
   private double lastAsked(Series current, Levels.Level dead, double carried) {
     int before = dead.first() - 1;
     double seen = before < 0 ? carried : Math.max(carried, current.value(before));
-    double next =
+    double set =
         asked.stream()
-            .mapToDouble(Double::doubleValue)
-            .filter(a -> a > seen * (1 + STEP / 10))
-            .min()
-            .orElse(seen);
-    return Math.max(seen, next);
+            .min(Comparator.comparingDouble(a -> Math.abs(a - seen)))
+            .orElse(Double.POSITIVE_INFINITY);
+    return Math.max(
+        seen,
+        asked.stream().mapToDouble(Double::doubleValue).filter(a -> a > set).min().orElse(seen));
   }
 
   private PortPoint point(Series current, Series voltage, Levels.Level level) {
@@ -173,11 +177,7 @@ public final class PortLadder {
     Budget ampsBudget = Budget.of().with("Ammeter", amps, most.amps(), 1);
     Optional<Figure> trip = Optional.empty();
     if (trippedAt.isPresent()) {
-      double wanted = trippedAt.getAsDouble();
-      trip =
-          Optional.of(
-              tripAmps(
-                  most.amps(), wanted, Math.max(ampsBudget.u95(), (wanted - most.amps()) / 2)));
+      trip = Optional.of(tripAmps(most.amps(), trippedAt.getAsDouble()));
     } else {
       warnings.add(
           new Warning(
@@ -275,23 +275,26 @@ public final class PortLadder {
             .otherwise(LEADS_BLAMED));
   }
 
-  private static Figure tripAmps(double carried, double asked, double halfWidth) {
+  private Figure tripAmps(double carried, double asked) {
     double middle = (asked + carried) / 2;
+    Budget budget =
+        Budget.of(
+                Contribution.wholeWidth(
+                    "Between what was carried and what was not", (asked - carried) / 2))
+            .with("Ammeter", amps, middle, 1);
     return Figure.of(
         "trip_amps",
         "12 V port switches off at",
         middle,
         Unit.AMPERE,
         Because.of(
-                Budget.of(
-                    Contribution.wholeWidth(
-                        "Between what was carried and what was not", halfWidth)),
+                budget,
                 "Carried "
                     + Figures.fixed(carried, 2)
                     + " A, not "
                     + Figures.fixed(asked, 2)
                     + " A: in the middle "
-                    + Figures.rounded(middle, halfWidth)
+                    + Figures.rounded(middle, budget.u95())
                     + " A")
             .summed("between two steps of the load"));
   }

@@ -54,6 +54,11 @@ public record Budget(List<Contribution> contributions) {
     return new Budget(contributions.stream().map(c -> c.scaled(sensitivity)).toList());
   }
 
+  /** Every line named as part of something, {@code Out: meter}. */
+  public Budget called(String part) {
+    return new Budget(contributions.stream().map(c -> c.called(part)).toList());
+  }
+
   /** Combined standard uncertainty u_c, in the unit of the result. */
   public double combined() {
     return Math.sqrt(groups().stream().mapToDouble(g -> g.standard() * g.standard()).sum());

@@ -1,5 +1,6 @@
 package org.wiseember.core.uncertainty;
 
+import java.util.Locale;
 import java.util.Objects;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
@@ -79,9 +80,25 @@ public record Contribution(
     return normal(name, u95 / BELL_95);
   }
 
+  /**
+   * A figure with its own 95 % half width whose budget is not at hand. In most figures here a
+   * meter's limits outweigh the rest, so it is taken as limits of which 95 % are that half width.
+   *
+   * @param u95 in the unit of the result
+   */
+  public static Contribution mostlyLimits(String name, double u95) {
+    return rectangular(name, u95 / 0.95);
+  }
+
   /** {@code sensitivity} times as large. */
   Contribution scaled(double sensitivity) {
     return new Contribution(name, standard * sensitivity, degreesOfFreedom, sharedCause, shape);
+  }
+
+  /** This contribution named as part of something. */
+  Contribution called(String part) {
+    String own = name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
+    return new Contribution(part + ": " + own, standard, degreesOfFreedom, sharedCause, shape);
   }
 
   /** This contribution tied to others by a cause they share. */

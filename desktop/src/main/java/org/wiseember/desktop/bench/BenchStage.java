@@ -27,6 +27,7 @@ import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Focus;
+import org.wiseember.desktop.look.HeadLast;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.LiveRun;
@@ -44,7 +45,7 @@ import org.wiseember.workbook.RunSettings;
 /** A test before it starts, while it runs, and when it has ended; and the instruments. */
 public final class BenchStage extends StackPane {
   private final Desk desk;
-  private final VBox main = new VBox();
+  private final HeadLast main;
   private final VBox side = new VBox();
   private final Adaptive adaptive;
   private final InstrumentsPane instruments;
@@ -74,7 +75,6 @@ public final class BenchStage extends StackPane {
 
   public BenchStage(Desk desk) {
     this.desk = desk;
-    main.getStyleClass().add("stage");
     side.getStyleClass().add("side");
     instruments = new InstrumentsPane(desk, this::rebuild);
     start = Words.button("action-main", "Start", desk.bench()::start);
@@ -101,7 +101,8 @@ public final class BenchStage extends StackPane {
     chart.setPrefHeight(300);
     VBox.setVgrow(chart, Priority.ALWAYS);
     tiles = new LiveTiles(desk, widthProperty());
-    main.getChildren().addAll(head(), cautions, cutShort, setUp, tiles, chart, seen, said, noticed);
+    main = new HeadLast(head(), cautions, cutShort, setUp, tiles, chart, seen, said, noticed);
+    main.getStyleClass().add("stage");
     side.getChildren().addAll(doNow, typed, clock, leads);
     adaptive = new Adaptive(main, side, desk.textScale());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);

@@ -62,7 +62,7 @@ final class LogTimes {
                       + ", as when summer time ends; time is counted on at the usual pace."));
         }
         now = seconds[i] + shift;
-      } else if (localStamps && now - previous > longest) {
+      } else if (i > 0 && localStamps && now - previous > longest) {
         boolean anHour = Math.abs(now - previous - 3600 - usual) <= Math.max(2, usual);
         warnings.add(
             new Warning(
