@@ -283,7 +283,7 @@ public final class Benchwork {
         earlier,
         last -> {
           leftOn.after(last.stillOn());
-          desk.refresh(unitId, false);
+          desk.refresh(unitId);
         });
   }
 
@@ -343,7 +343,7 @@ public final class Benchwork {
               .close(run, "Cut short, and closed by hand afterwards.");
           return run.unitId();
         },
-        unit -> desk.refresh(unit, false));
+        unit -> desk.refresh(unit));
   }
 
   /** Sets the speed of the bench clock, also while a test runs. */
@@ -451,7 +451,7 @@ public final class Benchwork {
           run.typed(new KeptReading(id, at, meter, channel, value, resolution, asTyped));
           edits.did("Typed reading kept", () -> strike(run, id, true));
           if (!run.going()) {
-            desk.refresh(run.unitId(), false);
+            desk.refresh(run.unitId());
           }
         });
   }
@@ -464,7 +464,7 @@ public final class Benchwork {
         },
         done -> {
           run.takenBack(id);
-          desk.refresh(run.unitId(), false);
+          desk.refresh(run.unitId());
         });
   }
 

@@ -155,7 +155,7 @@ public final class CapturesIn {
           edits.did(
               "Capture read in", () -> away(unitId, kept.run(), kept.capture(), kept.fresh()));
           desk.shownRun().set(kept.run());
-          desk.refresh(unitId, true);
+          desk.show(unitId);
           desk.stage().set(StageName.EVIDENCE);
           desk.say(
               note.words()
@@ -177,7 +177,7 @@ public final class CapturesIn {
           }
           return unitId;
         },
-        id -> desk.refresh(id, false));
+        id -> desk.refresh(id));
   }
 
   private static Capture scaled(Capture c, double ratio) {

@@ -54,6 +54,6 @@ public final class Decisions {
           desk.workbook().orElseThrow().treatments().decide(runId, treatment);
           return unitId;
         },
-        id -> desk.refresh(id, false));
+        id -> desk.refresh(id));
   }
 }

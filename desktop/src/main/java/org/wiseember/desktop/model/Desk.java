@@ -365,7 +365,7 @@ public final class Desk {
           Long keep = chosenUnit.get();
           shelf.setAll(all);
           if (keep != null && indexOf(keep) >= 0) {
-            refresh(keep, true);
+            refresh(keep);
           } else {
             chooseFirst();
           }
@@ -373,14 +373,21 @@ public final class Desk {
         });
   }
 
-  void refresh(long unitId, boolean choose) {
+  /** A unit with something new in it becomes the chosen one. */
+  void show(long unitId) {
+    chosenUnit.set(unitId);
+    refresh(unitId);
+  }
+
+  /** Judges a unit again, and shows it where it is the chosen one by then. */
+  void refresh(long unitId) {
     judged(
         unitId,
         found -> {
           if (indexOf(unitId) < 0) {
             reload();
           }
-          if (choose || isChosen(unitId)) {
+          if (isChosen(unitId)) {
             chosen.set(found);
           }
         });
@@ -464,7 +471,7 @@ public final class Desk {
           workbook.units().rename(unitId, name);
           return unitId;
         },
-        id -> refresh(id, false));
+        id -> refresh(id));
   }
 
   /** Saves a label; undo returns to the one before. */
@@ -486,7 +493,7 @@ public final class Desk {
   }
 
   private void saveQuietly(long unitId, String text, List<Claim> byHand) {
-    background(() -> workbook.units().label(unitId, text, byHand), l -> refresh(unitId, false));
+    background(() -> workbook.units().label(unitId, text, byHand), l -> refresh(unitId));
   }
 
   /** Undoes the newest edit. */

@@ -191,7 +191,7 @@ public final class ReadingIn {
   private void show(long unitId, long runId) {
     edits.did("Run read in", () -> away(unitId, runId));
     desk.shownRun().set(runId);
-    desk.refresh(unitId, true);
+    desk.show(unitId);
     desk.stage().set(StageName.EVIDENCE);
   }
 
@@ -201,7 +201,7 @@ public final class ReadingIn {
           desk.workbook().orElseThrow().runs().removed(runId, true);
           return unitId;
         },
-        id -> desk.refresh(id, false));
+        id -> desk.refresh(id));
   }
 
   /** Packs a run into a zip beside the workbook. */
