@@ -14,7 +14,14 @@ import picocli.CommandLine.Command;
     name = "ember",
     description = "Wise Ember without its window.",
     mixinStandardHelpOptions = true,
-    subcommands = {Analyze.class, Simulate.class, Report.class, Convert.class, Timings.class})
+    subcommands = {
+      Analyze.class,
+      Judge.class,
+      Simulate.class,
+      Report.class,
+      Convert.class,
+      Timings.class
+    })
 public final class Ember {
   static final int UNREADABLE = 3;
 

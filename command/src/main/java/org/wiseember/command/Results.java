@@ -90,7 +90,7 @@ final class Results {
   }
 
   /** A plain ratio has the unit one, as in the SI. */
-  private static String symbol(Unit unit) {
+  static String symbol(Unit unit) {
     return unit == Unit.ONE ? "1" : unit.symbol();
   }
 

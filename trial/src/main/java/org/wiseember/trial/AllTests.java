@@ -2,6 +2,7 @@ package org.wiseember.trial;
 
 import java.util.List;
 import java.util.Optional;
+import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.trial.test.OnHand;
@@ -70,6 +71,15 @@ public final class AllTests {
   /** The tests that may answer a claim about a subject, the one that is asked first first. */
   public static List<TestType> answering(Subject subject) {
     return ALL.stream().filter(t -> t.answers().contains(subject)).toList();
+  }
+
+  /** What a claim is held against, in the unit it is judged in. */
+  public static Claim judgedAs(Claim claim) {
+    return answering(claim.subject()).stream()
+        .map(t -> t.judgedAs(claim))
+        .filter(c -> !c.equals(claim))
+        .findFirst()
+        .orElse(claim);
   }
 
   /** The plan of a test for a unit; empty where its label does not say enough. */

@@ -44,11 +44,23 @@ import org.wiseember.workbook.Workbook;
 public class OldWorkbooksTest {
   /** What was wrong then and is told otherwise now; the change log says so. */
   private static final Map<String, String> MENDED =
-      Map.of(
-          "1 AC energy at 590 W", "903 ± 4 Wh, Short",
-          "1 Output volts at 590 W", "228.5 ± 0.7 V, Kept",
-          "1 Frequency at 590 W", "49.992 ± 0.012 Hz, Kept",
-          "4 Surge, by a start", "≥ 2 402 ± 72 W, Rig cannot show it");
+      Map.ofEntries(
+          // No run repeats to the last digit: half a percent is left open in whole tests.
+          Map.entry("any AC energy at 590 W", "903 ± 7 Wh, Short"),
+          Map.entry("any AC energy at 592 W", "904 ± 7 Wh, Short"),
+          Map.entry("any Peak efficiency", "91.7 ± 1.2 %, Kept"),
+          Map.entry("any Full charge", "1.498 ± 0.018 h, Too close to call"),
+          Map.entry("any Mains charging, peak", "904 ± 7 W, Too close to call"),
+          // A band is held at every moment: the worst half minute counts.
+          Map.entry("any Output volts at 590 W", "228.4 ± 0.7 V, Kept"),
+          Map.entry("any Output volts at 592 W", "227.8 ± 0.7 V, Kept"),
+          Map.entry("any Frequency at 590 W", "49.990 ± 0.012 Hz, Kept"),
+          Map.entry("any Frequency at 592 W", "49.990 ± 0.012 Hz, Kept"),
+          // Where it switched off lies between what was carried and what was not.
+          Map.entry("any 12 V port", "10.15 ± 0.15 A, Too close to call"),
+          // The converter's steps are not all alike, and orders are told to 40.
+          Map.entry("any Distortion, worst: no load", "2.13 ± 0.06 %, Kept"),
+          Map.entry("4 Surge, by a start", "≥ 2\u2009402 ± 72 W, Rig cannot show it"));
 
   private static Path unpacked(int layout) throws IOException {
     Path file = Files.createTempDirectory("ember-old").resolve("old.ember");
@@ -85,13 +97,19 @@ public class OldWorkbooksTest {
     try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
       List<Judgement> units = judged(workbook);
       assertFalse(printed(layout).isEmpty());
+      List<String> differ = new ArrayList<>();
       for (String[] row : printed(layout)) {
         Judged line = line(units, row[0], row[1]);
         String standing = line.verdict().orElseThrow().standing().words();
         String now = line.figure().map(Figure::words).orElse("–") + ", " + standing;
         String then = row[2] + ", " + row[3];
-        assertEquals(now, MENDED.getOrDefault(layout + " " + row[1], then), row[1]);
+        String wanted =
+            MENDED.getOrDefault(layout + " " + row[1], MENDED.getOrDefault("any " + row[1], then));
+        if (!now.equals(wanted)) {
+          differ.add(row[1] + ": " + now + ", not " + wanted);
+        }
       }
+      assertEquals(String.join("\n", differ), "");
     }
   }
 

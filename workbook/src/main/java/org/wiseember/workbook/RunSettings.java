@@ -12,7 +12,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.DoubleUnaryOperator;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Correction;
 import org.wiseember.core.uncertainty.MeterClass;
 
@@ -66,6 +68,16 @@ public record RunSettings(
   /** For a run of which nothing but its meters is known. */
   public static RunSettings of(Source source, Map<Channel, MeterClass> accuracy) {
     return new RunSettings(0, 0, accuracy, Map.of(), source, 0, List.of(), List.of(), Map.of());
+  }
+
+  /** Readings put through the corrections of their meters. */
+  public Trace corrected(Trace raw) {
+    if (corrections.isEmpty()) {
+      return raw;
+    }
+    Map<Channel, DoubleUnaryOperator> functions = new EnumMap<>(Channel.class);
+    corrections.forEach((channel, c) -> functions.put(channel, c::apply));
+    return raw.mapped(functions);
   }
 
   public boolean simulated() {

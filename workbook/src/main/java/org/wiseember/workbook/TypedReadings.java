@@ -76,7 +76,15 @@ public final class TypedReadings {
    * meter is the one with most totals, since a sum over two meters' totals would be nobody's.
    */
   public Trace trace(long runId) {
-    List<KeptReading> all = of(runId);
+    return trace(of(runId));
+  }
+
+  /**
+   * Typed readings as a trace.
+   *
+   * @param all in order of time
+   */
+  public static Trace trace(List<KeptReading> all) {
     String meter = "";
     long most = -1;
     for (KeptReading reading : all) {

@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.hipparchus.stat.regression.SimpleRegression;
 import org.wiseember.core.efficiency.LossFit;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.Estimate;
 
 /**
@@ -125,9 +127,40 @@ public final class RateModel {
     return new ReadOff(watts, energy(watts, beyond), beyond);
   }
 
+  /**
+   * How many drains at other loads there are beyond the two that any curve passes through; with
+   * none to spare nothing tells one curve from another.
+   */
+  private int spare() {
+    int loads = 1;
+    double last = drains.get(0).watts();
+    for (Drained d : drains) {
+      if (d.watts() > SAME_LOAD * last) {
+        loads++;
+        last = d.watts();
+      }
+    }
+    return Math.max(0, loads - 2);
+  }
+
+  /**
+   * What the other usual law reads off: the energy falls with a power of the rate, as Peukert found
+   * for lead (1897, recalled from memory), by least squares on the logarithms.
+   */
+  private double byPowerOfTheRate(double watts) {
+    SimpleRegression line = new SimpleRegression();
+    drains.forEach(d -> line.addData(Math.log(d.watts()), Math.log(d.energy().value())));
+    return Math.exp(line.predict(Math.log(watts)));
+  }
+
   private Figure energy(double watts, boolean beyond) {
-    Budget budget = fit.budget(c -> watts / (c.dcWatts(watts) - watts));
     double wattHours = watts / (fit.curve().dcWatts(watts) - watts);
+    Budget budget =
+        fit.budget(c -> watts / (c.dcWatts(watts) - watts))
+            .with(
+                Contribution.wholeWidth(
+                    "Another curve through the same drains",
+                    Math.abs(byPowerOfTheRate(watts) - wattHours) / (1 + spare())));
     List<String> sum = new ArrayList<>();
     for (Drained d : drains) {
       sum.add(

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
@@ -89,7 +90,8 @@ final class RunningTotal {
     Budget budget =
         new Budget(List.of())
             .with("Meter", method.power(), watts, gained / watts)
-            .with(Contribution.rectangular("Steps of the total", step(total)));
+            .with(Contribution.rectangular("Steps of the total", step(total)))
+            .with(Repeats.once(gained, Repeats.WHOLE_TEST));
     Budget time = Budget.of(Contribution.rectangular("Between two totals", total.usualInterval()));
     if (Double.isNaN(method.ratedWattHours())) {
       warnings.add(new Warning("no_rating", "No rated capacity was given, so there is no yield."));

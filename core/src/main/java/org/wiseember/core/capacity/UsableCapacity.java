@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -230,6 +231,7 @@ public final class UsableCapacity {
     if (beside.halfWidth() > 0) {
       budget = budget.with(Contribution.rectangular("Added beside the meter", beside.halfWidth()));
     }
+    budget = budget.with(Repeats.once(energy, Repeats.WHOLE_TEST));
     // If the clock was set, the gap was no time at all.
     double clockDoubt = method.clockMayStep() ? bridge.seconds() : 0;
     if (!(hours > 0)) {
@@ -369,7 +371,8 @@ public final class UsableCapacity {
             .with(
                 Contribution.rectangular(
                     "Start and end", Math.abs(mean) * amps.usualInterval() / SECONDS_PER_HOUR))
-            .with(Contribution.rectangular("Gaps", missing));
+            .with(Contribution.rectangular("Gaps", missing))
+            .with(Repeats.once(ampHours + missing, Repeats.WHOLE_TEST));
     return Optional.of(
         Figure.of(
             "delivered_charge",

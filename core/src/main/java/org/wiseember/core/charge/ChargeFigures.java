@@ -3,6 +3,7 @@ package org.wiseember.core.charge;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
@@ -43,7 +44,8 @@ record ChargeFigures(double start, double end, boolean endSeen, MeterClass meter
   }
 
   Figure peak(double watts) {
-    Budget budget = Budget.of().with("Input meter", meter, watts, 1);
+    Budget budget =
+        Budget.of(Repeats.once(watts, Repeats.WHOLE_TEST)).with("Input meter", meter, watts, 1);
     return Figure.of(
         "peak_power",
         "Peak",
@@ -82,8 +84,11 @@ record ChargeFigures(double start, double end, boolean endSeen, MeterClass meter
   /** Where a slow fall ends is a matter of taste: such times are not surer than a hundredth. */
   private static Budget moment(double seconds, double interval, double share) {
     return Budget.of(
-        Contribution.wholeWidth(
-            "Where it is told between readings", Math.max(interval, share * seconds)));
+        share * seconds > interval
+            ? Contribution.wholeWidth(
+                "Where a slow end is told, a hundredth taken", share * seconds)
+            : Contribution.wholeWidth("Where it is told between readings", interval),
+        Repeats.once(seconds, Repeats.WHOLE_TEST));
   }
 
   Figure timeTo80(double seconds, double interval, Figure energy) {

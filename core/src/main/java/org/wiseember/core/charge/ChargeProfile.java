@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
@@ -110,6 +111,7 @@ public final class ChargeProfile {
             .with(
                 Contribution.rectangular(
                     "Beginning and end, half a reading", most * interval / 3600 / 2));
+    budget = budget.with(Repeats.once(energy, Repeats.WHOLE_TEST));
     double holes = holes(first, last);
     if (holes > 0) {
       budget = budget.with(Contribution.rectangular("Holes in the log", holes));

@@ -1,7 +1,9 @@
 package org.wiseember.core.charge;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -9,6 +11,9 @@ import org.wiseember.core.uncertainty.Budget;
 
 /** Round trip: energy out over energy in between the same two states, %. Source: definition. */
 public final class RoundTrip {
+  /** A display that shows no more has nothing left to give, %. */
+  private static final double EMPTY = 5;
+
   private RoundTrip() {}
 
   /**
@@ -17,10 +22,14 @@ public final class RoundTrip {
    * @param out delivered by a complete drain, Wh
    * @param drainRun number of the run it was delivered in
    * @param charge from that drain's cut-off
-   * @return empty where the charge was not seen to end
+   * @param startCharge what the display showed when the charge began, %; empty where nobody read
+   *     it: then less may have gone in than a whole charge takes, and the share is at most that
+   * @return empty where the charge was not seen to end, or did not begin empty
    */
-  public static Optional<Figure> of(Figure out, long drainRun, ChargeFinding charge) {
-    if (charge.energyIn().isEmpty() || charge.timeToFull().isEmpty()) {
+  public static Optional<Figure> of(
+      Figure out, long drainRun, ChargeFinding charge, OptionalDouble startCharge) {
+    boolean partial = startCharge.orElse(0) > EMPTY;
+    if (charge.energyIn().isEmpty() || charge.timeToFull().isEmpty() || partial) {
       return Optional.empty();
     }
     Figure in = charge.energyIn().get();
@@ -30,7 +39,7 @@ public final class RoundTrip {
             .scaled(percent / out.value())
             .called("Out")
             .with(in.budget().scaled(percent / in.value()).called("In"));
-    return Optional.of(
+    Figure share =
         Figure.of(
             "round_trip",
             "Round trip",
@@ -48,6 +57,7 @@ public final class RoundTrip {
                 .from(in)
                 .from(out, drainRun)
                 .watching(
-                    "It holds where this charge began at that drain's cut-off and ended full.")));
+                    "It holds where this charge began at that drain's cut-off and ended full."));
+    return Optional.of(startCharge.isPresent() ? share : share.bounded(Bound.AT_MOST));
   }
 }

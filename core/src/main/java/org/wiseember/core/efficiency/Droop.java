@@ -17,6 +17,9 @@ import org.wiseember.core.uncertainty.Contribution;
  */
 public record Droop(double noLoadVolts, double voltsPerKilowatt, Figure percent, double atWatts) {
 
+  /** By how much a voltmeter may be off otherwise at another load, %; common practice. */
+  private static final double ANOTHER_LOAD = 0.1;
+
   /**
    * Fits the line.
    *
@@ -42,10 +45,11 @@ public record Droop(double noLoadVolts, double voltsPerKilowatt, Figure percent,
             EfficiencyFigures.droop(
                 slope * factor,
                 atWatts,
-                Double.isFinite(scatter) && scatter > 0
-                    ? Budget.of(
-                        Contribution.of95("Volts about the line", Math.abs(scatter * factor)))
-                    : Budget.of(),
+                Budget.of(
+                    Contribution.of95(
+                        "Volts about the line",
+                        Double.isFinite(scatter) ? Math.abs(scatter * factor) : 0),
+                    Contribution.rectangular("Voltmeter from one load to another", ANOTHER_LOAD)),
                 volts),
             atWatts));
   }

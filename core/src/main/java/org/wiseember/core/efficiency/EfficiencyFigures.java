@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -43,8 +44,8 @@ final class EfficiencyFigures {
 
   /** The efficiency at any load, off the curve, %. */
   static Figure at(double watts, LossFit fit, List<LoadPoint> points) {
-    Budget budget = fit.budget(c -> 100 * c.efficiency(watts));
     double percent = 100 * fit.curve().efficiency(watts);
+    Budget budget = repeated(percent, fit.budget(c -> 100 * c.efficiency(watts)));
     return Figure.of(
         "efficiency_by_curve@" + Math.round(watts),
         "Efficiency at " + Figures.fixed(watts, 0) + " W",
@@ -76,12 +77,16 @@ final class EfficiencyFigures {
         .otherwise(OTHER);
   }
 
+  private static Budget repeated(double percent, Budget budget) {
+    return budget.with(Repeats.once(percent, Repeats.WHOLE_TEST));
+  }
+
   /** The best of the curve, %. */
   static Figure peak(
       LossFit fit, List<LoadPoint> points, double goodFrom, double goodTo, List<Warning> warnings) {
     LossCurve c = fit.curve();
-    Budget budget = fit.budget(x -> 100 * x.peakEfficiency());
     double percent = 100 * c.peakEfficiency();
+    Budget budget = repeated(percent, fit.budget(x -> 100 * x.peakEfficiency()));
     return Figure.of(
         "peak_efficiency",
         "Peak efficiency",
@@ -104,7 +109,7 @@ final class EfficiencyFigures {
   /** The load of the best, W. */
   static Figure peakLoad(LossFit fit, List<LoadPoint> points) {
     LossCurve c = fit.curve();
-    Budget budget = fit.budget(LossCurve::peakLoad);
+    Budget budget = fit.bendingBudget(LossCurve::peakLoad);
     return Figure.of(
         "peak_load",
         "Load of the peak",
@@ -131,7 +136,7 @@ final class EfficiencyFigures {
         w.shares().stream()
             .map(s -> Figures.plain(s.weight()) + "·η" + Figures.plain(s.percent()))
             .toList();
-    Budget budget = fit.budget(what);
+    Budget budget = repeated(what.applyAsDouble(fit.curve()), fit.budget(what));
     return Figure.of(
         w.key(),
         w.words() + " efficiency",

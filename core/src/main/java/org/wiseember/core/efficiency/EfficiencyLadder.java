@@ -208,7 +208,11 @@ public final class EfficiencyLadder {
                   + "."));
       return Optional.empty();
     }
-    return Optional.of(LossFit.through(LadderShifts.points(steps), LadderShifts.of(steps, meters)));
+    return Optional.of(
+        LossFit.through(
+            LadderShifts.points(steps),
+            LadderShifts.of(steps, meters),
+            LadderShifts.bends(steps, meters)));
   }
 
   private EfficiencyFinding withFigures(

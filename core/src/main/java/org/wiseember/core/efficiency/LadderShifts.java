@@ -1,5 +1,7 @@
 package org.wiseember.core.efficiency;
 
+import static java.util.Comparator.comparingDouble;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -47,6 +49,31 @@ final class LadderShifts {
               s -> halfWidth(dc(meters, s), line)));
     }
     return shifts;
+  }
+
+  /** The same at one load alone, for each load and cause. */
+  static List<LossFit.Shift> bends(List<LoadStep> steps, LadderMeters meters) {
+    List<LossFit.Shift> bends = new ArrayList<>();
+    List<LossFit.Point> as = points(steps);
+    for (LossFit.Shift all : of(steps, meters)) {
+      double done = -1;
+      for (LoadStep at : steps.stream().sorted(comparingDouble(LoadStep::acWatts)).toList()) {
+        if (at.acWatts() <= done) {
+          continue;
+        }
+        double upTo = at.acWatts() * (1 + LoadPoint.SAME_LOAD) + LoadPoint.SAME_WATTS;
+        done = upTo;
+        List<LossFit.Point> one = new ArrayList<>(as);
+        for (int i = 0; i < one.size(); i++) {
+          double watts = steps.get(i).acWatts();
+          if (watts >= at.acWatts() && watts <= upTo) {
+            one.set(i, all.points().get(i));
+          }
+        }
+        bends.add(new LossFit.Shift(all.name(), one));
+      }
+    }
+    return bends;
   }
 
   private static List<Contribution> dc(LadderMeters meters, LoadStep step) {

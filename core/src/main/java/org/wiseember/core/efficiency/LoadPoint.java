@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.MeanScatter;
@@ -123,6 +124,6 @@ public record LoadPoint(List<LoadStep> steps, Budget budget) {
     for (Contribution line : meters.dcLimits(dcVolts(), dc, percent / dc)) {
       budget = budget.with(line);
     }
-    return budget;
+    return budget.with(Repeats.once(percent, Repeats.WHOLE_TEST));
   }
 }

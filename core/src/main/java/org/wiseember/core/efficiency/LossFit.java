@@ -38,6 +38,7 @@ public final class LossFit {
   private final double chiSquare;
   private final List<Point> points;
   private final List<Shifted> shifted;
+  private final List<Shifted> bent;
 
   /**
    * One measured load.
@@ -70,13 +71,15 @@ public final class LossFit {
       double degreesOfFreedom,
       double chiSquare,
       List<Point> points,
-      List<Shifted> shifted) {
+      List<Shifted> shifted,
+      List<Shifted> bent) {
     this.curve = curve;
     this.covariance = covariance;
     this.degreesOfFreedom = degreesOfFreedom;
     this.chiSquare = chiSquare;
     this.points = points;
     this.shifted = shifted;
+    this.bent = bent;
   }
 
   /**
@@ -87,6 +90,15 @@ public final class LossFit {
    * @throws IllegalArgumentException for fewer than three different loads
    */
   public static LossFit through(List<Point> points, List<Shift> shifts) {
+    return through(points, shifts, List.of());
+  }
+
+  /**
+   * Fits the curve, for figures that also rest on its bend.
+   *
+   * @param bends what the meters may be off by at one load and not at the others; may be empty
+   */
+  public static LossFit through(List<Point> points, List<Shift> shifts, List<Shift> bends) {
     if (points.stream().mapToDouble(Point::acWatts).distinct().count() < LEAST_LOADS) {
       throw new IllegalArgumentException("a loss curve needs three different loads");
     }
@@ -99,17 +111,24 @@ public final class LossFit {
     int free = points.size() - TERMS;
     double birge = free > 0 ? Math.max(1, chi / free) : 1;
     RealMatrix unscaled = unscaled(spread.scalarMultiply(birge), scale);
-    List<Shifted> shifted = new ArrayList<>();
-    for (Shift shift : shifts) {
-      shifted.add(new Shifted(shift.name(), bounded(shift.points(), scale)));
-    }
+    List<Shifted> shifted = fitted(shifts, scale);
+    List<Shifted> bent = fitted(bends, scale);
     return new LossFit(
         curve,
         unscaled.getData(),
         free > 0 && birge > 1 ? free : Double.POSITIVE_INFINITY,
         chi,
         List.copyOf(points),
-        shifted);
+        shifted,
+        bent);
+  }
+
+  private static List<Shifted> fitted(List<Shift> shifts, double scale) {
+    List<Shifted> fitted = new ArrayList<>();
+    for (Shift shift : shifts) {
+      fitted.add(new Shifted(shift.name(), bounded(shift.points(), scale)));
+    }
+    return fitted;
   }
 
   /** The least-squares curve among those with p0, p2 ≥ 0: the best of all sets of bounds. */
@@ -232,6 +251,23 @@ public final class LossFit {
       }
     }
     return new Budget(lines);
+  }
+
+  /**
+   * How sure a figure is that rests on how the curve bends, such as where its top lies: a meter may
+   * be off one way at light and another way at heavy loads and still keep its class.
+   */
+  public Budget bendingBudget(ToDoubleFunction<LossCurve> figure) {
+    double here = figure.applyAsDouble(curve);
+    double square = 0;
+    for (Shifted other : bent) {
+      double apart = figure.applyAsDouble(other.curve()) - here;
+      square += Double.isFinite(apart) ? apart * apart : 0;
+    }
+    return budget(figure)
+        .with(
+            Contribution.normal(
+                "Meters off otherwise at each load, within their class", Math.sqrt(square / 3)));
   }
 
   /**

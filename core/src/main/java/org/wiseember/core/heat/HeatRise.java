@@ -45,8 +45,19 @@ public record HeatRise(
   /** Fewer readings make no curve. */
   private static final int LEAST_READINGS = 12;
 
-  /** The readings have to go on for so many time constants before the end can be told. */
-  private static final double LEAST_SPAN = 0.6;
+  /**
+   * The readings have to go on for so many time constants before the end can be told. A case and
+   * what is in it warm at two paces; the first bend alone says nothing of where the second ends.
+   */
+  private static final double LEAST_SPAN = 2;
+
+  /** What is left of the rise is doubted by this share of itself, for a second, slower warming. */
+  private static final double SECOND_WARMING = 0.5;
+
+  /**
+   * So many times what the readings lie off the curve its end may be off; tried on two warmings.
+   */
+  private static final double MISFIT = 9;
 
   /** From here on the rise is as good as finished. */
   private static final double FINISHED = 3;
@@ -190,7 +201,12 @@ public record HeatRise(
           new Budget(probes)
               .with(
                   new Contribution(
-                      "Curve through the readings", u[0], Math.max(1, points.size() - 3), ""));
+                      "Curve through the readings", u[0], Math.max(1, points.size() - 3), ""))
+              .with(
+                  Contribution.rectangular(
+                      "Slower warming behind the first",
+                      SECOND_WARMING * Math.abs(line.end() - rise)))
+              .with(Contribution.wholeWidth("One curve does not fit it all", MISFIT * each));
       if (last < FINISHED * constant) {
         warnings.add(
             new Warning(

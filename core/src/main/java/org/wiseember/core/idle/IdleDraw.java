@@ -8,6 +8,7 @@ import org.wiseember.core.efficiency.LadderMeters;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -37,6 +38,8 @@ public final class IdleDraw {
 
   private static final double CHARGED_HALF_WIDTH = 0.06;
 
+  private static final double FULL_SHARE = 0.01;
+  private static final double TAKEN_SHARE = 0.1;
   private static final double CHARGING_WATTS = 2;
   private static final double SHORT_SECONDS = 120;
   private static final double ROUNDING_SHARE = 0.05;
@@ -262,7 +265,8 @@ public final class IdleDraw {
                 Contribution.rectangular("Charger's own loss", CHARGED_HALF_WIDTH * taken / hours))
             .with(
                 Contribution.rectangular(
-                    "Between readings", watts * in.usualInterval() / Math.max(1, seconds)));
+                    "Between readings", watts * in.usualInterval() / Math.max(1, seconds)))
+            .with(Contribution.rectangular("How well full repeats", sameFull(taken) / hours));
     if (last == in.size() - 1) {
       warnings.add(
           new Warning(
@@ -286,6 +290,14 @@ public final class IdleDraw {
                     + " to fill it up × 0.90 stored = "
                     + Figures.plain(stored, Unit.WATT_HOUR),
                 "÷ " + Figures.duration(seconds) + " idle = " + Figures.fixed(watts, 2) + " W")));
+  }
+
+  /**
+   * By how much one full charge differs from the next, Wh: a hundredth of what the pack holds, or a
+   * tenth of what went in where nobody knows what it holds. Common practice, no published source.
+   */
+  private double sameFull(double taken) {
+    return method.usableWattHours().map(e -> FULL_SHARE * e.value()).orElse(TAKEN_SHARE * taken);
   }
 
   /** The display's charge lost over hours or days, of what the pack holds. */
@@ -362,13 +374,14 @@ public final class IdleDraw {
     warnings.stream()
         .filter(w -> !w.code().equals("no_usable"))
         .forEach(w -> watch.add(w.message()));
+    Budget repeated = budget.with(Repeats.once(watts, Repeats.WHOLE_TEST));
     Figure power =
         Figure.of(
             "idle_power",
             "Idle draw",
             watts,
             Unit.WATT,
-            Because.of(budget, sum)
+            Because.of(repeated, sum)
                 .summed(way.words())
                 .watching(watch)
                 .otherwise(

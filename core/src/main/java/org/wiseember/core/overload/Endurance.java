@@ -1,5 +1,6 @@
 package org.wiseember.core.overload;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -7,6 +8,7 @@ import java.util.stream.Stream;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -14,44 +16,38 @@ import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 
 /**
- * How long a unit bore the load a label promises for a time, as far as the tries show it.
+ * How long a unit bears the load a label promises for a time, as far as the tries show it. Whatever
+ * trips sooner under more is taken for granted, and nothing else: a trip near that load gives the
+ * time itself; held under that load or a heavier one it is at least so long, tripped under a
+ * lighter one at most. A load has reached the promise with the low end of its interval.
  *
  * @param shown what the tries show
- * @param seconds how long it was borne at that load; empty where nothing shows it
- * @param reason one sentence, where it comes from or why it cannot be said
+ * @param seconds how long it is borne, or a bound of that; where only lighter loads were held, how
+ *     long those were; empty where nothing was tried
+ * @param reason one sentence, where it comes from or what is missing
  */
 public record Endurance(Shown shown, Optional<Figure> seconds, String reason) {
   /** What the tries show of a promised load. */
   public enum Shown {
-    /** Held or tripped at that load, or read off the curve: the time can be judged. */
+    /** It tripped at that load, so the time can be judged. */
     TIMED,
-    /** Held at least as long as promised, at that load or a heavier one. */
-    HELD,
-    /** Tripped sooner than promised, at that load or a lighter one. */
-    TRIPPED_SOONER,
-    /**
-     * It tripped sooner than promised, but under a heavier load, which says nothing of this one.
-     */
-    HEAVIER_ONLY,
-    /** The rig stopped before the claim was reached. */
+    /** Held so long at least, at that load or a heavier one. */
+    AT_LEAST,
+    /** Tripped after so long at a lighter load, so no longer than that. */
+    AT_MOST,
+    /** The rig did not come up to the load. */
     NOT_REACHED,
     /** No try at all. */
     NO_TRY
   }
 
-  /** A load within this share above the promise is a try at the promise. */
+  /** A load within this share of the promise is a try at the promise. */
   static final double NEAR = 0.03;
 
-  /** What is told about a load, before it has its because. */
-  private record Told(Shown shown, Optional<Time> time, String reason) {}
+  /** The usual curve's pick-up as a share of a load that trips; common practice, no source. */
+  private static final double USUAL_PICK_UP = 0.8;
 
-  /**
-   * A time.
-   *
-   * @param what one is unsure of
-   * @param bound whether the time itself was found, or only how far one went
-   */
-  private record Time(double seconds, double halfWidth, String what, Bound bound) {}
+  private static final String BETWEEN = "Load step and end between readings";
 
   /**
    * Looks at every try.
@@ -61,196 +57,272 @@ public record Endurance(Shown shown, Optional<Figure> seconds, String reason) {
    * @param promised seconds
    */
   public static Endurance of(List<OverloadFinding> tries, double watts, double promised) {
-    Told told = told(tries, watts, promised);
-    return new Endurance(
-        told.shown(), told.time().map(t -> figure(t, told, tries, watts)), told.reason());
+    return new Tries(tries, watts, promised).shown();
   }
 
-  private static Figure figure(Time time, Told told, List<OverloadFinding> tries, double watts) {
-    Stream<String> holds =
-        tries.stream()
-            .flatMap(f -> f.holds().stream())
-            .map(
-                h ->
-                    watts(h)
-                        + " from "
-                        + Figures.fixed(h.before(), 0)
-                        + " W: "
-                        + h.end().words()
-                        + ", "
-                        + Figures.duration(h.seconds()));
-    Stream<String> curve =
-        tries.stream().flatMap(f -> f.fit().stream()).reduce((a, b) -> b).stream()
-            .map(TripFit::words);
-    Figure[] parts = tries.stream().flatMap(f -> f.tripTime().stream()).toArray(Figure[]::new);
-    return Figure.of(
-            "overload_time",
-            "Overload " + Figures.plain(watts, Unit.WATT),
-            time.seconds(),
-            Unit.SECOND,
-            Because.of(
-                    Budget.of(Contribution.wholeWidth(time.what(), time.halfWidth())),
-                    Stream.concat(holds, curve).toList())
-                .summed(told.reason())
-                .from(parts)
-                .watching(
-                    tries.stream()
-                        .flatMap(f -> f.warnings().stream())
-                        .filter(w -> !w.code().equals("accuracy_assumed"))
-                        .map(Warning::message)
-                        .distinct()
-                        .toList())
-                .otherwise(OverloadLadder.SCHOOLS))
-        .bounded(time.bound());
+  /** A hold and how sure its watts are, 95 %. */
+  private record Try(Hold hold, double u95, String meter) {
+    static Stream<Try> of(OverloadFinding finding) {
+      return finding.holds().stream()
+          .map(
+              h ->
+                  new Try(
+                      h,
+                      HeldLoad.figure("held_load", "Load", h, finding.meter()).u95(),
+                      finding.meter().words()));
+    }
+
+    double low() {
+      return hold.watts() - u95;
+    }
+
+    double high() {
+      return hold.watts() + u95;
+    }
+
+    /** {@code 2 356 ± 22 W}. */
+    String words() {
+      return Figures.withUncertainty(hold.watts(), u95, Unit.WATT);
+    }
   }
 
-  private static Told told(List<OverloadFinding> tries, double watts, double promised) {
-    List<Try> all =
-        tries.stream()
-            .flatMap(f -> f.holds().stream().map(h -> new Try(h, f.meter().halfWidth(h.watts()))))
-            .toList();
-    if (all.isEmpty()) {
-      return new Told(Shown.NO_TRY, Optional.empty(), "No load was held yet.");
+  private record Tries(
+      List<OverloadFinding> findings, List<Try> all, double watts, double promised) {
+    Tries(List<OverloadFinding> findings, double watts, double promised) {
+      this(findings, findings.stream().flatMap(Try::of).toList(), watts, promised);
     }
-    List<Try> reaching = all.stream().filter(t -> t.high() >= watts).toList();
-    List<Try> near = reaching.stream().filter(t -> t.hold.watts() <= watts * (1 + NEAR)).toList();
-    List<Try> tripped = near.stream().filter(t -> t.hold.tripped()).toList();
-    if (!tripped.isEmpty()) {
-      return atTheLoad(tripped, watts);
+
+    Endurance shown() {
+      if (all.isEmpty()) {
+        return new Endurance(Shown.NO_TRY, Optional.empty(), "No load was held yet.");
+      }
+      List<Try> near =
+          all.stream()
+              .filter(t -> t.hold.tripped())
+              .filter(t -> Math.abs(t.hold.watts() / watts - 1) <= NEAR)
+              .toList();
+      if (!near.isEmpty()) {
+        return timed(near);
+      }
+      Optional<Try> longest =
+          all.stream()
+              .filter(t -> t.low() >= watts)
+              .max(Comparator.comparingDouble(t -> t.hold.seconds()));
+      Optional<Try> soonest =
+          all.stream()
+              .filter(t -> t.hold.tripped() && t.hold.watts() < watts)
+              .filter(t -> t.high() <= watts * (1 + NEAR))
+              .min(Comparator.comparingDouble(t -> t.hold.seconds()));
+      boolean longEnough =
+          longest.filter(t -> t.hold.seconds() - t.hold.halfWidth() >= promised).isPresent();
+      boolean tooSoon =
+          soonest.filter(t -> t.hold.seconds() + t.hold.halfWidth() < promised).isPresent();
+      if (tooSoon && !longEnough) {
+        return atMost(soonest.get());
+      }
+      return longest.map(this::atLeast).or(() -> soonest.map(this::atMost)).orElseGet(this::lower);
     }
-    Optional<Try> held = longest(reaching);
-    if (held.isPresent() && held.get().hold.seconds() - held.get().hold.halfWidth() >= promised) {
-      Hold h = held.get().hold;
-      return new Told(
-          Shown.HELD,
-          Optional.of(time(h, Bound.AT_LEAST)),
-          "Held " + Figures.duration(h.seconds()) + " at " + watts(h) + ".");
+
+    private Endurance atLeast(Try t) {
+      Hold h = t.hold;
+      String reason =
+          h.tripped()
+              ? "It tripped after "
+                  + Figures.duration(h.seconds())
+                  + " at "
+                  + t.words()
+                  + ", which is heavier than the claim; a load nearer to "
+                  + Figures.plain(watts, Unit.WATT)
+                  + " would tell the time."
+              : t.words()
+                  + " was held for "
+                  + Figures.duration(h.seconds())
+                  + (h.seconds() - h.halfWidth() >= promised
+                      ? "."
+                      : " and taken off before the time on the label was over.");
+      return new Endurance(Shown.AT_LEAST, Optional.of(bound(t, Bound.AT_LEAST, reason)), reason);
     }
-    Optional<Try> lighter =
-        all.stream()
-            .filter(t -> t.hold.tripped() && t.hold.watts() < watts)
-            .filter(t -> t.hold.seconds() + t.hold.halfWidth() < promised)
-            .max(Comparator.comparingDouble(t -> t.hold.watts()));
-    if (lighter.isPresent()) {
-      Hold h = lighter.get().hold;
-      return new Told(
-          Shown.TRIPPED_SOONER,
-          Optional.of(time(h, Bound.AT_MOST)),
+
+    private Endurance atMost(Try t) {
+      String reason =
           "It tripped after "
-              + Figures.duration(h.seconds())
+              + Figures.duration(t.hold.seconds())
               + " at "
-              + watts(h)
-              + ", less than the label promises for longer.");
+              + t.words()
+              + ", less than the label promises.";
+      return new Endurance(Shown.AT_MOST, Optional.of(bound(t, Bound.AT_MOST, reason)), reason);
     }
-    Optional<TripFit.Band> band = byCurve(tries, watts, all);
-    if (band.isPresent() && reaching.stream().anyMatch(t -> t.hold.tripped())) {
-      TripFit.Band b = band.get();
-      return new Told(
+
+    /** Only loads below the promise were tried. */
+    private Endurance lower() {
+      Try heaviest =
+          all.stream().max(Comparator.comparingDouble(t -> t.hold.watts())).orElseThrow();
+      boolean nearly = heaviest.hold.watts() > watts * (1 - NEAR);
+      String reason =
+          "The heaviest load drew "
+              + heaviest.words()
+              + (nearly ? ", which may lie below " : "; the claim needs ")
+              + Figures.plain(watts, Unit.WATT)
+              + (nearly ? ": a little more load would show it." : ".");
+      Figure held = bound(heaviest, Bound.AT_LEAST, reason);
+      return new Endurance(
+          Shown.NOT_REACHED,
+          Optional.of(held.named("Held at " + Figures.fixed(heaviest.hold.watts(), 0) + " W")),
+          reason);
+    }
+
+    private Figure bound(Try t, Bound bound, String reason) {
+      Budget budget =
+          Budget.of(
+              Contribution.wholeWidth(BETWEEN, t.hold.halfWidth()),
+              Repeats.once(t.hold.seconds(), Repeats.TRIP));
+      // What was held was held: only a trip comes out otherwise when it is tried again.
+      Budget own =
+          t.hold.tripped()
+              ? budget
+              : Budget.of(Contribution.wholeWidth(BETWEEN, t.hold.halfWidth()));
+      return explained(
+          Figure.of(
+                  "overload_time", name(), t.hold.seconds(), Unit.SECOND, Because.of(own, holds()))
+              .bounded(bound),
+          reason);
+    }
+
+    /** From trips near the load, each brought to it; they are repeats of one another. */
+    private Endurance timed(List<Try> near) {
+      List<Repeats.Repeat> repeats = new ArrayList<>();
+      for (Try t : near) {
+        repeats.add(new Repeats.Repeat(brought(t), Because.SAME_RUN));
+      }
+      Figure mean = Repeats.mean(repeats, Repeats.TRIP);
+      // One that was held longer is a repeat as well, of which only the least is known.
+      for (Try t : all) {
+        boolean longer = t.low() >= watts && t.hold.seconds() > mean.value();
+        if (longer && !t.hold.tripped()) {
+          repeats.add(new Repeats.Repeat(brought(t), Because.SAME_RUN));
+        }
+      }
+      mean = repeats.size() > near.size() ? Repeats.mean(repeats, Repeats.TRIP) : mean;
+      String reason =
+          near.size() == 1
+              ? "One try at " + near.get(0).words() + "; a second would show how it scatters."
+              : near.size()
+                  + " tries near "
+                  + Figures.plain(watts, Unit.WATT)
+                  + " tripped after "
+                  + Figures.withUncertainty(mean.value(), mean.u95(), Unit.SECOND)
+                  + ".";
+      List<String> sum = new ArrayList<>(holds());
+      sum.addAll(mean.because().workedOut());
+      Because because = Because.of(mean.budget(), sum);
+      return new Endurance(
           Shown.TIMED,
           Optional.of(
-              new Time(
-                  b.value(), Math.min(b.halfWidth(), 1e6), "Curve through the trips", Bound.EXACT)),
-          "Read off the curve through the trips; no load was within 3 % of "
-              + Figures.plain(watts, Unit.WATT)
-              + ".");
+              explained(
+                  Figure.of("overload_time", name(), mean.value(), Unit.SECOND, because), reason)),
+          reason);
     }
-    return notShown(all, reaching, watts);
-  }
 
-  private static Told atTheLoad(List<Try> tripped, double watts) {
-    double least = tripped.stream().mapToDouble(t -> t.hold.seconds()).min().orElseThrow();
-    double most = tripped.stream().mapToDouble(t -> t.hold.seconds()).max().orElseThrow();
-    double mean = tripped.stream().mapToDouble(t -> t.hold.seconds()).average().orElseThrow();
-    double half = tripped.stream().mapToDouble(t -> t.hold.halfWidth()).max().orElseThrow();
-    return new Told(
-        Shown.TIMED,
-        Optional.of(
-            new Time(
-                mean,
-                Math.max(half, (most - least) / 2),
-                "Readings, and scatter of the tries",
-                Bound.EXACT)),
-        tripped.size() == 1
-            ? "One try at " + watts(tripped.get(0).hold) + "; a second would show how it scatters."
-            : tripped.size()
-                + " tries near "
-                + Figures.plain(watts, Unit.WATT)
-                + ", from "
-                + Figures.duration(least)
-                + " to "
-                + Figures.duration(most)
-                + ".");
-  }
-
-  private static Optional<TripFit.Band> byCurve(
-      List<OverloadFinding> tries, double watts, List<Try> all) {
-    double before =
-        all.stream()
-            .filter(t -> t.hold.tripped())
-            .mapToDouble(t -> t.hold.before())
-            .average()
-            .orElse(0);
-    return tries.stream()
-        .flatMap(f -> f.fit().stream())
-        .reduce((first, second) -> second)
-        .flatMap(fit -> fit.seconds(watts, before));
-  }
-
-  private static Told notShown(List<Try> all, List<Try> reaching, double watts) {
-    Optional<Try> tooHeavy =
-        reaching.stream()
-            .filter(t -> t.hold.tripped())
-            .min(Comparator.comparingDouble(t -> t.hold.watts()));
-    if (tooHeavy.isPresent()) {
-      Hold h = tooHeavy.get().hold;
-      return new Told(
-          Shown.HEAVIER_ONLY,
-          Optional.empty(),
-          "It tripped after "
-              + Figures.duration(h.seconds())
-              + " at "
-              + watts(h)
-              + ", which is heavier than the claim. Try a load nearer to "
-              + Figures.plain(watts, Unit.WATT)
-              + ".");
+    /** The time of one try at the promised load itself, by the curve where there is one. */
+    private Figure brought(Try t) {
+      Hold h = t.hold;
+      Optional<TripCurve> fitted = curve().filter(c -> scale(c, h, watts) > 0);
+      TripCurve curve = fitted.orElseGet(() -> usual(h));
+      double at = h.seconds() * scale(curve, h, watts);
+      double value = fitted.isPresent() && h.tripped() ? at : h.seconds();
+      // By the curve half of the way is doubted, without one all of it.
+      double model = Math.abs(at - h.seconds()) / (fitted.isPresent() ? 2 : 1);
+      double share = t.u95 / h.watts();
+      double byMeter =
+          h.seconds()
+              * Math.abs(
+                  scale(curve, h, h.watts() * (1 + share))
+                      - scale(curve, h, h.watts() * (1 - share)))
+              / 2;
+      Budget budget =
+          Budget.of(
+              Contribution.wholeWidth(BETWEEN, h.halfWidth()),
+              Contribution.rectangular("Brought to " + Figures.fixed(watts, 0) + " W", model),
+              Contribution.mostlyLimits("Watts of the load, ± " + t.meter, finite(byMeter)),
+              Repeats.once(h.seconds(), Repeats.TRIP));
+      return Figure.of(
+          "overload_time",
+          name(),
+          value,
+          Unit.SECOND,
+          Because.of(
+              budget,
+              t.words()
+                  + ": "
+                  + h.end().words()
+                  + ", "
+                  + Figures.duration(h.seconds())
+                  + (value == h.seconds()
+                      ? ""
+                      : ", by the curve " + Figures.duration(value) + " at the promised load")));
     }
-    if (!reaching.isEmpty()) {
-      Hold h = longest(reaching).orElseThrow().hold;
-      return new Told(
-          Shown.NOT_REACHED,
-          Optional.of(time(h, Bound.AT_LEAST)),
-          watts(h)
-              + " was taken off after "
-              + Figures.duration(h.seconds())
-              + ", before the time on the label was over.");
+
+    private static double finite(double value) {
+      return Double.isFinite(value) ? value : 0;
     }
-    double heaviest = all.stream().mapToDouble(t -> t.hold.watts()).max().orElseThrow();
-    return new Told(
-        Shown.NOT_REACHED,
-        Optional.empty(),
-        "The heaviest load of the rig drew "
-            + Figures.fixed(heaviest, 0)
-            + " W; the claim needs "
-            + Figures.plain(watts, Unit.WATT)
-            + ".");
-  }
 
-  private static Optional<Try> longest(List<Try> tries) {
-    return tries.stream().max(Comparator.comparingDouble(t -> t.hold.seconds()));
-  }
+    /** By how much longer a curve has it at a load than at that of a try. */
+    private static double scale(TripCurve curve, Hold h, double watts) {
+      double there = curve.tripSeconds(watts, h.before());
+      double here = curve.tripSeconds(h.watts(), h.before());
+      double scale = there / here;
+      return Double.isFinite(scale) && scale > 0 ? scale : 0;
+    }
 
-  private static Time time(Hold h, Bound bound) {
-    return new Time(h.seconds(), h.halfWidth(), "Load step and end between readings", bound);
-  }
+    private static TripCurve usual(Hold h) {
+      double pickUp = Math.max(USUAL_PICK_UP * h.watts(), h.before() * 1.001);
+      return new TripCurve(Math.min(pickUp, 0.999 * h.watts()), 1);
+    }
 
-  private static String watts(Hold h) {
-    return Figures.fixed(h.watts(), 0) + " W";
-  }
+    private Optional<TripCurve> curve() {
+      return findings.stream()
+          .flatMap(f -> f.fit().stream())
+          .reduce((first, second) -> second)
+          .map(TripFit::curve);
+    }
 
-  /** A hold and by how much its watts may be off. */
-  private record Try(Hold hold, double halfWidth) {
-    double high() {
-      return hold.watts() + halfWidth;
+    private String name() {
+      return "Overload " + Figures.plain(watts, Unit.WATT);
+    }
+
+    private List<String> holds() {
+      return all.stream()
+          .map(
+              t ->
+                  Figures.fixed(t.hold.watts(), 0)
+                      + " W from "
+                      + Figures.fixed(t.hold.before(), 0)
+                      + " W: "
+                      + t.hold.end().words()
+                      + ", "
+                      + Figures.duration(t.hold.seconds()))
+          .toList();
+    }
+
+    private Figure explained(Figure figure, String reason) {
+      List<String> sum = new ArrayList<>(figure.because().workedOut());
+      findings.stream()
+          .flatMap(f -> f.fit().stream())
+          .reduce((a, b) -> b)
+          .map(TripFit::words)
+          .ifPresent(sum::add);
+      return figure.because(
+          Because.of(figure.budget(), sum)
+              .summed(reason)
+              .from(findings.stream().flatMap(f -> f.tripTime().stream()).toArray(Figure[]::new))
+              .watching(
+                  findings.stream()
+                      .flatMap(f -> f.warnings().stream())
+                      .filter(w -> !w.code().equals("accuracy_assumed"))
+                      .map(Warning::message)
+                      .distinct()
+                      .toList())
+              .otherwise(OverloadLadder.SCHOOLS));
     }
   }
 }

@@ -32,6 +32,24 @@ public final class HeldLoad {
         .map(t -> figure("held_load", "Load held", t.hold(), t.meter()).bounded(Bound.AT_LEAST));
   }
 
+  /**
+   * The lightest load that tripped sooner: the most a unit can for so long.
+   *
+   * @param seconds it tripped before
+   * @return empty where nothing tripped so soon
+   */
+  public static Optional<Figure> lightestTripped(List<OverloadFinding> tries, double seconds) {
+    return tries.stream()
+        .flatMap(f -> f.holds().stream().map(h -> new Try(h, f.meter())))
+        .filter(t -> t.hold().tripped())
+        .filter(t -> t.hold().seconds() + t.hold().halfWidth() < seconds)
+        .min(Comparator.comparingDouble(t -> t.hold().watts()))
+        .map(
+            t ->
+                figure("tripped_load", "Load it gave up under", t.hold(), t.meter())
+                    .bounded(Bound.AT_MOST));
+  }
+
   /** The watts of one hold, with how sure they are. */
   static Figure figure(String key, String name, Hold hold, MeterClass meter) {
     Budget budget =

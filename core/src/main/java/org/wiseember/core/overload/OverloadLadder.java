@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -243,7 +244,9 @@ public final class OverloadLadder {
       double origin,
       List<String> watch) {
     Budget budget =
-        Budget.of(Contribution.wholeWidth("Load step and trip between readings", told.halfWidth()));
+        Budget.of(
+            Contribution.wholeWidth("Load step and trip between readings", told.halfWidth()),
+            Repeats.once(told.seconds(), Repeats.TRIP));
     List<String> sum = new ArrayList<>();
     sum.add(
         "Load on at "

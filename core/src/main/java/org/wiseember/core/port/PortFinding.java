@@ -20,6 +20,8 @@ import org.wiseember.core.figure.Warning;
  * @param regulated whether it holds its volts
  * @param leadOhms of the leads, taken out of the volts, Ω
  * @param loadedVolts at the most it carried, V
+ * @param levels its volts at every current, V, in the order of the points
+ * @param tripWatts where it switches off, W
  */
 public record PortFinding(
     List<PortPoint> points,
@@ -31,11 +33,36 @@ public record PortFinding(
     boolean regulated,
     OptionalDouble leadOhms,
     Optional<Figure> loadedVolts,
+    List<Figure> levels,
+    Optional<Figure> tripWatts,
     List<Warning> warnings)
     implements Finding {
+  /** A current this near to a rated one is that one, as far as volts go. */
+  private static final double NEARLY = 0.95;
+
   public PortFinding {
     points = List.copyOf(points);
+    levels = List.copyOf(levels);
     warnings = List.copyOf(warnings);
+  }
+
+  /**
+   * Its volts at a current: of the reading nearest to it.
+   *
+   * @param amps A
+   * @return empty where it was not loaded with so much, to within a few percent
+   */
+  public Optional<Figure> voltsAt(double amps) {
+    int best = -1;
+    for (int i = 0; i < points.size(); i++) {
+      boolean nearer =
+          best < 0
+              || Math.abs(points.get(i).amps() - amps) < Math.abs(points.get(best).amps() - amps);
+      best = nearer ? i : best;
+    }
+    return best >= 0 && points.get(best).amps() >= NEARLY * amps
+        ? Optional.of(levels.get(best))
+        : Optional.empty();
   }
 
   @Override
@@ -55,6 +82,8 @@ public record PortFinding(
         Optional.empty(),
         false,
         OptionalDouble.empty(),
+        Optional.empty(),
+        List.of(),
         Optional.empty(),
         warnings);
   }

@@ -37,6 +37,9 @@ public final class PortLadder {
   /** A port without volts has switched off. */
   private static final double DEAD_VOLTS = 1;
 
+  /** One that lost so much of them folds back: it limits its amps and carries no more. */
+  private static final double FOLDED = 0.75;
+
   /** A level counts after so many seconds. */
   private static final double SETTLE = 3;
 
@@ -86,11 +89,14 @@ public final class PortLadder {
     List<PortPoint> all = new ArrayList<>();
     OptionalDouble trippedAt = OptionalDouble.empty();
     double carried = 0;
+    double highest = 0;
     for (Levels.Level level : Levels.of(current, STEP, STEP_AMPS)) {
       PortPoint point = point(current, voltage, level);
-      boolean dead = point.volts() < DEAD_VOLTS;
+      highest = Math.max(highest, point.volts());
+      boolean dead = point.volts() < Math.max(DEAD_VOLTS, FOLDED * highest);
       if (dead && carried > NO_CURRENT && trippedAt.isEmpty()) {
-        trippedAt = OptionalDouble.of(lastAsked(current, level, carried));
+        double drawn = Math.max(carried, point.amps());
+        trippedAt = OptionalDouble.of(Math.max(drawn, lastAsked(current, level, carried)));
       }
       if (!dead) {
         all.add(point);
@@ -216,6 +222,8 @@ public final class PortLadder {
         regulated,
         leadOhms > 0 ? OptionalDouble.of(leadOhms) : OptionalDouble.empty(),
         Optional.of(loadedVolts(most, sum, watch)),
+        points.stream().map(p -> loadedVolts(p, sum, watch)).toList(),
+        trip.map(t -> tripWatts(t, most.volts())),
         warnings);
   }
 
@@ -297,6 +305,25 @@ public final class PortLadder {
                     + Figures.rounded(middle, budget.u95())
                     + " A")
             .summed("between two steps of the load"));
+  }
+
+  private Figure tripWatts(Figure trip, double loaded) {
+    Budget budget = trip.budget().scaled(loaded).with("Voltmeter", volts, loaded, trip.value());
+    return Figure.of(
+        "trip_watts",
+        "12 V port gives up at",
+        trip.value() * loaded,
+        Unit.WATT,
+        Because.of(
+                budget,
+                Figures.rounded(trip.value(), trip.u95())
+                    + " A × "
+                    + Figures.fixed(loaded, 2)
+                    + " V = "
+                    + Figures.rounded(trip.value() * loaded, budget.u95())
+                    + " W")
+            .summed("where it switches off, at the volts of the last step it carried")
+            .from(trip));
   }
 
   /** Volts at no current and their slope, by least squares. */

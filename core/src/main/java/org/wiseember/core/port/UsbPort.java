@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
@@ -22,8 +23,10 @@ import org.wiseember.core.uncertainty.MeterClass;
  * @param tester it was asked with
  * @param profiles every pair of volts and amps, in order of time
  * @param most the most it gave, W; the least it can where the tester was at its own end
+ * @param contract the largest contract that was carried, W
  */
-public record UsbPort(UsbTester tester, List<Profile> profiles, Optional<Figure> most)
+public record UsbPort(
+    UsbTester tester, List<Profile> profiles, Optional<Figure> most, Optional<Figure> contract)
     implements Finding {
   /** What is assumed of a small USB meter, of volts and of amps. */
   private static final MeterClass ASSUMED = MeterClass.ofReading(1, 0, 0.01);
@@ -34,10 +37,28 @@ public record UsbPort(UsbTester tester, List<Profile> profiles, Optional<Figure>
   /** Typed readings this near in time belong together, s. */
   private static final double TOGETHER = 120;
 
+  /** Volts of the contracts of USB Power Delivery 3.1, recalled from memory. */
+  private static final double[] CONTRACTS = {5, 9, 12, 15, 20, 28, 36, 48};
+
+  /** A source holds its contract's volts to within so much (the same, recalled from memory). */
+  private static final double TOLERANCE = 0.05;
+
   /** One profile as it was read. */
   public record Profile(double volts, double amps) {
     public double watts() {
       return volts * amps;
+    }
+
+    /**
+     * The volts that were agreed on; those that were read where they are more, or no contract's.
+     */
+    public double agreedVolts() {
+      for (double level : CONTRACTS) {
+        if (Math.abs(volts / level - 1) <= TOLERANCE) {
+          return Math.max(level, volts);
+        }
+      }
+      return volts;
     }
   }
 
@@ -59,7 +80,11 @@ public record UsbPort(UsbTester tester, List<Profile> profiles, Optional<Figure>
         profiles.stream()
             .max(Comparator.comparingDouble(Profile::watts))
             .map(p -> most(p, profiles, tester, volts.orElse(ASSUMED), amps.orElse(ASSUMED)));
-    return new UsbPort(tester, profiles, most);
+    Optional<Figure> contract =
+        profiles.stream()
+            .max(Comparator.comparingDouble(p -> p.agreedVolts() * p.amps()))
+            .map(p -> contract(p, tester, amps.orElse(ASSUMED)));
+    return new UsbPort(tester, profiles, most, contract);
   }
 
   private static List<Profile> profiles(Trace trace) {
@@ -86,6 +111,38 @@ public record UsbPort(UsbTester tester, List<Profile> profiles, Optional<Figure>
       }
     }
     return profiles;
+  }
+
+  /**
+   * The contract that was carried, as labels count it: the volts agreed on times the amps drawn. A
+   * source may be a twentieth below its volts and still keep its contract.
+   */
+  private static Figure contract(Profile p, UsbTester tester, MeterClass amps) {
+    double agreed = p.agreedVolts();
+    double watts = agreed * p.amps();
+    Budget budget = Budget.of().with("Ammeter", amps, p.amps(), agreed);
+    Figure contract =
+        Figure.of(
+            "usb_contract",
+            "USB port, contract carried",
+            watts,
+            Unit.WATT,
+            Because.of(
+                    budget,
+                    Figures.fixed(agreed, 0)
+                        + " V agreed × "
+                        + Figures.fixed(p.amps(), 2)
+                        + " A = "
+                        + Figures.fixed(watts, 1)
+                        + " W; "
+                        + Figures.fixed(p.volts(), 2)
+                        + " V were read, "
+                        + Figures.fixed(p.watts(), 1)
+                        + " W")
+                .summed("volts of the contract × amps drawn")
+                .watching("A port keeps its contract while its volts are within 5 % of it."));
+    boolean atItsEnd = contract.high() >= AT_ITS_END * tester.mostWatts();
+    return atItsEnd ? contract.bounded(Bound.AT_LEAST) : contract;
   }
 
   private static Figure most(
@@ -129,12 +186,13 @@ public record UsbPort(UsbTester tester, List<Profile> profiles, Optional<Figure>
    * @param watts claimed
    */
   public boolean rigStops(double watts) {
-    return !tester.canShow(watts) && most.map(m -> m.bound() == Bound.AT_LEAST).orElse(true);
+    return !tester.canShow(watts)
+        && contract.map(c -> c.high() >= AT_ITS_END * tester.mostWatts()).orElse(true);
   }
 
   @Override
   public List<Figure> figures() {
-    return most.stream().toList();
+    return Stream.of(most, contract).flatMap(Optional::stream).toList();
   }
 
   @Override

@@ -53,6 +53,11 @@ public record StartSeries(String motor, List<Try> tries) {
     return t.outcome() == MotorStart.Outcome.STARTED;
   }
 
+  /** Whether enough tries were made and none of them started. */
+  public boolean neverWent() {
+    return tries.size() >= ENOUGH && tries.stream().noneMatch(StartSeries::went);
+  }
+
   /** The most VA it gave in a start that went. */
   public OptionalDouble held() {
     return tries.stream()

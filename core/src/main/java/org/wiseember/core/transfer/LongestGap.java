@@ -29,6 +29,19 @@ public final class LongestGap {
         .map(longest -> figure(longest, gaps, words));
   }
 
+  /**
+   * How often a switch-over may still last longer where every one of several was inside: up to 1 −
+   * 0.05^(1/n) of them, at 95 % confidence (the exact binomial bound for no failure in n).
+   */
+  public static String mayStillFail(int n) {
+    double share = 100 * (1 - Math.pow(0.05, 1.0 / n));
+    return "All "
+        + n
+        + " were inside; up to "
+        + Figures.fixed(share, 0)
+        + " % of switch-overs may still last longer.";
+  }
+
   private static Figure figure(TransferGap longest, List<TransferGap> gaps, List<String> words) {
     List<String> watch = new ArrayList<>(words);
     if (gaps.size() < ENOUGH) {

@@ -42,6 +42,9 @@ public record TransferGap(
   private static final double AROUND = 0.004;
   private static final double SAG = 0.9;
 
+  /** Squares beyond noise, each this many times its own, that an empty hole does not explain. */
+  private static final double TAIL = 4;
+
   /** Samples a cycle needed for half a millisecond at all. */
   private static final double LEAST_RATE = 2_000;
 
@@ -172,12 +175,16 @@ public record TransferGap(
       double[] old = new double[n + 1];
       double[] none = new double[n + 1];
       double[] fresh = new double[n + 1];
+      double[] wasThere = new double[n];
+      double[] comes = new double[n];
       for (int i = 0; i < n; i++) {
         double t = (from + i) / rate;
         double x = v[from + i];
-        old[i + 1] = old[i] + square(x - before.at(t));
+        wasThere[i] = before.at(t);
+        comes[i] = after.at(t);
+        old[i + 1] = old[i] + square(x - wasThere[i]);
         none[i + 1] = none[i] + square(x);
-        fresh[i + 1] = fresh[i] + square(x - after.at(t));
+        fresh[i + 1] = fresh[i] + square(x - comes[i]);
       }
       double best = Double.POSITIVE_INFINITY;
       int leaveAt = 0;
@@ -198,6 +205,15 @@ public record TransferGap(
       int early = spread(old, none, leaveAt, 0, joinAt, doubt);
       int late = spread(none, fresh, joinAt, leaveAt, n, doubt);
       double u = (Math.max(1, early) + Math.max(1, late)) / rate;
+      if (best > TAIL * n * square(Math.max(noise, 0.002 * before.amplitude()))) {
+        DyingAway tail =
+            DyingAway.in(Arrays.copyOfRange(v, from, to), wasThere, comes, rate, doubt);
+        if (tail.squares() < best / 2) {
+          leaveAt = tail.leaves();
+          joinAt = tail.joins();
+          u = tail.u95() / rate;
+        }
+      }
       double t1 = (from + leaveAt) / rate;
       double t2 = (from + joinAt) / rate;
       double jump = after.phase(t2) - before.phase(t2);

@@ -11,6 +11,9 @@ import org.wiseember.core.quantity.Figures;
  * @param reference class of the meter it was checked against, which is how good it is afterwards
  */
 public record Correction(double gain, double offset, MeterClass reference) {
+  /** A figure is rounded by half its last digit at most. */
+  private static final double HALF = 0.5;
+
   /** Further off than this a meter is broken, not to be corrected. */
   private static final double MOST_OFF = 0.25;
 
@@ -44,16 +47,25 @@ public record Correction(double gain, double offset, MeterClass reference) {
   }
 
   /**
-   * The class of the corrected meter: as good as the one it was checked against, with its own last
-   * digit.
+   * The class of the corrected meter: the share of reading of the one it was checked against. Its
+   * own digits and its share of range, by which it is not straight, stay; the digits of the check
+   * and the rounding of what it showed join them.
    */
   public MeterClass corrected(MeterClass own) {
+    double step = own.resolution() > 0 ? own.resolution() : reference.resolution();
+    double digits =
+        own.digits() * own.resolution()
+            + (reference.digits() + HALF) * reference.resolution()
+            + HALF * own.resolution();
+    double ofRange =
+        own.range() * own.percentOfRange() + reference.range() * reference.percentOfRange();
+    double range = own.range() > 0 ? own.range() : reference.range();
     return new MeterClass(
         reference.percentOfReading(),
-        reference.percentOfRange(),
-        reference.range(),
-        Math.max(own.resolution(), reference.resolution()),
-        Math.max(1, reference.digits()));
+        range > 0 ? Math.min(100, ofRange / range) : 0,
+        range,
+        step,
+        step > 0 ? (int) Math.ceil(digits / step - 1e-9) : 0);
   }
 
   /** {@code × 1.0123 − 0.4}. */

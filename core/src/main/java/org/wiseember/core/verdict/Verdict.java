@@ -2,9 +2,13 @@ package org.wiseember.core.verdict;
 
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Condition;
 import org.wiseember.core.label.Direction;
 import org.wiseember.core.quantity.Figures;
 
@@ -70,7 +74,9 @@ public record Verdict(
 
   /**
    * Judges a measured figure. One that is only a bound keeps or breaks a claim where every value it
-   * allows does; else it is the rig that cannot show it.
+   * allows does; else it is the rig that cannot show it. That holds by the end of its interval also
+   * with the guard band off: how far one went is part of the test and not of the comparison. Where
+   * the label prints no tolerance and the usual one is assumed, nothing is short of it.
    *
    * @param claim a claim with a limit; one that only states a fact cannot be judged
    * @param found in a unit of the claim's quantity
@@ -85,10 +91,22 @@ public record Verdict(
     double w = guardBand ? measured.u95() : 0;
     double margin = margin(claim, measured.value());
     if (measured.bound() != Bound.EXACT) {
-      return bounded(claim, measured, w, guardBand);
+      return bounded(claim, measured, guardBand);
     }
     Standing standing =
         margin >= w ? Standing.KEPT : margin <= -w || w == 0 ? Standing.SHORT : Standing.TOO_CLOSE;
+    OptionalDouble assumed = claim.condition(Condition.Kind.ASSUMED_TOLERANCE);
+    if (assumed.isPresent() && standing == Standing.SHORT) {
+      return decided(
+          claim,
+          measured,
+          Standing.TOO_CLOSE,
+          "It lies outside ± "
+              + Figures.plain(assumed.getAsDouble())
+              + " %, which is usual and not promised: the label prints no tolerance, so it breaks"
+              + " none.",
+          guardBand);
+    }
     return new Verdict(
         claim,
         Optional.of(measured),
@@ -98,10 +116,10 @@ public record Verdict(
         guardBand);
   }
 
-  private static Verdict bounded(Claim claim, Figure bound, double w, boolean guardBand) {
+  private static Verdict bounded(Claim claim, Figure bound, boolean guardBand) {
     boolean least = bound.bound() == Bound.AT_LEAST;
     // The end of the interval nearer to what the bound leaves open.
-    double sure = least ? bound.value() - w : bound.value() + w;
+    double sure = least ? bound.low() : bound.high();
     boolean aboveLow = Double.isNaN(claim.low()) || sure >= claim.low();
     boolean belowHigh = Double.isNaN(claim.high()) || sure <= claim.high();
     boolean kept =
@@ -114,6 +132,7 @@ public record Verdict(
         least
             ? !Double.isNaN(claim.high()) && sure > claim.high()
             : !Double.isNaN(claim.low()) && sure < claim.low();
+    broken &= claim.condition(Condition.Kind.ASSUMED_TOLERANCE).isEmpty();
     String said = bound.words();
     if (!kept && !broken) {
       return rigCannotShow(
@@ -160,6 +179,16 @@ public record Verdict(
     return new Verdict(claim, Optional.of(seen), standing, Optional.empty(), reason, true);
   }
 
+  /** The same with a sentence after its reason. */
+  public Verdict and(String after) {
+    return new Verdict(claim, measured, standing, seam, reason + " " + after, guarded);
+  }
+
+  /** The same with a sentence ahead of its reason: where the figure comes from. */
+  public Verdict because(String ahead) {
+    return new Verdict(claim, measured, standing, seam, ahead + " " + reason, guarded);
+  }
+
   /** How far on the good side of the nearer limit a value is; negative on the bad side. */
   static double margin(Claim claim, double value) {
     return switch (claim.direction()) {
@@ -203,12 +232,19 @@ public record Verdict(
   }
 
   /**
-   * What would settle a call that is too close: repeats shrink U by √n, a better meter directly.
+   * What would settle a call that is too close: more repeats where the repeating is most of it,
+   * else a better meter.
    */
   private static String settle(Figure measured, double margin) {
     double needed = Math.abs(margin) / measured.u95();
     if (needed < 0.1) {
       return "Nothing within reach will settle it: the unit sits on its label.";
+    }
+    OptionalInt more = Repeats.toReach(measured, Math.abs(margin));
+    if (more.isPresent()) {
+      return more.getAsInt() == 1
+          ? "One more run like it would settle it."
+          : more.getAsInt() + " more runs like it would settle it.";
     }
     return "A meter "
         + Figures.plain(Math.ceil(10 / needed) / 10)

@@ -197,9 +197,9 @@ public final class WaveformFigures {
         "Distortion",
         f.thdF(),
         Unit.PERCENT,
-        "Lines, noise and scatter between windows",
+        "Lines, noise, the converter's steps and scatter between windows",
         Because.of(Budget.of(), sum)
-            .summed("harmonics against the fundamental (THD-F)")
+            .summed("harmonic subgroups against the fundamental (THD-F)")
             .watching(
                 f.warnings().stream()
                     .filter(w -> !w.code().equals("accuracy_assumed"))

@@ -5,6 +5,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
 import org.wiseember.core.figure.Because;
@@ -46,7 +47,7 @@ public class RoundTripTest {
   @Test
   public void theShareIsOutOverIn() {
     ChargeFinding in = charge(1080, 3600, true, 0.5);
-    Figure trip = RoundTrip.of(out(921, 5), 4, in).orElseThrow();
+    Figure trip = RoundTrip.of(out(921, 5), 4, in, OptionalDouble.of(2)).orElseThrow();
     assertEquals(trip.value(), 100 * 921 / in.energyIn().orElseThrow().value(), 1e-9);
     assertEquals(trip.value(), 85.3, 0.1);
     assertEquals(trip.unit(), Unit.PERCENT);
@@ -59,7 +60,7 @@ public class RoundTripTest {
     ChargeFinding in = charge(700, 5000, true, 2);
     Figure energyIn = in.energyIn().orElseThrow();
     Figure energyOut = out(800, 12);
-    Figure trip = RoundTrip.of(energyOut, 1, in).orElseThrow();
+    Figure trip = RoundTrip.of(energyOut, 1, in, OptionalDouble.of(0)).orElseThrow();
     SplittableRandom random = new SplittableRandom(81);
     int inside = 0;
     int draws = 20_000;
@@ -72,12 +73,21 @@ public class RoundTripTest {
     assertTrue(share > 0.93 && share < 0.99, "share " + share);
   }
 
+  /** From 60 % on the display less goes in than a whole charge takes: 191 % would be nonsense. */
+  @Test
+  public void aChargeThatBeganHalfFullMakesNone() {
+    ChargeFinding half = charge(400, 3600, true, 1);
+    assertTrue(RoundTrip.of(out(764, 4), 1, half, OptionalDouble.of(60)).isEmpty());
+    Figure unknown = RoundTrip.of(out(340, 4), 1, half, OptionalDouble.empty()).orElseThrow();
+    assertEquals(unknown.bound(), Bound.AT_MOST, "nobody knows where it began");
+  }
+
   /** A charge nobody saw end has taken in at least so much, which makes no round trip. */
   @Test
   public void aChargeThatWasCutShortMakesNone() {
     ChargeFinding cut = charge(700, 5000, false, 1);
     assertEquals(cut.energyIn().orElseThrow().bound(), Bound.AT_LEAST);
-    assertTrue(RoundTrip.of(out(800, 4), 1, cut).isEmpty());
+    assertTrue(RoundTrip.of(out(800, 4), 1, cut, OptionalDouble.of(0)).isEmpty());
     assertTrue(cut.timeToFull().isEmpty() && cut.timeTo80().isEmpty());
   }
 }

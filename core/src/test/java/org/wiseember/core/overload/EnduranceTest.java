@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.figure.Bound;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.overload.Endurance.Shown;
 import org.wiseember.core.uncertainty.MeterClass;
 
@@ -25,13 +27,17 @@ public class EnduranceTest {
   }
 
   private static Endurance of(Hold... holds) {
+    return by(0.5, holds);
+  }
+
+  private static Endurance by(double percent, Hold... holds) {
     OverloadFinding finding =
         new OverloadFinding(
             List.of(holds),
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
-            MeterClass.ofReading(0.5, 0, 0),
+            MeterClass.ofReading(percent, 0, 0),
             List.of());
     return Endurance.of(List.of(finding), 1500, 120);
   }
@@ -41,18 +47,22 @@ public class EnduranceTest {
     return new Object[][] {
       {new Hold[] {tripped(1505, 138)}, Shown.TIMED},
       {new Hold[] {tripped(1505, 100)}, Shown.TIMED},
-      {new Hold[] {held(1505, 130)}, Shown.HELD},
-      {new Hold[] {held(1800, 121)}, Shown.HELD},
-      // Held long enough at a heavier load before it tripped.
-      {new Hold[] {tripped(1700, 125)}, Shown.HELD},
-      // Tripped under a heavier load: says nothing of this one.
-      {new Hold[] {tripped(1700, 60)}, Shown.HEAVIER_ONLY},
-      // A lighter load that tripped sooner condemns it.
-      {new Hold[] {tripped(1400, 90)}, Shown.TRIPPED_SOONER},
-      {new Hold[] {tripped(1400, 130)}, Shown.NOT_REACHED},
+      // With the low end of its interval: 1 505 ± 7 W may be less than 1 500 W.
+      {new Hold[] {held(1505, 130)}, Shown.NOT_REACHED},
+      {new Hold[] {held(1515, 130)}, Shown.AT_LEAST},
+      {new Hold[] {held(1800, 121)}, Shown.AT_LEAST},
+      // Held long enough at a heavier load before it tripped; or not, which is a bound all the
+      // same.
+      {new Hold[] {tripped(1700, 125)}, Shown.AT_LEAST},
+      {new Hold[] {tripped(1700, 60)}, Shown.AT_LEAST},
+      // A lighter load that tripped sooner condemns it; one that tripped later is a bound.
+      {new Hold[] {tripped(1400, 90)}, Shown.AT_MOST},
+      {new Hold[] {tripped(1400, 130)}, Shown.AT_MOST},
+      {new Hold[] {tripped(1400, 90), tripped(1700, 60)}, Shown.AT_MOST},
+      {new Hold[] {tripped(1400, 130), tripped(1700, 125)}, Shown.AT_LEAST},
       // The rig, not the unit.
       {new Hold[] {held(1480, 1200)}, Shown.NOT_REACHED},
-      {new Hold[] {held(1500, 60)}, Shown.NOT_REACHED},
+      {new Hold[] {held(1520, 60)}, Shown.AT_LEAST},
       {new Hold[] {}, Shown.NO_TRY}
     };
   }
@@ -62,14 +72,54 @@ public class EnduranceTest {
     Endurance e = of(holds);
     assertEquals(e.shown(), expected, e.reason());
     assertTrue(e.reason().endsWith("."), e.reason());
+    assertEquals(e.seconds().isPresent(), expected != Shown.NO_TRY);
+    e.seconds()
+        .ifPresent(
+            s ->
+                assertEquals(
+                    s.bound(),
+                    expected == Shown.TIMED
+                        ? Bound.EXACT
+                        : expected == Shown.AT_MOST ? Bound.AT_MOST : Bound.AT_LEAST));
   }
 
+  /** Two tries that agree are surer than one; two that do not by Student's t: 12.7·s ÷ √2. */
   @Test
   public void triesAtOneLoadAreTakenTogether() {
-    Endurance e = of(tripped(1503, 138), tripped(1498, 121));
-    assertEquals(e.seconds().orElseThrow().value(), 129.5);
-    assertEquals(e.seconds().orElseThrow().u95(), 8.5, 1e-9);
-    assertTrue(e.reason().startsWith("2 tries"), e.reason());
+    Endurance apart = of(tripped(1503, 138), tripped(1498, 121));
+    assertEquals(apart.seconds().orElseThrow().value(), 129.5);
+    double t = 12.706 * 17 / Math.sqrt(2) / Math.sqrt(2);
+    assertEquals(apart.seconds().orElseThrow().u95(), t, 0.02 * t);
+    assertTrue(apart.reason().startsWith("2 tries"), apart.reason());
+    double one = of(tripped(1500, 130)).seconds().orElseThrow().u95();
+    double both = of(tripped(1500, 130.5), tripped(1500, 129.5)).seconds().orElseThrow().u95();
+    assertTrue(both < one, both + " of two, " + one + " of one");
+    assertTrue(one > 0.02 * 130, "no surer than an inverter repeats itself");
+  }
+
+  /** Whatever the meter, a worse one never shows more. */
+  @Test
+  public void aWorseMeterNeverHelps() {
+    for (double watts = 1440; watts <= 1600; watts += 8) {
+      boolean before = true;
+      for (double percent : new double[] {0.1, 0.5, 1, 2, 5}) {
+        Endurance e = by(percent, held(watts, 130));
+        boolean shows = e.shown() == Shown.AT_LEAST;
+        assertTrue(before || !shows, watts + " W with ± " + percent + " %");
+        assertTrue(!shows || watts > 1500);
+        before = shows;
+      }
+    }
+  }
+
+  /** A trip a little above the promise is brought to it, by a curve or within the usual one. */
+  @Test
+  public void aTripNearTheLoadIsBroughtToIt() {
+    Figure at = of(tripped(1500, 110)).seconds().orElseThrow();
+    Figure above = of(tripped(1540, 110)).seconds().orElseThrow();
+    assertEquals(above.value(), 110, 1e-9, "without a curve the time stays");
+    assertTrue(above.u95() > 2 * at.u95(), above.words() + " against " + at.words());
+    assertTrue(above.high() > 120, "a kept promise of 120 s is not ruled out");
   }
 
   /** A heater on other volts than its plate's: 1 000 W at 230 V draw 974 W at 227 V. */

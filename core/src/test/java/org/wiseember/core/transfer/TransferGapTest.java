@@ -93,6 +93,52 @@ public class TransferGapTest {
     }
   }
 
+  /**
+   * A relay with a filter behind it, whose charge goes in its own time, or with a motor, which goes
+   * on for a while: the volts do not fall to nothing, and the gap is what it is.
+   */
+  @Test(dataProvider = "tails")
+  public void aTailDoesNotShortenTheGap(double gap, double pace, boolean motor) {
+    SplittableRandom random = new SplittableRandom((long) (1e6 * (gap + pace)));
+    int held = 0;
+    int rounds = 26;
+    for (int i = 0; i < rounds; i++) {
+      double at = 0.1 + i / 26.0 / 50;
+      double own = random.nextDouble();
+      double rate = 10_000;
+      double[] v = new double[3000];
+      for (int k = 0; k < v.length; k++) {
+        double t = k / rate;
+        double dying = Math.exp(-(t - at) / pace);
+        double hole =
+            motor
+                ? 325 * wave(Shape.SINE, 50 * at + 48 * (t - at)) * dying
+                : 325 * wave(Shape.SINE, 50 * at) * dying;
+        double clean =
+            t < at
+                ? 325 * wave(Shape.SINE, 50 * t)
+                : t < at + gap ? hole : 318 * wave(Shape.SINE, own + 50.05 * (t - at - gap));
+        v[k] = clean + 1.5 * (random.nextDouble() - 0.5);
+      }
+      TransferGap found = TransferGap.of(Capture.of(rate, v), 50).gap().orElseThrow();
+      held += Math.abs(found.seconds() - gap) <= found.u95() + 1 / rate ? 1 : 0;
+    }
+    assertTrue(held >= 0.9 * rounds, held + " of " + rounds + " held " + gap);
+  }
+
+  @DataProvider
+  Object[][] tails() {
+    return new Object[][] {
+      {0.008, 0.002, false},
+      {0.008, 0.006, false},
+      {0.012, 0.004, false},
+      {0.018, 0.010, false},
+      {0.008, 0.004, true},
+      {0.015, 0.008, true},
+      {0.025, 0.015, true},
+    };
+  }
+
   @Test
   public void noGapIsNone() {
     Capture none = capture(10_000, 50, 9, 0, Shape.SINE, 0.01, 3);

@@ -144,7 +144,8 @@ final class FindingJson {
         @JsonProperty("degreesOfFreedom") double degreesOfFreedom,
         @JsonProperty("chiSquare") double chiSquare,
         @JsonProperty("points") List<?> points,
-        @JsonProperty("shifted") List<?> shifted) {}
+        @JsonProperty("shifted") List<?> shifted,
+        @JsonProperty("bent") List<?> bent) {}
   }
 
   /** As above. */

@@ -5,15 +5,13 @@ import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.DoubleUnaryOperator;
+import java.util.function.Function;
 import org.wiseember.core.label.Label;
-import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.trial.AllTests;
@@ -75,14 +73,33 @@ public final class Findings {
   }
 
   private List<TestRun> of(List<Run> runs) {
+    return inTurn(label, runs, Run::kind, this::of);
+  }
+
+  /**
+   * Works out runs that lie in no workbook.
+   *
+   * @param runs of one unit, oldest first
+   */
+  public static List<TestRun> of(Label label, List<RunRecord> runs) {
+    return inTurn(
+        label, runs, r -> r.run().kind(), (r, type, others) -> type.worked(r, new Asked(others)));
+  }
+
+  private interface Work<R> {
+    TestRun of(R run, TestType type, UnitFindings others);
+  }
+
+  /** Those that rest on others come last, and see only what was found without them. */
+  private static <R> List<TestRun> inTurn(
+      Label label, List<R> runs, Function<R, String> kind, Work<R> work) {
     List<TestRun> found = new ArrayList<>();
     for (boolean later : new boolean[] {false, true}) {
-      // Those that rest on others see only what was found without them.
       UnitFindings others = new Known(label, found.stream().filter(r -> !r.aside()).toList());
-      for (Run run : runs) {
-        Optional<TestType> type = AllTests.byKey(run.kind());
+      for (R run : runs) {
+        Optional<TestType> type = AllTests.byKey(kind.apply(run));
         if (type.isPresent() && type.get().restsOnOthers() == later) {
-          found.add(of(run, type.get(), others));
+          found.add(work.of(run, type.get(), others));
         }
       }
     }
@@ -149,11 +166,6 @@ public final class Findings {
         run.settings().source() == RunSettings.Source.BY_HAND
             ? workbook.typedReadings().trace(run.id())
             : workbook.runs().trace(run);
-    if (run.settings().corrections().isEmpty()) {
-      return raw;
-    }
-    Map<Channel, DoubleUnaryOperator> functions = new EnumMap<>(Channel.class);
-    run.settings().corrections().forEach((channel, c) -> functions.put(channel, c::apply));
-    return raw.mapped(functions);
+    return run.settings().corrected(raw);
   }
 }

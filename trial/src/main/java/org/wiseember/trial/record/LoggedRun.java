@@ -1,8 +1,6 @@
 package org.wiseember.trial.record;
 
 import java.time.Instant;
-import java.util.EnumMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.wiseember.core.trace.Channel;
@@ -29,10 +27,6 @@ import org.wiseember.workbook.log.LogPreview;
  */
 public record LoggedRun(
     long unitId, TestType type, String title, Optional<Double> accuracy, String fileName) {
-  /** What an accuracy given for a log's meters is about. */
-  private static final List<Channel> METERED =
-      List.of(Channel.AC_POWER, Channel.DC_POWER, Channel.DC_VOLTAGE, Channel.DC_CURRENT);
-
   /**
    * Puts it into a workbook and remembers how its columns were read: both or neither.
    *
@@ -66,12 +60,8 @@ public record LoggedRun(
   }
 
   private Map<Channel, MeterClass> classes(Log log) {
-    Map<Channel, MeterClass> classes = new EnumMap<>(Channel.class);
-    accuracy.ifPresent(
-        percent ->
-            METERED.stream()
-                .filter(log.trace()::has)
-                .forEach(c -> classes.put(c, MeterClass.ofReading(percent, 0, 0))));
-    return classes;
+    return accuracy
+        .map(percent -> GivenAccuracy.of(percent, log.trace().channels()))
+        .orElse(Map.of());
   }
 }

@@ -36,6 +36,16 @@ public final class Kept {
     return one.size() == 1 ? OptionalDouble.of(one.get(0)) : OptionalDouble.empty();
   }
 
+  /** A share of a whole, 0 to 100 %. */
+  public static OptionalDouble percent(String text) {
+    try {
+      double value = Double.parseDouble(text);
+      return value >= 0 && value <= 100 ? OptionalDouble.of(value) : OptionalDouble.empty();
+    } catch (NumberFormatException e) {
+      return OptionalDouble.empty();
+    }
+  }
+
   /** One of several constants. */
   public static <E extends Enum<E>> E choice(
       E[] values, Map<String, String> kept, String key, E otherwise) {

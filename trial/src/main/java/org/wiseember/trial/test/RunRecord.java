@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
+import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.core.waveform.NominalFrequency;
 import org.wiseember.workbook.Event;
@@ -44,6 +45,16 @@ public record RunRecord(KeptRun kept, List<Event> events, List<KeptReading> type
   /** The class of the meter behind a channel, where it was stated. */
   public Optional<MeterClass> meter(Channel channel) {
     return run().settings().meterClass(channel);
+  }
+
+  /** The same, or what is taken of a meter nobody described. */
+  public MeterClass meterOrAssumed(Channel channel) {
+    return meter(channel).orElseGet(() -> AssumedMeter.of(channel.unit()));
+  }
+
+  /** What was set up with it under a name; empty for nothing. */
+  public Optional<String> particular(String name) {
+    return Optional.ofNullable(run().settings().particulars().get(name));
   }
 
   /** Events with this code, in order of time. */

@@ -79,6 +79,11 @@ public interface TestRun extends Finding {
     return run().title();
   }
 
+  /** The room while it was made, °C; empty where nobody read it. */
+  default OptionalDouble roomCelsius() {
+    return OptionalDouble.empty();
+  }
+
   /** What other tests may build on, by keys of their own. */
   default List<Figure> offered() {
     return List.of();

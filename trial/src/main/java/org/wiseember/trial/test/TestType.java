@@ -39,6 +39,11 @@ public interface TestType {
     return true;
   }
 
+  /** Whether captured waves tell it, of which a file holds one. */
+  default boolean inCaptures() {
+    return false;
+  }
+
   /** Whether it empties the unit under one load, so that its end can be foretold. */
   default boolean drains() {
     return false;
@@ -98,6 +103,11 @@ public interface TestType {
 
   /** The subjects of claims it may answer. */
   Set<Subject> answers();
+
+  /** What a claim is held against where it promises it in another unit than it is printed in. */
+  default Claim judgedAs(Claim claim) {
+    return claim;
+  }
 
   /** The answer its runs give to a claim; empty where none does. */
   Optional<Answer> answer(Claim claim, UnitFindings unit);

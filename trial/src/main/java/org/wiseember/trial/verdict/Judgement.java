@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Label;
+import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
@@ -51,13 +52,17 @@ public final class Judgement implements UnitFindings {
                       a.claim(),
                       Optional.of(a.judge().verdict(guardBand)),
                       Optional.of(a.runId())))
-          .orElseGet(
-              () ->
-                  new Judged(
-                      claim.subject().words(),
-                      claim,
-                      Optional.of(Verdict.notTested(claim)),
-                      Optional.empty()));
+          .orElseGet(this::untested);
+    }
+
+    private Judged untested() {
+      Claim promised = AllTests.judgedAs(claim);
+      return new Judged(
+          claim.subject().words()
+              + (promised.equals(claim) ? "" : " " + Figures.plain(claim.figure(), claim.unit())),
+          promised,
+          Optional.of(Verdict.notTested(promised)),
+          Optional.empty());
     }
   }
 
@@ -98,7 +103,12 @@ public final class Judgement implements UnitFindings {
     return of(now, Findings.of(workbook, now, all()), guardBand);
   }
 
-  private static Judgement of(Unit unit, List<TestRun> found, boolean guardBand) {
+  /**
+   * Judges a unit by runs that were worked out.
+   *
+   * @param found every run of it, those set aside among them
+   */
+  public static Judgement of(Unit unit, List<TestRun> found, boolean guardBand) {
     Map<Boolean, List<TestRun>> parted =
         found.stream().collect(Collectors.partitioningBy(TestRun::aside));
     return new Judgement(unit, parted.get(false), parted.get(true), guardBand);
@@ -135,9 +145,9 @@ public final class Judgement implements UnitFindings {
   }
 
   private Held hold(Claim claim) {
-    boolean fact =
-        claim.direction() == Direction.STATED
-            && (claim.word().isEmpty() || AllTests.answering(claim.subject()).isEmpty());
+    boolean told = !AllTests.answering(claim.subject()).isEmpty();
+    // A figure that only states a fact is not judged, and neither is what no test can tell.
+    boolean fact = !told || (claim.direction() == Direction.STATED && claim.word().isEmpty());
     return new Held(claim, fact, fact ? Optional.empty() : answer(claim));
   }
 

@@ -25,6 +25,7 @@ import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.LabelInputs;
+import org.wiseember.trial.test.StartCharge;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.UnitFindings;
 
@@ -34,6 +35,7 @@ import org.wiseember.trial.test.UnitFindings;
  * @param setting what it was charged from
  * @param limits what bound it; empty where nothing that goes in was read
  * @param shown the display's time to full against what happened; empty where nobody read it
+ * @param shownEighty when the display came to 80 %; empty where nobody read it
  * @param harvest of panels brought to full light; empty without panels, or without their light
  * @param roundTrip against the last complete AC drain before it, %; empty without drain or end
  * @param startCharge what the display showed when it began, %; empty where nobody read it
@@ -46,6 +48,7 @@ public record ChargeRun(
     ChargeFinding finding,
     Optional<ChargeLimits> limits,
     Optional<TimeToFull> shown,
+    Optional<Figure> shownEighty,
     Optional<Harvest> harvest,
     Optional<Figure> roundTrip,
     OptionalDouble startCharge,
@@ -57,12 +60,28 @@ public record ChargeRun(
 
   private static final double START_SECONDS = 60;
 
+  private static final double HALF_FULL = 50;
+
   /** Peak watts over the label's watt-hours, 1/h; empty without either. */
   public Optional<Figure> rate() {
     return finding
         .peakPower()
         .filter(p -> ratedWattHours > 0)
         .map(p -> ChargeRate.of(p, ratedWattHours));
+  }
+
+  /** Whether it is known to have begun empty, so that its times are those of a whole charge. */
+  boolean fromEmpty() {
+    return startCharge.isPresent() && startCharge.getAsDouble() <= StartCharge.EMPTY;
+  }
+
+  /**
+   * Whether it began so far below full that it shows the most the unit takes: known to be no more
+   * than half full, or seen at full power for a while before it fell.
+   */
+  boolean showsItsMost() {
+    return startCharge.orElse(100) <= HALF_FULL
+        || finding.taperStart().filter(t -> t.value() >= 2 * START_SECONDS).isPresent();
   }
 
   /** Whether the source of an inlet bound at the moment of most watts, so that more may go in. */
@@ -108,6 +127,7 @@ public record ChargeRun(
     roundTrip.ifPresent(all::add);
     rate().ifPresent(all::add);
     mostAmps().ifPresent(all::add);
+    shownEighty.ifPresent(all::add);
     harvest.ifPresent(h -> all.addAll(List.of(h.scaled(), h.ofPlate())));
     return all;
   }

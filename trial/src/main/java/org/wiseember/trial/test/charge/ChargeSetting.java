@@ -135,6 +135,12 @@ public record ChargeSetting(
     }
   }
 
+  /** These sources, as particulars of a run of which no more is known. */
+  public static Map<String, String> fed(Set<ChargeSource> sources) {
+    return Map.of(
+        SOURCES, sources.stream().sorted().map(Enum::name).collect(Collectors.joining(",")));
+  }
+
   /** As a run kept it; from the wall where the words say nothing that can be read. */
   public static ChargeSetting of(Map<String, String> kept) {
     Set<ChargeSource> sources = EnumSet.noneOf(ChargeSource.class);

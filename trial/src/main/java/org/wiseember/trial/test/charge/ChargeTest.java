@@ -8,6 +8,7 @@ import org.wiseember.core.charge.Binding;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeLimits;
 import org.wiseember.core.charge.ChargeProfile;
+import org.wiseember.core.charge.DisplayReached;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.charge.LimitBand;
 import org.wiseember.core.charge.RoundTrip;
@@ -26,6 +27,7 @@ import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.StartCharge;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -107,22 +109,30 @@ public final class ChargeTest implements TestType {
         asked.offered("usable_ac_energy").stream()
             .filter(o -> o.runId() < record.run().id())
             .reduce((first, second) -> second)
-            .flatMap(o -> RoundTrip.of(o.figure(), o.runId(), finding));
+            .flatMap(
+                o ->
+                    RoundTrip.of(
+                        o.figure(),
+                        o.runId(),
+                        finding,
+                        StartCharge.of(record, finding.startTime())));
     return new ChargeRun(
         record.kept(),
         setting,
         finding,
         limits,
         TimeToFull.of(treated, finding),
+        DisplayReached.after(treated, finding, ChargeClaims.EIGHTY),
         setting.panels().flatMap(p -> harvest(record, treated, setting, limits, p)),
         roundTrip,
-        atStart(record, finding, Channel.DISPLAY_CHARGE),
-        atStart(record, finding, Channel.CASE_TEMPERATURE),
+        StartCharge.of(record, finding.startTime()),
+        caseAtStart(record, finding),
         asked.ratedWattHours());
   }
 
-  private static OptionalDouble atStart(RunRecord record, ChargeFinding finding, Channel channel) {
-    double value = record.trace().series(channel).nearest(finding.startTime(), AT_THE_START);
+  private static OptionalDouble caseAtStart(RunRecord record, ChargeFinding finding) {
+    double value =
+        record.trace().series(Channel.CASE_TEMPERATURE).nearest(finding.startTime(), AT_THE_START);
     return Double.isNaN(value) ? OptionalDouble.empty() : OptionalDouble.of(value);
   }
 
@@ -151,7 +161,10 @@ public final class ChargeTest implements TestType {
         Subject.SOLAR_CURRENT,
         Subject.CAR_POWER,
         Subject.TOTAL_INPUT,
-        Subject.CHARGE_TIME);
+        Subject.CHARGE_TIME,
+        Subject.CAR_CURRENT,
+        Subject.USB_INPUT,
+        Subject.ROUND_TRIP);
   }
 
   @Override

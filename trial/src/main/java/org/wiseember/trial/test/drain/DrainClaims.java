@@ -4,16 +4,19 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.RateModel;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.overload.ContinuousPower;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.LikeRuns;
 import org.wiseember.trial.test.UnitFindings;
 
 /** Claims that drains answer. */
@@ -29,7 +32,7 @@ final class DrainClaims {
    */
   private static final double SAME_VOLTS = 0.2;
 
-  private static final Set<Subject> MEANS =
+  private static final Set<Subject> STEADY =
       Set.of(Subject.OUTPUT_VOLTAGE, Subject.OUTPUT_FREQUENCY);
 
   private final UnitFindings unit;
@@ -50,7 +53,7 @@ final class DrainClaims {
     if (claim.subject() == Subject.CONTINUOUS_POWER) {
       return continuous(claim);
     }
-    return MEANS.contains(claim.subject()) ? mean(claim) : Optional.empty();
+    return STEADY.contains(claim.subject()) ? steady(claim) : Optional.empty();
   }
 
   /** The complete AC drain nearest the load a claim is judged at, the newest of equals. */
@@ -69,8 +72,8 @@ final class DrainClaims {
   }
 
   /**
-   * At the load the label names or at half load: from a drain there, else read off between drains,
-   * else from the nearest drain there is; from a DC drain where there is no other.
+   * At the load the label names or at half load: from the drains there, else read off between
+   * drains, else from the nearest drains there are; from DC drains where there is no other.
    */
   private Optional<Answer> capacity(Claim claim) {
     Optional<DrainRun> near = near(claim);
@@ -87,37 +90,55 @@ final class DrainClaims {
               "AC energy at " + Figures.fixed(wanted, 0) + " W", claim, near.orElseThrow(), read));
     }
     return near.or(() -> drains.stream().filter(DrainRun::complete).reduce((a, b) -> b))
+        .flatMap(d -> together(d, r -> r.finding().deliveredEnergy()))
         .map(
-            d ->
+            l ->
                 Answer.of(
-                    (d.direct() ? "DC" : "AC")
+                    (l.run().direct() ? "DC" : "AC")
                         + " energy at "
-                        + Figures.fixed(d.meanWatts(), 0)
+                        + Figures.fixed(l.run().meanWatts(), 0)
                         + " W",
                     claim,
-                    d,
-                    d.finding().deliveredEnergy().orElseThrow()));
+                    l.run(),
+                    l.figure()));
+  }
+
+  /** A complete drain with its repeats: on the same side, under like loads. */
+  private Optional<LikeRuns<DrainRun>> together(
+      DrainRun drain, Function<DrainRun, Optional<Figure>> figure) {
+    return LikeRuns.of(
+        drain,
+        drains.stream().filter(d -> d.complete() && d.direct() == drain.direct()).toList(),
+        DrainRun::meanWatts,
+        figure,
+        Repeats.WHOLE_TEST);
   }
 
   /** Amp-hours hold at the pack's own volts; those of a 12 V port are others. */
   private Optional<Answer> charge(Claim claim) {
     Optional<Double> packVolts = unit.label().claim(Subject.NOMINAL_VOLTAGE).map(Claim::figure);
-    for (DrainRun d : drains) {
-      CapacityFinding f = d.finding();
-      if (!d.complete() || !d.direct() || f.deliveredCharge().isEmpty() || packVolts.isEmpty()) {
-        continue;
-      }
-      double volts = f.deliveredEnergy().orElseThrow().value() / f.deliveredCharge().get().value();
-      if (Math.abs(volts / packVolts.get() - 1) <= SAME_VOLTS) {
-        return Optional.of(
-            Answer.of(
-                "Amp-hours at " + Figures.fixed(volts, 1) + " V",
-                claim,
-                d,
-                f.deliveredCharge().get()));
-      }
+    if (packVolts.isEmpty()) {
+      return Optional.empty();
     }
-    return Optional.empty();
+    return drains.stream()
+        .filter(d -> d.complete() && d.direct())
+        .filter(d -> Math.abs(volts(d) / packVolts.get() - 1) <= SAME_VOLTS)
+        .reduce((a, b) -> b)
+        .flatMap(d -> together(d, r -> r.finding().deliveredCharge()))
+        .map(
+            l ->
+                Answer.of(
+                    "Amp-hours at " + Figures.fixed(volts(l.run()), 1) + " V",
+                    claim,
+                    l.run(),
+                    l.figure()));
+  }
+
+  /** Mean volts of a DC drain; NaN where its amps were not read. */
+  private static double volts(DrainRun d) {
+    CapacityFinding f = d.finding();
+    return f.deliveredEnergy().map(Figure::value).orElse(Double.NaN)
+        / f.deliveredCharge().map(Figure::value).orElse(Double.NaN);
   }
 
   /** Continuous power is shown by the heaviest drain, if it comes near the claim: the least. */
@@ -147,21 +168,31 @@ final class DrainClaims {
                     watts.bounded(Bound.AT_LEAST)));
   }
 
-  private Optional<Answer> mean(Claim claim) {
+  /** A band holds at every moment: the half minute that lies worst in it is what counts. */
+  private Optional<Answer> steady(Claim claim) {
     boolean volts = claim.subject() == Subject.OUTPUT_VOLTAGE;
-    return near(claim)
-        .flatMap(
+    return drains.stream()
+        .filter(d -> !d.direct() && (volts ? d.volts() : d.hertz()).isPresent())
+        .min(Comparator.comparingDouble(d -> margin(claim, worst(claim, d, volts))))
+        .map(
             d ->
-                (volts ? d.volts() : d.hertz())
-                    .map(
-                        m ->
-                            Answer.of(
-                                (volts ? "Output volts" : "Frequency")
-                                    + " at "
-                                    + Figures.fixed(d.meanWatts(), 0)
-                                    + " W",
-                                claim,
-                                d,
-                                m)));
+                Answer.of(
+                    (volts ? "Output volts" : "Frequency")
+                        + " at "
+                        + Figures.fixed(d.meanWatts(), 0)
+                        + " W",
+                    claim,
+                    d,
+                    worst(claim, d, volts)));
+  }
+
+  private static Figure worst(Claim claim, DrainRun d, boolean volts) {
+    return (volts ? d.volts() : d.hertz()).orElseThrow().worstIn(claim);
+  }
+
+  private static double margin(Claim claim, Figure figure) {
+    return Math.min(
+        Double.isNaN(claim.low()) ? Double.POSITIVE_INFINITY : figure.value() - claim.low(),
+        Double.isNaN(claim.high()) ? Double.POSITIVE_INFINITY : claim.high() - figure.value());
   }
 }

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.ShutOff;
+import org.wiseember.core.capacity.SteadyMean;
 import org.wiseember.core.display.ChargeDisplay;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
@@ -24,23 +25,27 @@ import org.wiseember.workbook.Run;
  * A drain and what it says.
  *
  * @param shutOff why the unit shut off, where it or the tester said so
+ * @param startCharge what its display showed when it began or the tester said, %; empty where
+ *     nobody knows
+ * @param roomCelsius mean of the room, °C; empty where it was not read
  */
 public record DrainRun(
     KeptRun kept,
     CapacityFinding finding,
     Optional<ShutOff> shutOff,
-    boolean startedFull,
+    OptionalDouble startCharge,
     Optional<ChargeDisplay> display,
     Optional<Figure> held,
-    Optional<Figure> volts,
-    Optional<Figure> hertz)
+    Optional<SteadyMean> volts,
+    Optional<SteadyMean> hertz,
+    OptionalDouble roomCelsius)
     implements TestRun {
   /**
    * Whether it went from full to the cut-off, so that the figure is the unit's and not the
-   * tester's.
+   * tester's. Where nobody knows how full it was, it is taken for full and says so.
    */
   public boolean complete() {
-    return startedFull
+    return startCharge.orElse(Drain.FULL_DISPLAY) >= Drain.FULL_DISPLAY
         && run().state() == Run.State.DONE
         && finding.reachesCutoff()
         && shutOff.map(ShutOff::ownLimit).orElse(true);
@@ -122,6 +127,10 @@ public record DrainRun(
   public String caption() {
     String mean =
         finding.meanPower().map(w -> Figures.fixed(w.value(), 0) + " W mean, ").orElse("");
+    String room =
+        roomCelsius.isPresent()
+            ? ", room " + Figures.fixed(roomCelsius.getAsDouble(), 0) + " °C"
+            : "";
     String ended =
         finding
             .duration()
@@ -130,7 +139,7 @@ public record DrainRun(
                     (complete() ? "shut off after " : "followed for ")
                         + Figures.duration(d.value()))
             .orElse("");
-    return mean + ended;
+    return mean + ended + room;
   }
 
   @Override
@@ -147,6 +156,13 @@ public record DrainRun(
   public List<Warning> warnings() {
     List<Warning> all = new ArrayList<>(finding.warnings());
     shutOff.map(ShutOff::warning).ifPresent(all::add);
+    if (startCharge.isEmpty() && finding.deliveredEnergy().isPresent()) {
+      all.add(
+          new Warning(
+              "start_unknown",
+              "Nobody noted that the unit was full when this drain began; it is judged as if it"
+                  + " was. Note the display at the start."));
+    }
     return all;
   }
 }

@@ -2,27 +2,26 @@ package org.wiseember.trial.test.drain;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
-import org.wiseember.bench.procedure.Drain;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.ShutOff;
 import org.wiseember.core.capacity.SteadyMean;
 import org.wiseember.core.capacity.UsableCapacity;
 import org.wiseember.core.display.ChargeDisplay;
-import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.StartCharge;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -33,9 +32,6 @@ import org.wiseember.workbook.RunSettings;
 /** A full unit emptied under one load: what an AC and a DC drain share. */
 abstract class DrainTest implements TestType {
   private static final double LAST_MINUTE = 60;
-
-  /** A display read up to here after the load went on was read at the start, s. */
-  private static final double AT_THE_START = 60;
 
   private static final Set<String> NOTES = Set.of("note", "error_code", "mark");
 
@@ -78,26 +74,35 @@ abstract class DrainTest implements TestType {
         record.kept(),
         finding,
         shutOff(record, finding),
-        startedFull(record, finding),
+        StartCharge.of(record, finding.startTime()),
         ChargeDisplay.of(record.treated(), finding),
-        steady(record, finding, Channel.AC_POWER, "Power held"),
+        steady(record, finding, Channel.AC_POWER, "Power held").map(SteadyMean::mean),
         steady(record, finding, Channel.AC_VOLTAGE, "Output volts under load"),
-        steady(record, finding, Channel.FREQUENCY, "Frequency under load"));
+        steady(record, finding, Channel.FREQUENCY, "Frequency under load"),
+        room(record, finding));
   }
 
-  /** A display that was read at the start has to say full; one read later says nothing of it. */
-  private static boolean startedFull(RunRecord record, CapacityFinding finding) {
-    Series display = record.trace().series(Channel.DISPLAY_CHARGE);
-    return display.size() == 0
-        || !(display.seconds(0) <= finding.startTime() + AT_THE_START)
-        || display.value(0) >= Drain.FULL_DISPLAY;
-  }
-
-  private static Optional<Figure> steady(
+  private static Optional<SteadyMean> steady(
       RunRecord record, CapacityFinding finding, Channel channel, String name) {
-    return record
-        .meter(channel)
-        .flatMap(meter -> SteadyMean.of(record.treated(), finding, channel, meter, name));
+    return SteadyMean.of(
+        record.treated(),
+        finding,
+        channel,
+        record.meterOrAssumed(channel),
+        record.meter(channel).isEmpty(),
+        name);
+  }
+
+  private static OptionalDouble room(RunRecord record, CapacityFinding finding) {
+    return SteadyMean.of(
+            record.treated(),
+            finding,
+            Channel.ROOM_TEMPERATURE,
+            record.meterOrAssumed(Channel.ROOM_TEMPERATURE),
+            true,
+            "Room")
+        .map(r -> OptionalDouble.of(r.mean().value()))
+        .orElseGet(OptionalDouble::empty);
   }
 
   private static CapacityMethod method(RunRecord record, Asked asked) {

@@ -1,11 +1,14 @@
 package org.wiseember.trial.test.drain;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.wiseember.core.capacity.RateModel;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.trial.test.LikeRuns;
 import org.wiseember.trial.test.UnitFindings;
 
 /** Energy against load over a unit's complete AC drains. */
@@ -14,13 +17,28 @@ public final class EnergyByLoad {
 
   /** The model through them; empty for drains at fewer than two different loads. */
   public static Optional<RateModel> of(UnitFindings unit) {
-    List<RateModel.Drained> drains =
-        drains(unit).stream()
-            .map(
-                d ->
-                    new RateModel.Drained(
-                        d.meanWatts(), d.finding().deliveredEnergy().orElseThrow().estimate()))
-            .toList();
+    List<RateModel.Drained> drains = new ArrayList<>();
+    List<DrainRun> left = new ArrayList<>(drains(unit));
+    while (!left.isEmpty()) {
+      // Repeats at one load are one point of the curve.
+      LikeRuns<DrainRun> like =
+          LikeRuns.of(
+                  left.get(0),
+                  left,
+                  DrainRun::meanWatts,
+                  d -> d.finding().deliveredEnergy(),
+                  Repeats.WHOLE_TEST)
+              .orElseThrow();
+      List<DrainRun> those =
+          left.stream()
+              .filter(d -> LikeRuns.alike(d.meanWatts(), left.get(0).meanWatts()))
+              .toList();
+      drains.add(
+          new RateModel.Drained(
+              those.stream().mapToDouble(DrainRun::meanWatts).average().orElseThrow(),
+              like.figure().estimate()));
+      left.removeAll(those);
+    }
     Optional<Estimate> idleHours =
         unit.offered("idle_hours").stream().reduce((a, b) -> b).map(o -> o.figure().estimate());
     return RateModel.of(drains, idleHours);

@@ -9,7 +9,9 @@ import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.core.heat.FanSteps;
 import org.wiseember.core.heat.HeatRise;
 import org.wiseember.core.heat.HotSpot;
+import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Levels;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.typed.TypedSpot;
@@ -32,6 +34,9 @@ final class HeatFindings {
   /** The room changes so slowly that a reading this old still tells it, s. */
   private static final double ROOM_SECONDS = 3600;
 
+  /** Loads closer than this share are one load. */
+  private static final double SAME_LOAD = 0.1;
+
   /** Less than this is no load, W. */
   private static final double LOADED_WATTS = 10;
 
@@ -43,12 +48,33 @@ final class HeatFindings {
   HeatFindings(RunRecord record) {
     this.record = record;
     this.run = record.run();
-    this.begins =
+    List<Event> told =
         record.events().stream()
             .filter(e -> e.code().equals(HeatNoise.LOAD) || e.code().equals(HeatNoise.BACKGROUND))
             .sorted(Comparator.comparingDouble(Event::seconds))
             .toList();
+    this.begins = told.isEmpty() ? byWatts(record.treated()) : told;
     this.typed = record.typed();
+  }
+
+  /** Of a log without a word of its loads: what comes before the first of them is the room. */
+  private static List<Event> byWatts(Trace treated) {
+    Series watts = treated.series(Channel.AC_POWER);
+    List<Event> begins = new ArrayList<>();
+    double before = 0;
+    for (Levels.Level level : Levels.of(watts, SAME_LOAD, LOADED_WATTS)) {
+      double at = watts.seconds(level.first());
+      double mean = watts.integral(level.first(), level.last());
+      double span = watts.seconds(level.last()) - at;
+      double load = span > 0 ? mean / span : watts.value(level.first());
+      if (load <= LOADED_WATTS && begins.isEmpty()) {
+        begins.add(new Event(treated.seconds(0), HeatNoise.BACKGROUND, "the room"));
+      } else if (load > LOADED_WATTS && load > before) {
+        begins.add(new Event(at, HeatNoise.LOAD, Figures.fixed(load, 0) + " W"));
+        before = load;
+      }
+    }
+    return begins;
   }
 
   HeatRun find() {

@@ -29,6 +29,11 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
     loads = List.copyOf(loads);
   }
 
+  /** So far from the sound meter, as particulars of a run. */
+  public static Map<String, String> at(double metres) {
+    return Map.of(METRES, Double.toString(metres));
+  }
+
   static double metres(Map<String, String> kept) {
     return Kept.number(kept, METRES).orElse(SoundDistance.USUAL.metres());
   }

@@ -22,7 +22,6 @@ import org.wiseember.core.overload.OverloadMethod;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
@@ -122,50 +121,63 @@ public final class OverloadTest implements TestType {
   /** A promised overload is judged by the time it was withstood. */
   private static Answer overload(Claim claim, List<OverloadFinding> tries, OverloadRun run) {
     double promised = claim.condition(Condition.Kind.FOR_SECONDS).orElse(SURGE_SECONDS);
-    Claim time = Claim.atLeast(Subject.OVERLOAD_TIME, promised, claim.printedAs());
+    Claim time = promisedTime(claim);
     Endurance shown = Endurance.of(tries, claim.figure(), promised);
     String title = "Overload " + Figures.plain(claim.figure(), Unit.WATT);
-    return new Answer(
-        title, time, run.run().id(), guard -> endurance(time, shown, run.recovery(), guard));
+    Optional<Figure> seconds =
+        shown.seconds().map(s -> s.because(s.because().watching(run.recovery())));
+    if (seconds.isEmpty()) {
+      return Answer.rigCannotShow(title, time, run, shown.reason());
+    }
+    return shown.shown() == Endurance.Shown.NOT_REACHED
+        ? Answer.rigCannotShow(title, time, run, seconds.get(), shown.reason())
+        : new Answer(
+            title,
+            time,
+            run.run().id(),
+            guard -> Verdict.judge(time, seconds.get(), guard).because(shown.reason()));
   }
 
-  private static Verdict endurance(
-      Claim time, Endurance shown, List<String> recovery, boolean guard) {
-    Optional<Figure> seconds = shown.seconds().map(s -> s.because(s.because().watching(recovery)));
-    return switch (shown.shown()) {
-      case TIMED -> Verdict.judge(time, seconds.orElseThrow(), guard);
-      case HELD ->
-          Verdict.decided(time, seconds.orElseThrow(), Standing.KEPT, shown.reason(), guard);
-      case TRIPPED_SOONER ->
-          Verdict.decided(time, seconds.orElseThrow(), Standing.SHORT, shown.reason(), guard);
-      case HEAVIER_ONLY -> Verdict.rigCannotShow(time, shown.reason());
-      case NOT_REACHED ->
-          seconds
-              .map(s -> Verdict.rigCannotShow(time, s, shown.reason()))
-              .orElseGet(() -> Verdict.rigCannotShow(time, shown.reason()));
-      case NO_TRY -> Verdict.notTested(time);
-    };
+  /** Watts promised for a time are a promise of that time, tested or not. */
+  @Override
+  public Claim judgedAs(Claim claim) {
+    return claim.subject() == Subject.OVERLOAD
+            && claim.condition(Condition.Kind.FOR_SECONDS).isPresent()
+        ? promisedTime(claim)
+        : claim;
   }
 
-  /** A load held for the surge's time is the least it can. */
+  private static Claim promisedTime(Claim claim) {
+    return Claim.atLeast(
+            Subject.OVERLOAD_TIME,
+            claim.condition(Condition.Kind.FOR_SECONDS).orElse(SURGE_SECONDS),
+            claim.printedAs())
+        .under(new Condition(Condition.Kind.AT_LOAD, claim.figure()));
+  }
+
+  /** A load held for the surge's time is the least it can; one that tripped sooner the most. */
   private static Answer surge(Claim claim, List<OverloadFinding> tries, OverloadRun run) {
     double seconds = claim.condition(Condition.Kind.FOR_SECONDS).orElse(SURGE_SECONDS);
-    Endurance shown = Endurance.of(tries, claim.figure(), seconds);
     String title = "Surge, by a load";
     Optional<Figure> held = HeldLoad.heaviest(tries, seconds);
-    if (held.isEmpty()) {
-      return Answer.rigCannotShow(title, claim, run, shown.reason());
+    Optional<Figure> gaveUp =
+        HeldLoad.lightestTripped(tries, seconds).filter(t -> t.high() < claim.figure());
+    if (gaveUp.isPresent()) {
+      return Answer.of(title, claim, run, gaveUp.get());
     }
-    return shown.shown() == Endurance.Shown.HELD
-        ? Answer.decided(title, claim, run, held.get(), Standing.KEPT, shown.reason())
+    if (held.isEmpty()) {
+      return Answer.rigCannotShow(
+          title, claim, run, Endurance.of(tries, claim.figure(), seconds).reason());
+    }
+    return held.get().low() >= claim.figure()
+        ? Answer.of(title, claim, run, held.get())
         : Answer.rigCannotShow(
             title,
             claim,
             run,
             held.get(),
-            shown.shown() == Endurance.Shown.NOT_REACHED
-                ? shown.reason()
-                : "A surge is shown by a motor's start or a load that heavy. " + shown.reason());
+            "A surge is shown by a motor's start or a load that heavy. "
+                + Endurance.of(tries, claim.figure(), seconds).reason());
   }
 
   /** A hold at the rating for ten minutes keeps it, a trip there or below breaks it. */

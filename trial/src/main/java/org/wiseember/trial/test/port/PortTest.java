@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.wiseember.bench.procedure.PortSteps;
-import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -98,24 +97,48 @@ public final class PortTest implements TestType {
     return Set.of(Subject.DC_PORT_CURRENT, Subject.DC_PORT_POWER, Subject.DC_PORT_VOLTAGE);
   }
 
+  /**
+   * Where a port switched off between two steps, its limit lies between them; where it never did,
+   * it carries what it carried at least. Its volts are those at the current the label rates it at.
+   */
   @Override
   public Optional<Answer> answer(Claim claim, UnitFindings unit) {
     return unit.newest(PortRun.class)
         .flatMap(
             run -> {
               PortFinding f = run.finding();
-              boolean amps = claim.subject() == Subject.DC_PORT_CURRENT;
-              Optional<Figure> figure =
-                  amps
-                      ? f.mostAmps()
-                      : claim.subject() == Subject.DC_PORT_POWER ? f.mostWatts() : f.loadedVolts();
-              String title =
-                  amps
-                      ? "12 V port"
-                      : claim.subject() == Subject.DC_PORT_POWER
-                          ? "12 V port power"
-                          : "12 V port volts under load";
-              return figure.map(x -> Answer.of(title, claim, run, x));
+              return switch (claim.subject()) {
+                case DC_PORT_CURRENT ->
+                    f.tripAmps().or(f::mostAmps).map(x -> Answer.of("12 V port", claim, run, x));
+                case DC_PORT_POWER ->
+                    f.tripWatts()
+                        .or(f::mostWatts)
+                        .map(x -> Answer.of("12 V port power", claim, run, x));
+                default -> volts(claim, run, FromLabel.portAmps(unit.label()));
+              };
             });
+  }
+
+  private static Optional<Answer> volts(Claim claim, PortRun run, double rated) {
+    String title = "12 V port volts at " + Figures.plain(rated) + " A";
+    return run.finding()
+        .voltsAt(rated)
+        .map(x -> Answer.of(title, claim, run, x))
+        .or(
+            () ->
+                run.finding()
+                    .loadedVolts()
+                    .map(
+                        x ->
+                            Answer.rigCannotShow(
+                                title,
+                                claim,
+                                run,
+                                x,
+                                "It was loaded "
+                                    + x.because().summary()
+                                    + " at most; the label rates it at "
+                                    + Figures.plain(rated)
+                                    + " A.")));
   }
 }

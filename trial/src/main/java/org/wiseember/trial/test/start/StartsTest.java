@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.wiseember.bench.procedure.MotorStarts;
+import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
@@ -53,6 +54,11 @@ public final class StartsTest implements TestType {
   @Override
   public Group group() {
     return Group.POWER;
+  }
+
+  @Override
+  public boolean inCaptures() {
+    return true;
   }
 
   @Override
@@ -157,7 +163,10 @@ public final class StartsTest implements TestType {
     return Set.of(Subject.SURGE);
   }
 
-  /** A surge is shown by what a start took: the most that went, else the least that failed. */
+  /**
+   * A surge is shown by what a start took: the most that went is the least the unit can. One failed
+   * start convicts nobody; several that all failed under less than the claim do.
+   */
   @Override
   public Optional<Answer> answer(Claim claim, UnitFindings unit) {
     List<StartsRun> runs = unit.of(StartsRun.class).filter(r -> r.series().isPresent()).toList();
@@ -167,26 +176,43 @@ public final class StartsTest implements TestType {
             .max(Comparator.comparingDouble(r -> r.series().orElseThrow().held().getAsDouble()));
     Optional<StartsRun> weakest =
         runs.stream()
+            .filter(r -> r.series().orElseThrow().neverWent())
             .filter(r -> r.series().orElseThrow().failed().isPresent())
             .min(Comparator.comparingDouble(r -> r.series().orElseThrow().failed().getAsDouble()));
     Optional<Figure> held = strongest.flatMap(r -> Surge.held(r.series().orElseThrow()));
-    Optional<Figure> failed = weakest.flatMap(r -> Surge.failed(r.series().orElseThrow()));
+    Optional<Figure> failed =
+        weakest
+            .flatMap(r -> Surge.failed(r.series().orElseThrow()))
+            .map(f -> Surge.asPrinted(f.bounded(Bound.AT_MOST)));
     String title = "Surge, by a start";
-    boolean keeps = held.filter(h -> h.high() >= claim.figure()).isPresent();
-    if (!keeps && failed.filter(f -> f.value() < claim.figure()).isPresent()) {
-      return Optional.of(Answer.of(title, claim, weakest.get(), Surge.asPrinted(failed.get())));
+    boolean keeps = held.filter(h -> h.low() >= claim.figure()).isPresent();
+    if (!keeps && failed.filter(f -> f.high() < claim.figure()).isPresent()) {
+      return Optional.of(Answer.of(title, claim, weakest.get(), failed.get()));
     }
     return held.map(
-        h ->
-            keeps
-                ? Answer.of(title, claim, strongest.get(), Surge.asPrinted(h))
-                : Answer.rigCannotShow(
-                    title,
-                    claim,
-                    strongest.get(),
-                    Surge.asPrinted(h),
-                    "The motor took "
-                        + Figures.fixed(h.value(), 0)
-                        + " VA at most and started; a heavier one is needed to reach the claim."));
+            h ->
+                keeps
+                    ? Answer.of(title, claim, strongest.get(), Surge.asPrinted(h))
+                    : Answer.rigCannotShow(
+                        title,
+                        claim,
+                        strongest.get(),
+                        Surge.asPrinted(h),
+                        "The motor took "
+                            + Figures.fixed(h.value(), 0)
+                            + " VA at most and started; a heavier one is needed to reach the claim."))
+        .or(() -> runs.stream().reduce((a, b) -> b).map(r -> fewFailed(title, claim, r)));
+  }
+
+  private static Answer fewFailed(String title, Claim claim, StartsRun run) {
+    StartSeries series = run.series().orElseThrow();
+    String why =
+        series.started().count()
+            + " started. A failed start is no verdict: try "
+            + StartSeries.ENOUGH
+            + " times, rested, and note what it took.";
+    return Surge.failed(series)
+        .map(f -> Answer.rigCannotShow(title, claim, run, Surge.asPrinted(f), why))
+        .orElseGet(() -> Answer.rigCannotShow(title, claim, run, why));
   }
 }

@@ -5,14 +5,18 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.wiseember.bench.procedure.SwitchOver;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.transfer.LongestGap;
 import org.wiseember.core.transfer.PassThrough;
 import org.wiseember.core.transfer.TransferGap;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
@@ -41,6 +45,11 @@ public final class TransferTest implements TestType {
   @Override
   public Group group() {
     return Group.POWER;
+  }
+
+  @Override
+  public boolean inCaptures() {
+    return true;
   }
 
   @Override
@@ -96,13 +105,25 @@ public final class TransferTest implements TestType {
 
   @Override
   public Optional<Answer> answer(Claim claim, UnitFindings unit) {
-    return unit.of(TransferRun.class)
-        .filter(r -> r.longest().isPresent())
-        .reduce((a, b) -> b)
-        .map(
-            r -> {
-              var longest = r.longest().orElseThrow();
-              return Answer.of(longest.name(), claim, r, longest);
-            });
+    List<TransferRun> runs =
+        unit.of(TransferRun.class).filter(r -> r.longest().isPresent()).toList();
+    if (runs.isEmpty()) {
+      return Optional.empty();
+    }
+    List<TransferGap> gaps = runs.stream().flatMap(r -> r.gaps().stream()).toList();
+    TransferRun newest = runs.get(runs.size() - 1);
+    List<String> words = newest.passThrough().map(PassThrough::words).stream().toList();
+    Figure longest = LongestGap.of(gaps, words).orElseThrow();
+    return Optional.of(
+        new Answer(
+            longest.name(),
+            claim,
+            newest.run().id(),
+            guard -> {
+              Verdict verdict = Verdict.judge(claim, longest, guard);
+              return verdict.standing() == Standing.KEPT
+                  ? verdict.and(LongestGap.mayStillFail(gaps.size()))
+                  : verdict;
+            }));
   }
 }

@@ -20,9 +20,24 @@ import org.wiseember.trial.test.TestSettings;
 /** What a USB port is asked with. */
 public record UsbSettings(UsbTester tester, String reason) implements TestSettings {
   private static final String TESTER = "usbTester";
+  private static final double NO_FIVE_VOLTS = 6;
 
   static UsbTester tester(Map<String, String> kept) {
     return Kept.choice(UsbTester.values(), kept, TESTER, UsbTester.FIVE_VOLT);
+  }
+
+  /**
+   * The tester of a run; where nobody kept it, the least one that could have read so many volts.
+   */
+  static UsbTester tester(Map<String, String> kept, double mostVolts) {
+    return kept.containsKey(TESTER)
+        ? tester(kept)
+        : mostVolts > NO_FIVE_VOLTS ? UsbTester.PD_100 : UsbTester.FIVE_VOLT;
+  }
+
+  /** A tester, as particulars of a run. */
+  public static Map<String, String> with(UsbTester tester) {
+    return Map.of(TESTER, tester.name());
   }
 
   @Override

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.Optional;
 import java.util.Set;
 import org.wiseember.bench.procedure.StepByStep;
+import org.wiseember.core.figure.Bound;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -13,6 +14,7 @@ import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.OnHand;
@@ -80,11 +82,16 @@ public final class UsbTest implements TestType {
 
   @Override
   public TestRun worked(RunRecord record, Asked asked) {
+    Series volts = record.treated().series(Channel.DC_VOLTAGE);
+    double most = 0;
+    for (int i = 0; i < volts.size(); i++) {
+      most = Math.max(most, volts.value(i));
+    }
     return new UsbRun(
         record.kept(),
         UsbPort.of(
             record.treated(),
-            UsbSettings.tester(record.run().settings().particulars()),
+            UsbSettings.tester(record.run().settings().particulars(), most),
             record.meter(Channel.DC_VOLTAGE),
             record.meter(Channel.DC_CURRENT)));
   }
@@ -97,28 +104,28 @@ public final class UsbTest implements TestType {
   @Override
   public Optional<Answer> answer(Claim claim, UnitFindings unit) {
     return unit.of(UsbRun.class)
-        .filter(r -> r.port().most().isPresent())
-        .max(Comparator.comparingDouble(r -> r.port().most().orElseThrow().value()))
+        .filter(r -> r.port().contract().isPresent())
+        .max(Comparator.comparingDouble(r -> r.port().contract().orElseThrow().value()))
         .map(r -> answer(claim, r));
   }
 
   private static Answer answer(Claim claim, UsbRun run) {
     String title = claim.subject().words();
-    var most = run.port().most().orElseThrow();
     UsbTester tester = run.port().tester();
-    return run.port().rigStops(claim.figure())
-        ? Answer.rigCannotShow(
-            title,
-            claim,
-            run,
-            most,
-            "A "
-                + tester.words()
-                + " asks for "
-                + Figures.plain(tester.mostWatts(), Unit.WATT)
-                + " at most. Needed: "
-                + UsbTester.needed(claim.figure())
-                + ".")
-        : Answer.of(title, claim, run, most);
+    if (run.port().rigStops(claim.figure())) {
+      return Answer.rigCannotShow(
+          title,
+          claim,
+          run,
+          run.port().most().orElseThrow().bounded(Bound.AT_LEAST),
+          "A "
+              + tester.words()
+              + " asks for "
+              + Figures.plain(tester.mostWatts(), Unit.WATT)
+              + " at most. Needed: "
+              + UsbTester.needed(claim.figure())
+              + ".");
+    }
+    return Answer.of(title, claim, run, run.port().contract().orElseThrow());
   }
 }

@@ -7,7 +7,6 @@ import org.wiseember.core.trace.Trace;
 import org.wiseember.core.transfer.Sag;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.core.waveform.RatioCheck;
-import org.wiseember.core.waveform.WaveMethod;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformFinding;
 import org.wiseember.core.waveform.WaveformUnreadable;
@@ -44,8 +43,7 @@ final class WaveFindings {
   private WaveRun.Wave wave(KeptCapture kept) {
     boolean mains = kept.mains();
     try {
-      WaveformFinding f =
-          WaveformAnalysis.of(kept.capture(), WaveMethod.assumed(WaveMethod.MOST_ORDERS));
+      WaveformFinding f = WaveformAnalysis.of(kept.capture(), WaveFiles.method(run.settings()));
       return new WaveRun.Wave(
           kept,
           mains,

@@ -39,6 +39,11 @@ public final class WaveTest implements TestType {
   }
 
   @Override
+  public boolean inCaptures() {
+    return true;
+  }
+
+  @Override
   public boolean hazardous() {
     return true;
   }

@@ -1,0 +1,206 @@
+package org.wiseember.command;
+
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.wiseember.bench.procedure.Watching;
+import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.port.UsbTester;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.test.StartCharge;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.charge.ChargeSetting;
+import org.wiseember.trial.test.heat.HeatSettings;
+import org.wiseember.trial.test.usb.UsbSettings;
+import picocli.CommandLine.ParameterException;
+
+/**
+ * A run as it is named on the command line: {@code ac-drain=drain.csv,accuracy=0.5,from=full}.
+ *
+ * @param accuracy ± % of reading of its meters, ± dB for sound; empty where it was not given
+ * @param load of a capture, W; empty where it was not given
+ * @param particulars what else it was made with
+ */
+record RunArgument(
+    TestType type,
+    Path file,
+    OptionalDouble accuracy,
+    OptionalDouble load,
+    Map<String, String> particulars) {
+  private static final double MOST_LOAD = 1e6;
+  private static final double MOST_METRES = 100;
+  private static final double FULL = 100;
+
+  /** What scripts call a test where the workbook calls it otherwise. */
+  private static final Map<String, String> ALSO = Map.of("soak", Watching.KIND);
+
+  /** Reads one. */
+  static RunArgument read(String text, Function<String, ParameterException> refused) {
+    return new Reading(refused).read(text);
+  }
+
+  private record Reading(Function<String, ParameterException> refused) {
+    RunArgument read(String text) {
+      List<String> parts = parts(text);
+      int equals = parts.get(0).indexOf('=');
+      if (equals < 1 || equals == parts.get(0).length() - 1) {
+        throw refused.apply("--run takes KIND=FILE, not “" + shown(text) + "”.");
+      }
+      String kind = parts.get(0).substring(0, equals);
+      TestType type =
+          Optional.of(ALSO.getOrDefault(kind, kind))
+              .flatMap(AllTests::byKey)
+              .orElseThrow(
+                  () ->
+                      refused.apply(
+                          "--run: “"
+                              + shown(kind)
+                              + "” is no kind of run. Kinds: "
+                              + kinds()
+                              + "."));
+      RunArgument run =
+          new RunArgument(
+              type,
+              path(parts.get(0).substring(equals + 1)),
+              OptionalDouble.empty(),
+              OptionalDouble.empty(),
+              Map.of());
+      for (String part : parts.subList(1, parts.size())) {
+        run = with(run, part);
+      }
+      return run;
+    }
+
+    private Path path(String text) {
+      try {
+        return Path.of(text);
+      } catch (InvalidPathException e) {
+        throw refused.apply("--run: “" + shown(text) + "” is no path.");
+      }
+    }
+
+    private RunArgument with(RunArgument run, String part) {
+      int equals = part.indexOf('=');
+      String key = equals < 0 ? part : part.substring(0, equals);
+      String value = equals < 0 ? "" : part.substring(equals + 1);
+      return switch (key) {
+        case "accuracy" ->
+            new RunArgument(
+                run.type,
+                run.file,
+                OptionalDouble.of(number(key, value, 0, FULL)),
+                run.load,
+                run.particulars);
+        case "load" ->
+            new RunArgument(
+                run.type,
+                run.file,
+                run.accuracy,
+                OptionalDouble.of(number(key, value, 0, MOST_LOAD)),
+                run.particulars);
+        case "distance" -> run.with(HeatSettings.at(number(key, value, 0.01, MOST_METRES)));
+        case "from" -> run.with(StartCharge.told(charge(value)));
+        case "source" -> run.with(ChargeSetting.fed(sources(value)));
+        case "tester" -> run.with(UsbSettings.with(tester(value)));
+        default ->
+            throw refused.apply(
+                "--run: “"
+                    + shown(key)
+                    + "” is no key. Keys: accuracy, source, load, distance, tester, from.");
+      };
+    }
+
+    private double number(String key, String value, double least, double most) {
+      try {
+        double number = Double.parseDouble(value);
+        if (number >= least && number <= most) {
+          return number;
+        }
+      } catch (NumberFormatException notOne) {
+        // Told below.
+      }
+      throw refused.apply("--run: " + key + " takes a number, not “" + shown(value) + "”.");
+    }
+
+    private double charge(String value) {
+      return switch (value) {
+        case "full" -> FULL;
+        case "empty" -> 0;
+        default -> number("from", value.replaceFirst("\\s*%$", ""), 0, FULL);
+      };
+    }
+
+    private Set<ChargeSource> sources(String value) {
+      Set<ChargeSource> sources = EnumSet.noneOf(ChargeSource.class);
+      for (String name : value.split("\\+", -1)) {
+        sources.add(
+            ChargeSource.byName(name.toUpperCase(Locale.ROOT).replace('-', '_'))
+                .orElseThrow(
+                    () ->
+                        refused.apply(
+                            "--run: source takes wall, car, solar, battery, usb-c, several with +,"
+                                + " not “"
+                                + shown(value)
+                                + "”.")));
+      }
+      return sources;
+    }
+
+    private UsbTester tester(String value) {
+      return switch (value) {
+        case "5v" -> UsbTester.FIVE_VOLT;
+        case "pd" -> UsbTester.PD_100;
+        default -> throw refused.apply("--run: tester takes 5v or pd, not “" + shown(value) + "”.");
+      };
+    }
+
+    /** Parted at commas that no backslash stands before. */
+    private static List<String> parts(String text) {
+      List<String> parts = new ArrayList<>();
+      StringBuilder part = new StringBuilder();
+      for (int i = 0; i < text.length(); i++) {
+        char c = text.charAt(i);
+        boolean escaped = c == '\\' && i + 1 < text.length() && text.charAt(i + 1) == ',';
+        if (escaped) {
+          part.append(',');
+          i++;
+        } else if (c == ',') {
+          parts.add(part.toString());
+          part.setLength(0);
+        } else {
+          part.append(c);
+        }
+      }
+      parts.add(part.toString());
+      return parts;
+    }
+
+    private static String kinds() {
+      return AllTests.list().stream()
+          .map(TestType::key)
+          .map(k -> k.equals(Watching.KIND) ? "soak" : k)
+          .collect(Collectors.joining(", "));
+    }
+
+    private static String shown(String text) {
+      String plain = text.replaceAll("\\p{Cntrl}", "?");
+      return plain.length() > 80 ? plain.substring(0, 80) + "…" : plain;
+    }
+  }
+
+  private RunArgument with(Map<String, String> more) {
+    Map<String, String> all = new TreeMap<>(particulars);
+    all.putAll(more);
+    return new RunArgument(type, file, accuracy, load, all);
+  }
+}

@@ -1,0 +1,558 @@
+package org.wiseember.command;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.DoubleUnaryOperator;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Labels held against logs and captures on the command line: the rig never convicts the unit. */
+public class JudgeTest {
+  private Path folder;
+  private JsonSchema schema;
+  private int files;
+
+  private record Outcome(int code, String out, String err) {}
+
+  @BeforeClass
+  public void prepare() throws IOException {
+    folder = Files.createTempDirectory("ember-judge");
+    schema =
+        JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+            .getSchema(Files.readString(Path.of("..", "docs", "schemas", "judge.schema.json")));
+  }
+
+  private static Outcome run(String... args) {
+    StringWriter out = new StringWriter();
+    StringWriter err = new StringWriter();
+    int code = Ember.run(new PrintWriter(out), new PrintWriter(err), args);
+    return new Outcome(code, out.toString(), err.toString());
+  }
+
+  private String file(String text) throws IOException {
+    return Files.writeString(folder.resolve("f" + files++ + ".csv"), text).toString();
+  }
+
+  private Outcome judged(String label, List<String> runs, String... more) throws IOException {
+    List<String> args = new ArrayList<>(List.of("judge", "--label", file(label)));
+    for (String run : runs) {
+      args.addAll(List.of("--run", run));
+    }
+    args.addAll(List.of(more));
+    return run(args.toArray(String[]::new));
+  }
+
+  /** The one claim of a subject, judged against runs. */
+  private JsonNode claim(String subject, String label, List<String> runs, String... more)
+      throws IOException {
+    List<String> options = new ArrayList<>(List.of("--json"));
+    options.addAll(List.of(more));
+    Outcome outcome = judged(label, runs, options.toArray(String[]::new));
+    assertEquals(outcome.code(), 0, outcome.err());
+    JsonNode root = new ObjectMapper().readTree(outcome.out());
+    assertEquals(schema.validate(root).toString(), "[]");
+    for (JsonNode node : root.path("claims")) {
+      if (node.path("subject").asText().equals(subject)) {
+        explained(node);
+        return node;
+      }
+    }
+    throw new AssertionError(subject + " is not in " + root);
+  }
+
+  /** The because is of the very figure of the line. */
+  private static void explained(JsonNode claim) {
+    JsonNode because = claim.path("because");
+    if (!because.isNull()) {
+      for (String key : List.of("value", "unit", "u95")) {
+        assertEquals(because.path(key), claim.path(key), key);
+      }
+      assertFalse(because.path("worked").isEmpty());
+    }
+  }
+
+  private static String verdict(JsonNode claim) {
+    return claim.path("verdict").asText();
+  }
+
+  private static String rows(String heads, int seconds, DoubleUnaryOperator... columns) {
+    StringBuilder log = new StringBuilder("time [s]," + heads + "\n");
+    for (int t = 0; t <= seconds; t++) {
+      log.append(t);
+      for (DoubleUnaryOperator column : columns) {
+        double value = column.applyAsDouble(t);
+        log.append(',');
+        if (!Double.isNaN(value)) {
+          log.append(String.format(Locale.ROOT, "%.4f", value));
+        }
+      }
+      log.append('\n');
+    }
+    return log.toString();
+  }
+
+  /** A load put on after a minute for so long; the volts stay or go with it. */
+  private String overload(double watts, int held, boolean tripped) throws IOException {
+    return file(
+        rows(
+            "ac_power [W],ac_voltage [V]",
+            held + 180,
+            t -> t < 60 ? 300 : t < 60 + held ? watts : 0,
+            t -> tripped && t >= 60 + held ? 0 : 230));
+  }
+
+  private String drain(double watts, int seconds) throws IOException {
+    return file(rows("ac_power [W]", seconds + 120, t -> t >= 10 && t < 10 + seconds ? watts : 0));
+  }
+
+  @Test
+  public void withoutRunsClaimsAreListed() throws IOException {
+    Outcome outcome =
+        judged(
+            "Capacity 1075 Wh LFP\nOverload 2400 W 60 s\nAC outlets: 2\nWeight 12 kg\nPure sine",
+            List.of(),
+            "--json");
+    assertEquals(outcome.code(), 0);
+    JsonNode claims = new ObjectMapper().readTree(outcome.out()).path("claims");
+    assertEquals(schema.validate(new ObjectMapper().readTree(outcome.out())).toString(), "[]");
+    List<String> said = new ArrayList<>();
+    claims.forEach(c -> said.add(c.path("subject").asText() + " " + verdict(c)));
+    assertTrue(
+        said.containsAll(
+            List.of(
+                "capacity not-tested",
+                "chemistry stated",
+                "overload-time not-tested",
+                "ac-outlets stated",
+                "weight stated",
+                "waveform not-tested")),
+        said.toString());
+    for (JsonNode c : claims) {
+      assertTrue(c.path("value").isNull() && c.path("because").isNull());
+    }
+  }
+
+  /** Promised watts for a time are one line: the time, tested or not, with the load. */
+  @Test
+  public void aPromisedOverloadIsATime() throws IOException {
+    JsonNode untested = claim("overload-time", "Overload 2400 W for 60 s", List.of());
+    assertEquals(untested.path("least").asDouble(), 60);
+    assertEquals(untested.path("unit").asText(), "s");
+    assertEquals(untested.path("load").asDouble(), 2400);
+    JsonNode kept =
+        claim(
+            "overload-time",
+            "Overload 2400 W for 60 s",
+            List.of("overload=" + overload(2450, 90, false) + ",accuracy=0.5"));
+    assertEquals(verdict(kept), "kept");
+    assertEquals(kept.path("bound").asText(), "at-least");
+    assertEquals(kept.path("value").asDouble(), 90, 1.1);
+  }
+
+  @DataProvider
+  Object[][] accuracies() {
+    return new Object[][] {{"0.5"}, {"1"}, {"2"}, {"5"}};
+  }
+
+  /** 2 356 W are not 2 400 W, and a worse meter does not make them so. */
+  @Test(dataProvider = "accuracies")
+  public void aLoadJustBelowThePromiseShowsNothing(String accuracy) throws IOException {
+    for (String[] more : new String[][] {{}, {"--plain"}}) {
+      JsonNode claim =
+          claim(
+              "overload-time",
+              "Overload 2400 W for 60 s",
+              List.of("overload=" + overload(2356, 70, false) + ",accuracy=" + accuracy),
+              more);
+      assertEquals(verdict(claim), "rig-cannot-show", claim.path("why").asText());
+      assertTrue(claim.path("why").asText().contains("a little more load"), claim.toString());
+      assertFalse(claim.path("value").isNull());
+    }
+  }
+
+  @Test
+  public void aTripAtTheLoadBreaksAPromise() throws IOException {
+    JsonNode soon =
+        claim(
+            "overload-time",
+            "Overload 2400 W for 60 s",
+            List.of("overload=" + overload(2405, 20, true) + ",accuracy=0.5"));
+    assertEquals(verdict(soon), "short");
+    assertEquals(soon.path("bound").asText(), "exact");
+    JsonNode heavier =
+        claim(
+            "overload-time",
+            "Overload 2400 W for 60 s",
+            List.of("overload=" + overload(2800, 20, true) + ",accuracy=0.5"));
+    assertEquals(verdict(heavier), "rig-cannot-show");
+    assertEquals(heavier.path("bound").asText(), "at-least");
+    JsonNode lighter =
+        claim(
+            "overload-time",
+            "Overload 2400 W for 60 s",
+            List.of("overload=" + overload(2000, 20, true) + ",accuracy=0.5"));
+    assertEquals(verdict(lighter), "short");
+    assertEquals(lighter.path("bound").asText(), "at-most");
+  }
+
+  /** 152 s at 2 264 W say too little of 160 s at 2 200 W to call it short. */
+  @Test
+  public void aTripUnderALittleMoreConvictsNobody() throws IOException {
+    JsonNode claim =
+        claim(
+            "overload-time",
+            "Overload 2200 W for 160 s",
+            List.of("overload=" + overload(2264, 152, true) + ",accuracy=0.5"));
+    assertEquals(verdict(claim), "too-close", claim.toString());
+  }
+
+  @Test
+  public void wattsGoneWithoutVoltsAreATripAndSaySo() throws IOException {
+    String log = file(rows("ac_power [W]", 300, t -> t < 60 ? 300 : t < 80 ? 2400 : 0));
+    Outcome outcome = judged("Overload 2400 W for 60 s", List.of("overload=" + log), "--json");
+    assertTrue(outcome.out().contains("\"short\""), outcome.out());
+    assertTrue(outcome.out().contains("no_volts"), outcome.out());
+  }
+
+  /** A port that never switched off carries what it carried, at least. */
+  @Test
+  public void aPortTriedJustBelowItsRating() throws IOException {
+    String log =
+        file(
+            rows(
+                "dc_voltage [V],dc_current [A]",
+                240,
+                t -> 13.2 - 0.002 * t / 24,
+                t -> Math.min(9.9, 1.1 * Math.floor(t / 24 + 1))));
+    for (String[] more : new String[][] {{}, {"--plain"}}) {
+      JsonNode claim =
+          claim("dc-port-current", "12 V / 10 A", List.of("dc-port=" + log + ",accuracy=1"), more);
+      assertEquals(verdict(claim), "rig-cannot-show");
+      assertEquals(claim.path("bound").asText(), "at-least");
+      assertEquals(claim.path("value").asDouble(), 9.9, 0.01);
+    }
+  }
+
+  /** In fold-back a port has lost its volts; what it is rated at is read at the rated current. */
+  @Test
+  public void aPortIsReadAtItsRatedCurrent() throws IOException {
+    String log =
+        file(
+            rows(
+                "dc_voltage [V],dc_current [A]",
+                200,
+                t -> t < 150 ? 13.1 : 5,
+                t -> t < 50 ? 5 : t < 100 ? 10 : t < 150 ? 11 : 11.5));
+    JsonNode volts =
+        claim("dc-port-voltage", "DC output 12 to 14 V / 10 A", List.of("dc-port=" + log));
+    assertEquals(volts.path("value").asDouble(), 13.1, 0.01, volts.toString());
+    assertEquals(verdict(volts), "kept");
+    JsonNode amps =
+        claim("dc-port-current", "DC output 12 to 14 V / 10 A", List.of("dc-port=" + log));
+    assertEquals(amps.path("value").asDouble(), 11.25, 0.3, "between 11 and 11.5 A");
+    assertEquals(verdict(amps), "kept");
+  }
+
+  /** Watts in for so long and then none, with or without a display. */
+  private String charge(double watts, int seconds, double startPercent) throws IOException {
+    DoubleUnaryOperator power = t -> t < seconds ? watts : 0;
+    return Double.isNaN(startPercent)
+        ? file(rows("in_power [W]", seconds + 200, power))
+        : file(
+            rows(
+                "in_power [W],display_charge [%]",
+                seconds + 200,
+                power,
+                t -> Math.floor(Math.min(100, startPercent + (100 - startPercent) * t / seconds))));
+  }
+
+  /** A charge that began at 60 % is no full charge. */
+  @Test
+  public void aChargeFromHalfFullKeepsNoTimes() throws IOException {
+    String label = "Full charge in 1 h\n80 % in 45 min\nRound-trip efficiency > 85 %";
+    List<String> half =
+        List.of(
+            "ac-drain=" + drain(600, 4584) + ",accuracy=0.5,from=full",
+            "charge=" + charge(400, 3400, 60) + ",accuracy=0.5");
+    JsonNode full = claim("charge-time", label, half);
+    assertEquals(verdict(full), "rig-cannot-show", full.toString());
+    assertEquals(full.path("bound").asText(), "at-least");
+    assertEquals(verdict(claim("round-trip", label, half)), "not-tested");
+    JsonNode unknown =
+        claim("charge-time", label, List.of("charge=" + charge(400, 3400, Double.NaN)));
+    assertEquals(verdict(unknown), "rig-cannot-show");
+    JsonNode empty =
+        claim("charge-time", label, List.of("charge=" + charge(400, 3400, 0) + ",accuracy=0.5"));
+    assertEquals(verdict(empty), "kept", empty.toString());
+    JsonNode told =
+        claim(
+            "charge-time",
+            label,
+            List.of("charge=" + charge(400, 3400, Double.NaN) + ",from=empty"));
+    assertEquals(verdict(told), "kept");
+    JsonNode tooLong =
+        claim("charge-time", label, List.of("charge=" + charge(400, 5400, 60) + ",accuracy=0.5"));
+    assertEquals(verdict(tooLong), "short", "even from 60 % it took longer");
+  }
+
+  /** 80 % is what a display shows, where somebody read it. */
+  @Test
+  public void eightyPercentIsReadOffTheDisplay() throws IOException {
+    JsonNode claim =
+        claim(
+            "charge-time",
+            "80 % in 1 h",
+            List.of("charge=" + charge(400, 3600, 0) + ",accuracy=0.5"));
+    assertEquals(claim.path("value").asDouble(), 0.8, 0.01);
+    assertEquals(verdict(claim), "kept");
+    assertTrue(claim.path("because").path("name").asText().contains("display"));
+  }
+
+  /** Sound in a room as loud as the unit is an upper limit of the unit. */
+  @Test
+  public void aLoudRoomConvictsNobody() throws IOException {
+    String loud =
+        file(
+            rows(
+                "ac_power [W],sound_level [dB]",
+                600,
+                t -> t < 120 ? 0 : 500,
+                t -> t < 120 ? 47.5 : 48.5));
+    JsonNode claim =
+        claim("noise", "Noise < 45 dB at 1 m", List.of("heat=" + loud + ",accuracy=1,distance=1"));
+    assertEquals(verdict(claim), "rig-cannot-show", claim.toString());
+    assertEquals(claim.path("bound").asText(), "at-most");
+    String quiet =
+        file(
+            rows(
+                "ac_power [W],sound_level [dB]",
+                600,
+                t -> t < 120 ? 0 : 500,
+                t -> t < 120 ? 30 : 49));
+    assertEquals(
+        verdict(
+            claim(
+                "noise",
+                "Noise < 45 dB at 1 m",
+                List.of("heat=" + quiet + ",accuracy=1,distance=1"))),
+        "short");
+    String noRoom = file(rows("ac_power [W],sound_level [dB]", 600, t -> 500, t -> 49));
+    assertEquals(
+        verdict(
+            claim(
+                "noise",
+                "Noise < 45 dB at 1 m",
+                List.of("heat=" + noRoom + ",accuracy=1,distance=1"))),
+        "rig-cannot-show");
+  }
+
+  /** A band is held at every moment; where none is printed nobody is convicted by the usual one. */
+  @Test
+  public void aBandIsJudgedByItsWorstStretch() throws IOException {
+    String sags =
+        file(
+            rows(
+                "ac_power [W],ac_voltage [V]",
+                2000,
+                t -> t > 5 && t < 1900 ? 600 : 0,
+                t -> t > 1900 ? 0 : t > 900 && t < 960 ? 210 : 229));
+    JsonNode promised =
+        claim(
+            "output-voltage", "1000 Wh\n230 V ± 5 %", List.of("ac-drain=" + sags + ",accuracy=1"));
+    assertEquals(verdict(promised), "short", promised.toString());
+    assertEquals(promised.path("value").asDouble(), 210, 0.1);
+    JsonNode usual =
+        claim(
+            "output-voltage", "1000 Wh\n230 V 50 Hz", List.of("ac-drain=" + sags + ",accuracy=1"));
+    assertEquals(verdict(usual), "too-close");
+    String blinks =
+        file(
+            rows(
+                "ac_power [W],ac_voltage [V]",
+                2000,
+                t -> t > 5 && t < 1900 ? 600 : 0,
+                t -> t > 1900 || (t > 900 && t < 904) ? 0 : 229));
+    assertEquals(
+        verdict(
+            claim(
+                "output-voltage",
+                "1000 Wh\n230 V ± 5 %",
+                List.of("ac-drain=" + blinks + ",accuracy=1"))),
+        "kept");
+  }
+
+  /** Repeats at like loads are averaged, none replaces another. */
+  @Test
+  public void repeatsOfADrainAreAveraged() throws IOException {
+    List<String> runs =
+        List.of(
+            "ac-drain=" + drain(600, 5400) + ",accuracy=0.5,from=full",
+            "ac-drain=" + drain(606, 5370) + ",accuracy=0.5,from=full",
+            "ac-drain=" + drain(598, 5430) + ",accuracy=0.5,from=full",
+            "ac-drain=" + drain(300, 11400) + ",accuracy=0.5,from=full");
+    String label = "Capacity 890 Wh at 600 W";
+    JsonNode mean = claim("capacity", label, runs);
+    double expected = (600 * 5400 + 606 * 5370 + 598 * 5430) / 3.0 / 3600;
+    assertEquals(mean.path("value").asDouble(), expected, 0.3);
+    JsonNode one = claim("capacity", label, runs.subList(0, 1));
+    assertTrue(mean.path("u95").asDouble() < one.path("u95").asDouble());
+    // Worked by hand: 0.5 % of the meter as limits, 0.5 % of repeating as a bell.
+    assertEquals(one.path("u95").asDouble(), 6.6, 0.2);
+    assertTrue(one.path("because").path("budget").toString().contains("Repeating it"));
+  }
+
+  /** Volts a twentieth below a contract keep it. */
+  @Test
+  public void aUsbContractIsNotShortForItsVolts() throws IOException {
+    String log = file("time [s],dc_voltage [V],dc_current [A]\n0,5.1,3\n60,19.5,5\n");
+    JsonNode claim =
+        claim("usb-c-power", "USB-C 100 W", List.of("usb=" + log + ",tester=pd,accuracy=1"));
+    assertFalse(verdict(claim).equals("short"), claim.toString());
+    assertEquals(claim.path("value").asDouble(), 100, 0.1);
+    JsonNode weak = claim("usb-c-power", "USB-C 15 W", List.of("usb=" + log + ",tester=5v"));
+    assertEquals(verdict(weak), "kept", weak.toString());
+  }
+
+  /** A sine at 10 kS/s that is gone for some milliseconds. */
+  private String pull(double gapMs) throws IOException {
+    StringBuilder log = new StringBuilder("time [s],voltage [V]\n");
+    double from = 0.1023;
+    double to = from + gapMs / 1000;
+    for (int i = 0; i < 3000; i++) {
+      double t = i / 10_000.0;
+      double v =
+          t < from
+              ? 325 * Math.sin(2 * Math.PI * 50 * t)
+              : t < to ? 0 : 325 * Math.sin(2 * Math.PI * 50 * (t - to) + 1);
+      log.append(String.format(Locale.ROOT, "%.5f,%.3f%n", t, v));
+    }
+    return file(log.toString());
+  }
+
+  /** n of n inside keeps and says how often it may still fail; one outside is short. */
+  @Test
+  public void everySwitchOverCounts() throws IOException {
+    List<String> inside = new ArrayList<>();
+    for (double gap : new double[] {6, 7.5, 8.2}) {
+      inside.add("switch-over=" + pull(gap));
+    }
+    JsonNode kept = claim("switch-over", "UPS < 10 ms, 230 V 50 Hz", inside);
+    assertEquals(verdict(kept), "kept", kept.toString());
+    assertEquals(kept.path("value").asDouble(), 8.2, 0.5);
+    // 1 − 0.05^(1/3) is 63 %: arithmetic.
+    assertTrue(kept.path("why").asText().contains("63"), kept.path("why").asText());
+    inside.add("switch-over=" + pull(14));
+    assertEquals(verdict(claim("switch-over", "UPS < 10 ms, 230 V 50 Hz", inside)), "short");
+  }
+
+  @Test
+  public void aWaveIsLookedAtUnderItsLoad() throws IOException {
+    StringBuilder log = new StringBuilder("time [s],voltage [V]\n");
+    for (int i = 0; i < 4000; i++) {
+      double t = i / 10_000.0;
+      double v = 325 * Math.sin(2 * Math.PI * 50 * t) + 6.5 * Math.sin(2 * Math.PI * 150 * t);
+      log.append(String.format(Locale.ROOT, "%.5f,%.4f%n", t, v));
+    }
+    String wave = file(log.toString());
+    JsonNode claim =
+        claim(
+            "distortion",
+            "THD < 3 %\n230 V 50 Hz",
+            List.of("waveform=" + wave + ",load=500,accuracy=1"));
+    assertEquals(claim.path("value").asDouble(), 2, 0.02);
+    assertEquals(verdict(claim), "kept");
+  }
+
+  @DataProvider
+  Object[][] badUsage() {
+    return new Object[][] {
+      {"ac-drain"},
+      {"ac-drain="},
+      {"happiness=x.csv"},
+      {"ac-drain=x.csv,colour=red"},
+      {"ac-drain=x.csv,accuracy=good"},
+      {"ac-drain=x.csv,accuracy=-1"},
+      {"charge=x.csv,source=moon"},
+      {"charge=x.csv,from=half"},
+      {"usb=x.csv,tester=magic"},
+      {"heat=x.csv,distance=0"},
+    };
+  }
+
+  @Test(dataProvider = "badUsage")
+  public void badUsageIsOneLineAndExitCodeTwo(String given) throws IOException {
+    Outcome outcome = judged("1000 Wh", List.of(given));
+    assertEquals(outcome.code(), 2, outcome.err());
+    assertEquals(outcome.err().lines().count(), 1, outcome.err());
+    String key = given.replaceAll(".*[,=]([a-z]+)=.*", "$1");
+    assertTrue(!given.contains("colour") || outcome.err().contains("colour"), key);
+  }
+
+  @Test
+  public void unreadableInputIsOneLineAndExitCodeThree() throws IOException {
+    String noWatts = file(rows("dc_voltage [V]", 50, t -> 12));
+    for (String run :
+        List.of(
+            "ac-drain=" + folder.resolve("missing.csv"),
+            "ac-drain=" + folder,
+            "ac-drain=" + file("nonsense"),
+            "waveform=" + file("nonsense"),
+            "ac-drain=" + noWatts,
+            "overload=" + noWatts,
+            "motor-start=" + noWatts)) {
+      Outcome outcome = judged("1000 Wh", List.of(run), "--json");
+      assertEquals(outcome.code(), 3, run + ": " + outcome.out());
+      assertEquals(outcome.err().lines().count(), 1, outcome.err());
+      assertTrue(outcome.out().isEmpty());
+    }
+    Outcome noLabel = run("judge", "--label", folder.resolve("missing.txt").toString());
+    assertEquals(noLabel.code(), 3);
+    assertEquals(noLabel.err().lines().count(), 1);
+  }
+
+  /** A comma in a path is written with a backslash. */
+  @Test
+  public void aCommaInAPath() throws IOException {
+    Path odd = folder.resolve("a,b.csv");
+    Files.copy(Path.of(drain(600, 5400)), odd);
+    JsonNode claim =
+        claim(
+            "capacity",
+            "1000 Wh",
+            List.of("ac-drain=" + odd.toString().replace(",", "\\,") + ",accuracy=0.5"));
+    assertEquals(claim.path("value").asDouble(), 900, 1);
+  }
+
+  /** Nothing is written beside the files that are read, and people get words. */
+  @Test
+  public void itReadsAndPrintsWords() throws IOException {
+    String log = drain(600, 5400);
+    long before;
+    try (var all = Files.list(folder)) {
+      before = all.count();
+    }
+    Outcome outcome = judged("1000 Wh", List.of("ac-drain=" + log + ",accuracy=0.5"));
+    assertEquals(outcome.code(), 0);
+    assertTrue(outcome.out().contains("Short"), outcome.out());
+    assertTrue(outcome.out().contains("note: Nobody noted that the unit was full"));
+    try (var all = Files.list(folder)) {
+      assertEquals(all.count(), before + 1, "the label of this very test");
+    }
+  }
+}

@@ -1,0 +1,181 @@
+package org.wiseember.trial.record;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeMap;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.trace.Treatment;
+import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.KeptRun;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.waveform.WaveFiles;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.OnDemand;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
+import org.wiseember.workbook.RunPackage;
+import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.TypedReadings;
+
+/**
+ * A run that lies in files and in no workbook: a log, captures, or a package.
+ *
+ * @param type which test it is of
+ * @param trace its readings; empty where there are only captures
+ * @param settings what it was made with
+ * @param treatment what was decided about it
+ */
+public record GivenRun(
+    TestType type,
+    Trace trace,
+    RunSettings settings,
+    Run.State state,
+    Treatment treatment,
+    List<Event> events,
+    List<KeptReading> typed,
+    List<KeptCapture> captures) {
+  public GivenRun {
+    events = List.copyOf(events);
+    typed = List.copyOf(typed);
+    captures = List.copyOf(captures);
+  }
+
+  /** A log of meters. */
+  public static GivenRun log(TestType type, Label label, Trace trace) {
+    return new GivenRun(
+        type,
+        trace,
+        settings(label),
+        Run.State.DONE,
+        Treatment.NONE,
+        List.of(),
+        List.of(),
+        List.of());
+  }
+
+  /**
+   * A captured wave.
+   *
+   * @param loadWatts at the outlet, W; empty where nobody said
+   */
+  public static GivenRun capture(
+      TestType type, Label label, Capture capture, OptionalDouble loadWatts) {
+    CaptureNote note =
+        loadWatts.isPresent()
+            ? CaptureNote.ofLoad(loadWatts.getAsDouble())
+            : CaptureNote.of("The capture");
+    return log(type, label, Trace.empty()).with(new KeptCapture(Double.NaN, note, capture));
+  }
+
+  /** A packed run, as another test where that is wanted. */
+  public static GivenRun packed(TestType type, RunPackage.Unpacked in) {
+    return new GivenRun(
+        type,
+        in.settings().source() == RunSettings.Source.BY_HAND
+            ? TypedReadings.trace(in.typed())
+            : in.trace(),
+        in.settings(),
+        in.state(),
+        in.treatment(),
+        in.events(),
+        in.typed(),
+        in.captures());
+  }
+
+  private static RunSettings settings(Label label) {
+    return new RunSettings(
+        0,
+        FromLabel.volts(label),
+        Map.of(),
+        Map.of(),
+        RunSettings.Source.FILE,
+        0,
+        List.of(),
+        List.of(),
+        Map.of());
+  }
+
+  /** The same with one capture more. */
+  public GivenRun with(KeptCapture more) {
+    List<KeptCapture> all = new ArrayList<>(captures);
+    all.add(more);
+    return new GivenRun(type, trace, settings, state, treatment, events, typed, all);
+  }
+
+  /** The same set up with these words by name. */
+  public GivenRun with(Map<String, String> particulars) {
+    Map<String, String> all = new TreeMap<>(settings.particulars());
+    all.putAll(particulars);
+    return with(settings.accuracy(), all);
+  }
+
+  /** The same with all its meters as good as this: ± % of reading, ± dB for sound. */
+  public GivenRun accurate(double accuracy) {
+    Map<Channel, MeterClass> classes = new EnumMap<>(Channel.class);
+    classes.putAll(settings.accuracy());
+    Set<Channel> read = trace.channels();
+    classes.putAll(GivenAccuracy.of(accuracy, read));
+    return captures.isEmpty()
+        ? with(classes, settings.particulars())
+        : with(classes, settings.particulars()).with(WaveFiles.scope(accuracy));
+  }
+
+  private GivenRun with(Map<Channel, MeterClass> accuracy, Map<String, String> particulars) {
+    RunSettings s = settings;
+    return new GivenRun(
+        type,
+        trace,
+        new RunSettings(
+            s.loadWatts(),
+            s.volts(),
+            accuracy,
+            s.corrections(),
+            s.source(),
+            s.seed(),
+            s.faults(),
+            s.loads(),
+            particulars),
+        state,
+        treatment,
+        events,
+        typed,
+        captures);
+  }
+
+  /** As a run with a number, for working it out. */
+  public RunRecord record(long id) {
+    Run run =
+        new Run(
+            id,
+            RunOf.unit(1),
+            type.key(),
+            type.words(),
+            Instant.EPOCH,
+            state,
+            "",
+            settings,
+            List.copyOf(trace.channels()));
+    return new RunRecord(
+        new KeptRun(type, run, treatment, OnDemand.of(corrected()), captures, Optional.empty()),
+        events,
+        typed);
+  }
+
+  private Trace corrected() {
+    return settings.corrected(trace);
+  }
+}
