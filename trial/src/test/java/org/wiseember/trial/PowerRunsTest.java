@@ -28,6 +28,7 @@ import org.wiseember.bench.procedure.PortSteps;
 import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.procedure.SwitchOver;
 import org.wiseember.bench.run.Pace;
+import org.wiseember.core.figure.Bound;
 import org.wiseember.core.heat.HotSpot;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.noise.Noise;
@@ -323,7 +324,9 @@ public class PowerRunsTest {
     Judgement judgement = judge(unit);
     HeatRun heat = (HeatRun) judgement.runs().get(0);
     assertEquals(heat.background(), 31, 2);
-    assertTrue(heat.rise().orElseThrow().heading().isPresent());
+    // 50 min are less than two time constants of this case: it warms by at least so much.
+    assertTrue(heat.rise().orElseThrow().heading().isEmpty());
+    assertEquals(heat.rise().orElseThrow().reached().bound(), Bound.AT_LEAST);
     Noise noise = heat.loudest().orElseThrow();
     double loudest = noise.at(1).value();
     assertEquals(loudest, 46, 2);

@@ -52,7 +52,38 @@ public record Label(String text, List<LineReading> readings, List<Claim> byHand)
       }
     }
     all.addAll(added);
-    return List.copyOf(all);
+    return inWatts(all);
+  }
+
+  /** Shares of the rating in watts, where the label prints the rating. */
+  private static List<Claim> inWatts(List<Claim> all) {
+    Optional<Double> rated =
+        all.stream()
+            .filter(c -> c.subject() == Subject.CONTINUOUS_POWER)
+            .findFirst()
+            .or(() -> all.stream().filter(c -> c.subject() == Subject.APPARENT_POWER).findFirst())
+            .map(Claim::figure);
+    return all.stream()
+        .map(c -> rated.map(watts -> inWatts(c, watts)).orElse(c))
+        .distinct()
+        .toList();
+  }
+
+  private static Claim inWatts(Claim claim, double rated) {
+    Subject subject =
+        claim.subject() == Subject.OVERLOAD_SHARE
+            ? Subject.OVERLOAD
+            : claim.subject() == Subject.SURGE_SHARE ? Subject.SURGE : claim.subject();
+    return subject == claim.subject()
+        ? claim
+        : new Claim(
+            subject,
+            Direction.AT_LEAST,
+            claim.low() / 100 * rated,
+            Double.NaN,
+            "",
+            claim.conditions(),
+            claim.printedAs());
   }
 
   /** The first claim about a subject. */

@@ -81,7 +81,7 @@ final class LabelWords {
         Aspect.STANDBY, "stand[- ]?by|sleep|switched off|when off|outputs off|shelf draw|eco\\b");
     aspect(
         Aspect.SURGE, "surge|peak|starting|start[- ]?up|inrush|momentary|instant\\w*|\\bstart\\b");
-    aspect(Aspect.OVERLOAD, "overload\\w*|short[- ]term|boost\\w*|temporary|for up to");
+    aspect(Aspect.OVERLOAD, "over[- ]?load\\w*|short[- ]term|boost\\w*|temporary|for up to");
     aspect(
         Aspect.SWITCH_OVER,
         "\\bups\\b|switch[- ]?(?:over|ing)|transfer|change[- ]?over|\\beps\\b|hand[- ]?over|backup");
@@ -158,6 +158,70 @@ final class LabelWords {
   /** Whether the words of an aspect are in this text. */
   static boolean has(String lower, Aspect aspect) {
     return ASPECTS.get(aspect).matcher(lower).find();
+  }
+
+  private static final Pattern WIRELESS =
+      Pattern.compile("wireless|\\bqi\\b|inductive (?:pad|charg)");
+
+  private static final String USB_C = "(?:usb[ -]?(?:type[ -]?)?c\\d?|type[ -]?c|\\bpd)\\b";
+  private static final Pattern USB_BOTH_WAYS =
+      Pattern.compile(USB_C + ".*(?:in(?:put)? ?(?:/|&|and) ?out|both ways|bi-?directional)");
+  private static final Pattern USB_INPUT =
+      Pattern.compile(
+          USB_C
+              + "[^0-9]{0,12}\\b(?:in(?:put)?|charging input)\\b|in(?:put)?\\b[^0-9]{0,10}"
+              + USB_C);
+  private static final Pattern TRACKER =
+      Pattern.compile("(?:mppt|track\\w*)[^0-9]{0,20}efficien|efficien\\w*[^0-9]{0,12}mppt");
+  private static final Pattern ROUND_TRIP =
+      Pattern.compile("round[- ]?trip|in[- ]?(?:to|/)[- ]?out");
+  private static final Pattern EXPANDABLE =
+      Pattern.compile("expan\\w*|extend\\w*|extra batter\\w*|add-?on");
+  private static final Pattern OF_RATING =
+      Pattern.compile("rat(?:ed|ing)|nominal|continuous|power|output|\\d ?x\\s*$|x ?\\d\\s*$");
+  private static final Pattern TIMES_OUTLETS =
+      Pattern.compile(
+          "\\d{1,2}\\s?x\\s?ac\\b(?! ?in)|\\bac(?: outlets?| sockets?| output)?\\s?x\\s?\\d{1,2}\\b"
+              + "|(?:outlets?|sockets?):?\\s*\\d{1,2}\\s?x\\b");
+
+  /** Whether the line is about a pad that charges without a plug. */
+  static boolean wireless(String lower) {
+    return WIRELESS.matcher(lower).find();
+  }
+
+  /** Whether a USB-C port takes and gives the same. */
+  static boolean usbBothWays(String lower) {
+    return USB_BOTH_WAYS.matcher(lower).find();
+  }
+
+  /** Whether the unit is charged through USB-C. */
+  static boolean usbInput(String lower) {
+    return USB_INPUT.matcher(lower).find();
+  }
+
+  /** Whether it is the efficiency of a tracker of panels, which no meter on the outside tells. */
+  static boolean tracker(String lower) {
+    return TRACKER.matcher(lower).find();
+  }
+
+  /** Whether what comes out is held against what went in. */
+  static boolean roundTrip(String lower) {
+    return ROUND_TRIP.matcher(lower).find();
+  }
+
+  /** Whether more batteries can be added, which is no capacity of the unit itself. */
+  static boolean expandable(String lower) {
+    return EXPANDABLE.matcher(lower).find();
+  }
+
+  /** Whether a multiple is one of the rating. */
+  static boolean ofRating(String lower) {
+    return OF_RATING.matcher(lower).find();
+  }
+
+  /** Whether a multiple counts the outlets. */
+  static boolean timesOutlets(String lower) {
+    return TIMES_OUTLETS.matcher(lower).find();
   }
 
   /** Whether the line is about a built-in light, whose watts nobody tests. */

@@ -13,6 +13,7 @@ import org.wiseember.core.quantity.Unit;
  */
 public enum Subject {
   CAPACITY("Capacity", Group.ENERGY, Unit.WATT_HOUR, AT_LEAST, 1, 100_000),
+  EXPANDABLE("Expandable to", Group.ENERGY, Unit.WATT_HOUR, STATED, 1, 1_000_000),
   CHARGE_CAPACITY("Amp-hours", Group.ENERGY, Unit.AMPERE_HOUR, AT_LEAST, 0.1, 10_000),
   NOMINAL_VOLTAGE("Pack volts", Group.ENERGY, Unit.VOLT, STATED, 1, 1_000),
   CELLS("Cells", Group.ENERGY, Unit.ONE, STATED, 1, 400),
@@ -27,6 +28,9 @@ public enum Subject {
   OVERLOAD("Overload", Group.POWER, Unit.WATT, AT_LEAST, 1, 200_000),
   /** Never printed by itself: what a promised overload is judged by, the time it is borne. */
   OVERLOAD_TIME("Overload time", Group.POWER, Unit.SECOND, AT_LEAST, 0.001, 1_000_000),
+  /** A share of the rating; a label that prints the rating makes watts of it. */
+  OVERLOAD_SHARE("Overload, of the rating", Group.POWER, Unit.PERCENT, AT_LEAST, 100, 1_000),
+  SURGE_SHARE("Surge, of the rating", Group.POWER, Unit.PERCENT, AT_LEAST, 100, 2_000),
   SURGE("Surge", Group.POWER, Unit.WATT, AT_LEAST, 1, 400_000),
   OUTPUT_CURRENT("AC amps", Group.POWER, Unit.AMPERE, AT_LEAST, 0.1, 500),
   SWITCH_OVER("Switch-over", Group.POWER, Unit.MILLISECOND, AT_MOST, 0, 60_000),
@@ -42,6 +46,7 @@ public enum Subject {
   SOLAR_VOLTAGE("Solar window", Group.CHARGING, Unit.VOLT, BAND, 3, 1_000),
   SOLAR_CURRENT("Solar amps", Group.CHARGING, Unit.AMPERE, AT_LEAST, 0.1, 200),
   SOLAR_POWER("Solar charging", Group.CHARGING, Unit.WATT, AT_LEAST, 1, 50_000),
+  TRACKER_EFFICIENCY("Tracker efficiency", Group.CHARGING, Unit.PERCENT, AT_LEAST, 1, 100),
   CAR_VOLTAGE("Car input volts", Group.CHARGING, Unit.VOLT, BAND, 3, 100),
   CAR_CURRENT("Car input amps", Group.CHARGING, Unit.AMPERE, AT_LEAST, 0.1, 200),
   CAR_POWER("Car charging", Group.CHARGING, Unit.WATT, AT_LEAST, 1, 5_000),
@@ -53,6 +58,7 @@ public enum Subject {
   DC_PORT_POWER("12 V port power", Group.PORTS, Unit.WATT, AT_LEAST, 1, 5_000),
   USB_C_POWER("USB-C", Group.PORTS, Unit.WATT, AT_LEAST, 1, 500),
   USB_A_POWER("USB-A", Group.PORTS, Unit.WATT, AT_LEAST, 1, 500),
+  WIRELESS_POWER("Wireless pad", Group.PORTS, Unit.WATT, AT_LEAST, 1, 200),
   AC_OUTLETS("AC outlets", Group.PORTS, Unit.ONE, STATED, 1, 40),
   CYCLE_LIFE("Cycle life", Group.BODY, Unit.ONE, AT_LEAST, 10, 100_000),
   WARRANTY("Warranty", Group.BODY, Unit.YEAR, STATED, 0.1, 50),

@@ -122,4 +122,29 @@ public class LabelReaderTest {
         LabelCheck.of(Label.read("1075 Wh 21 Ah 51.2 V LFP\nAC in 900 W, full in 1.5 h"));
     assertEquals(right.stream().filter(f -> f.outcome() == LabelCheck.Outcome.AGREES).count(), 3);
   }
+
+  /**
+   * A share of the rating is watts once the label prints the rating, whatever line it stands in.
+   */
+  @Test
+  public void sharesOfTheRatingBecomeWatts() {
+    Label label = Label.read("Overload 125 % for 10 min, 150 % for 10 s\nSurge: 2x rated\n1200 W");
+    List<String> said =
+        label.claims().stream().map(LabelReader::echo).map(LabelReaderTest::plain).toList();
+    assertEquals(
+        said,
+        List.of(
+            "Overload ≥ 1 500 W, for 10 min",
+            "Overload ≥ 1 800 W, for 10 s",
+            "Surge ≥ 2 400 W",
+            "Continuous power ≥ 1 200 W"));
+    assertEquals(
+        Label.read("Overload 125 % for 10 min").claims().get(0).subject(),
+        Subject.OVERLOAD_SHARE,
+        "without a rating it stays a share");
+  }
+
+  private static String plain(String text) {
+    return text.replace('\u2009', ' ');
+  }
 }
