@@ -31,7 +31,7 @@ public class TabWalkTest extends InDemoWindow {
           StageName.EVIDENCE,
           List.of("tab-ENERGY", "run-17", "run-20", "set-aside", "pack-run", "Energy in", "look-"),
           StageName.VERDICT,
-          List.of("guard-band", "judged", "Amp-hours", "Solar window", "Weight"),
+          List.of("guard-band", "judged", "Amp-hours", "USB-C"),
           StageName.LINE_UP,
           List.of(),
           StageName.RUN_TIME,

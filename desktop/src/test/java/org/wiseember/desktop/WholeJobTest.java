@@ -150,7 +150,7 @@ public class WholeJobTest {
     window.until(() -> shows(figure));
     tabTo(n -> n.getUserData() instanceof String s && s.startsWith("Output volts"));
     robot.push(KeyCode.ENTER);
-    untilShown("Mean of the readings from 1 min");
+    untilShown("From 1 min after load on to 1 min before cut-off");
     Node row =
         OpenWindow.onFx(
             () ->

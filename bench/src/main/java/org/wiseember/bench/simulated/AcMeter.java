@@ -1,5 +1,8 @@
 package org.wiseember.bench.simulated;
 
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Set;
 import java.util.SplittableRandom;
 import org.wiseember.core.uncertainty.MeterClass;
 
@@ -23,27 +26,64 @@ final class AcMeter {
   private double total;
   private double lastUnrounded;
 
+  /** A slow one reads every so many seconds, a late one answers what it read before. */
+  private static final double SLOW_SECONDS = 5;
+
+  private static final int LATE_READINGS = 3;
+
+  private final boolean late;
+  private final boolean slow;
+  private final Deque<double[]> before = new ArrayDeque<>();
+  private double sinceRead = SLOW_SECONDS;
+
   /**
    * @param averaging whether volts and amps answer to the rectified mean
    * @param clock its seconds over true seconds, by which it counts its total
+   * @param departs in what it is no plain meter
    */
-  AcMeter(MeterClass power, SplittableRandom random, boolean averaging, double clock) {
-    this.watts = new SimulatedMeter(power, random);
-    this.volts = new SimulatedMeter(VOLTS, random);
+  AcMeter(
+      MeterClass power,
+      SplittableRandom random,
+      boolean averaging,
+      double clock,
+      Set<Departure> departs) {
+    this.watts = new SimulatedMeter(power, random, departs);
+    this.volts = new SimulatedMeter(VOLTS, random, departs);
     this.amps = new SimulatedMeter(AMPS, random);
     this.hertz = new SimulatedMeter(HERTZ, random);
+    this.late = departs.contains(Departure.LATE_ANSWERS);
+    this.slow = departs.contains(Departure.SLOW_METER);
     this.averaging = averaging;
     this.clock = clock;
   }
 
   /** Sees these true values for this long. */
   void see(double trueVolts, Draw draw, double jitter, WaveShape shape, double seconds) {
-    double before = watts.unrounded(draw.watts());
-    wattsNow = Math.max(0, watts.read(draw.watts() * jitter));
-    voltsNow = volts.read(trueVolts * (averaging ? shape.averagingFactor(0) : 1));
-    ampsNow = Math.max(0, amps.read(averaging ? draw.averagedAmps() : draw.amps()));
-    total += (lastUnrounded + before) / 2 * seconds * clock / 3600;
-    lastUnrounded = before;
+    double now = watts.unrounded(draw.watts());
+    total += (lastUnrounded + now) / 2 * seconds * clock / 3600;
+    lastUnrounded = now;
+    sinceRead += seconds;
+    if (slow && sinceRead < SLOW_SECONDS) {
+      return;
+    }
+    sinceRead = 0;
+    answer(
+        new double[] {
+          Math.max(0, watts.read(draw.watts() * jitter)),
+          volts.read(trueVolts * (averaging ? shape.averagingFactor(0) : 1)),
+          Math.max(0, amps.read(averaging ? draw.averagedAmps() : draw.amps()))
+        });
+  }
+
+  private void answer(double[] read) {
+    before.addLast(read);
+    double[] given = late && before.size() > LATE_READINGS ? before.removeFirst() : read;
+    if (!late) {
+      before.clear();
+    }
+    wattsNow = given[0];
+    voltsNow = given[1];
+    ampsNow = given[2];
   }
 
   double watts() {

@@ -2,6 +2,7 @@ package org.wiseember.bench.simulated;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.SplittableRandom;
 import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.core.trace.Channel;
@@ -25,11 +26,12 @@ final class DcMeters {
 
   /**
    * @param port whether they sit at the DC port instead of the battery terminals
+   * @param departs in what the ammeter is no plain meter
    */
-  DcMeters(boolean port, SplittableRandom random) {
+  DcMeters(boolean port, SplittableRandom random, Set<Departure> departs) {
     this.port = port;
     this.volts = new SimulatedMeter(port ? PORT_VOLTS : BATTERY_VOLTS, random);
-    this.amps = new SimulatedMeter(port ? PORT_AMPS : CLAMP, random);
+    this.amps = new SimulatedMeter(port ? PORT_AMPS : CLAMP, random, departs);
   }
 
   Instrument instrument() {

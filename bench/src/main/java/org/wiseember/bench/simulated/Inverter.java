@@ -34,8 +34,36 @@ final class Inverter {
   private double lastWatts;
   private boolean eco = true;
 
-  Inverter(InverterDesign design) {
+  /** Timers of a stepped protection: up to this share of rating, so many seconds. */
+  private static final double[] STEP_SHARE = {1.3, 1.6, Double.POSITIVE_INFINITY};
+
+  private static final double[] STEP_SECONDS = {150, 25, 3};
+
+  private final boolean stepped;
+  private double timed;
+
+  Inverter(InverterDesign design, boolean stepped) {
     this.design = design;
+    this.stepped = stepped;
+  }
+
+  /** After how long a stepped protection gives up, s; infinite where it holds. */
+  static double steppedSeconds(double share, double pickUp) {
+    int k = 0;
+    while (share >= STEP_SHARE[k]) {
+      k++;
+    }
+    return share < pickUp ? Double.POSITIVE_INFINITY : STEP_SECONDS[k];
+  }
+
+  private boolean gaveUp(double share, double seconds) {
+    OverloadDesign overload = design.overload();
+    if (!stepped) {
+      return image >= overload.pickUp() * overload.pickUp();
+    }
+    double after = steppedSeconds(share, overload.pickUp());
+    timed = Double.isInfinite(after) ? 0 : timed + seconds / after;
+    return timed >= 1;
   }
 
   State state() {
@@ -124,8 +152,9 @@ final class Inverter {
     idleFor = watts < design.ecoWatts() ? idleFor + seconds : 0;
     if (on()) {
       offFor = 0;
-      if (image >= overload.pickUp() * overload.pickUp() || limiting > overload.peakSeconds()) {
+      if (gaveUp(share, seconds) || limiting > overload.peakSeconds()) {
         state = State.TRIPPED;
+        timed = 0;
         runOn = RUN_ON_SECONDS;
       } else if (eco && design.ecoWatts() > 0 && idleFor >= design.ecoSeconds()) {
         state = State.ASLEEP;

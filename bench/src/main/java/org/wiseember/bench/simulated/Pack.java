@@ -1,5 +1,7 @@
 package org.wiseember.bench.simulated;
 
+import java.util.Set;
+
 /**
  * A battery pack: open-circuit volts by charge, resistance by charge and temperature, two
  * relaxation times, its own warmth, and an account of where its energy went.
@@ -19,7 +21,30 @@ final class Pack {
   private double celsius;
   private double lossWattHours;
 
+  /** Charge falls short with this power of the rate, from a twentieth of the capacity an hour. */
+  private static final double RATE_POWER = 0.05;
+
+  private static final double GENTLE = 20;
+
+  /** The volts lag by this share behind a current. */
+  private static final double LAG = 0.012;
+
+  private final boolean rateLoss;
+  private final boolean lags;
+  private double lag;
+
   Pack(PackDesign design, double stateOfCharge, double celsius) {
+    this(design, stateOfCharge, celsius, Set.of());
+  }
+
+  /**
+   * A pack.
+   *
+   * @param departs in what it is not the pack the program takes it for
+   */
+  Pack(PackDesign design, double stateOfCharge, double celsius, Set<Departure> departs) {
+    this.rateLoss = departs.contains(Departure.RATE_LOSS);
+    this.lags = departs.contains(Departure.HYSTERESIS);
     this.design = design;
     this.charge = stateOfCharge * design.ampHours();
     this.celsius = celsius;
@@ -71,7 +96,7 @@ final class Pack {
   }
 
   double restVolts() {
-    return openCircuitVolts() - poleVolts[0] - poleVolts[1];
+    return openCircuitVolts() * (1 - lag) - poleVolts[0] - poleVolts[1];
   }
 
   /**
@@ -115,11 +140,19 @@ final class Pack {
       loss += amps * mean * hours - stored;
       poleVolts[k] = after;
     }
-    charge -= amps * hours;
-    lossWattHours += loss;
+    double gone = rateLoss ? amps * hours * Math.max(0, rateFactor(amps) - 1) : 0;
+    double mid = openCircuitVolts();
+    charge -= amps * hours + gone;
+    lossWattHours += loss + gone * mid + amps * hours * lag * mid;
+    lag = lags ? LAG * Math.signum(amps) : 0;
     celsius += loss / design.wattHoursPerKelvin();
     celsius += (caseCelsius - celsius) * (1 - Math.exp(-seconds / TO_CASE_SECONDS));
     return volts * amps * hours;
+  }
+
+  private double rateFactor(double amps) {
+    double rate = GENTLE * amps / design.ampHours();
+    return rate > 1 ? Math.pow(rate, RATE_POWER) : 1;
   }
 
   /** Volts of the weakest cell when these watts are drawn. */

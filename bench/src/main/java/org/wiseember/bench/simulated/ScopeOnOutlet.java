@@ -1,5 +1,6 @@
 package org.wiseember.bench.simulated;
 
+import java.util.Set;
 import java.util.SplittableRandom;
 import org.wiseember.core.waveform.Capture;
 
@@ -13,14 +14,25 @@ final class ScopeOnOutlet {
   private static final double VOLTS_BIT = 1000.0 / 4096;
   private static final double AMPS_BIT = 400.0 / 4096;
 
+  private static final double DYING_SECONDS = 0.004;
+  private static final double COARSER = 16;
+  private static final double STEP_OFF = 0.3;
+
+  /** By how much a clamp turns the phase, periods: 1.4 degrees. */
+  private static final double TURNED = 0.004;
+
   /** The new source's wave is at any angle to the old one's. */
   private double turn;
 
   private final SplittableRandom noise;
+  private final Set<Departure> departs;
   private boolean mains;
+  private double wasThere;
+  private double deadFor;
 
-  ScopeOnOutlet(SplittableRandom noise) {
+  ScopeOnOutlet(SplittableRandom noise, Set<Departure> departs) {
     this.noise = noise;
+    this.departs = Set.copyOf(departs);
     this.turn = noise.nextDouble();
   }
 
@@ -49,8 +61,8 @@ final class ScopeOnOutlet {
         mains = false;
       }
       turn += unit.design().inverter().hertz() * dt;
-      volts[i] = bits(unit.waveAt(turn), VOLTS_BIT);
-      amps[i] = bits(unit.currentAt(turn), AMPS_BIT);
+      volts[i] = volts(unit.waveAt(turn) + dying(unit, dt));
+      amps[i] = amps(unit);
     }
     return Capture.of(PER_SECOND, volts, amps);
   }
@@ -63,11 +75,40 @@ final class ScopeOnOutlet {
     double[] amps = new double[n];
     for (int i = 0; i < n; i++) {
       turn += unit.design().inverter().hertz() / perSecond;
-      volts[i] = bits(unit.waveAt(turn), VOLTS_BIT);
-      amps[i] = bits(unit.currentAt(turn), AMPS_BIT);
+      volts[i] = volts(unit.waveAt(turn));
+      amps[i] = amps(unit);
     }
     unit.advance(seconds);
     return Capture.of(perSecond, volts, amps);
+  }
+
+  /** What a filter behind the relay still gives while nothing feeds the outlet, V. */
+  private double dying(SimulatedUnit unit, double dt) {
+    if (unit.alive() || !departs.contains(Departure.DYING_VOLTS)) {
+      wasThere = unit.waveAt(turn);
+      deadFor = 0;
+      return 0;
+    }
+    deadFor += dt;
+    return wasThere * Math.exp(-deadFor / DYING_SECONDS);
+  }
+
+  private double volts(double value) {
+    return departs.contains(Departure.CROOKED_STEPS)
+        ? crooked(value, COARSER * VOLTS_BIT)
+        : bits(value, VOLTS_BIT);
+  }
+
+  private double amps(SimulatedUnit unit) {
+    double lag = departs.contains(Departure.TURNED_PHASE) ? TURNED : 0;
+    return bits(unit.currentAt(turn - lag), AMPS_BIT);
+  }
+
+  /** Eight bits, each step off by up to a third of itself, always the same way. */
+  private double crooked(double value, double bit) {
+    double code = Math.rint(value / bit + noise.nextDouble() - 0.5);
+    double off = Math.sin(code * 12.9898) * 43758.5453;
+    return bit * (code + STEP_OFF * (2 * (off - Math.floor(off)) - 1));
   }
 
   private double bits(double value, double bit) {

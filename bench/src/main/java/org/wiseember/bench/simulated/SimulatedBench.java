@@ -160,8 +160,12 @@ public final class SimulatedBench implements Bench {
     SplittableRandom random = new SplittableRandom(seed);
     this.meterA =
         new AcMeter(
-            AC_POWER_CLASS, random, faults.contains(Fault.AVERAGING_METER), clock(faults, random));
-    this.meterB = new AcMeter(SECOND_POWER_CLASS, random, false, 1);
+            AC_POWER_CLASS,
+            random,
+            faults.contains(Fault.AVERAGING_METER),
+            clock(faults, random),
+            design.departs());
+    this.meterB = new AcMeter(SECOND_POWER_CLASS, random, false, 1, Set.of());
     this.caseProbe = new SimulatedMeter(AcMeter.PROBE, random);
     this.roomProbe = new SimulatedMeter(AcMeter.PROBE, random);
     this.noise = random.split();
@@ -169,10 +173,10 @@ public final class SimulatedBench implements Bench {
     this.dcMeters =
         clamped == Clamped.NOWHERE
             ? Optional.empty()
-            : Optional.of(new DcMeters(clamped == Clamped.PORT, random.split()));
+            : Optional.of(new DcMeters(clamped == Clamped.PORT, random.split(), design.departs()));
     this.beside = Set.copyOf(beside);
     SplittableRandom more = new SplittableRandom(seed * 31 + 7);
-    this.scope = new ScopeOnOutlet(more.split());
+    this.scope = new ScopeOnOutlet(more.split(), design.departs());
     this.inputs = new InputMeters(this.beside, more);
     this.soundMeter = new SimulatedMeter(SOUND_CLASS, more);
     this.camera = new SimulatedMeter(CAMERA_CLASS, more);

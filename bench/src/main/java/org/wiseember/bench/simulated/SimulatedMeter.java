@@ -1,5 +1,6 @@
 package org.wiseember.bench.simulated;
 
+import java.util.Set;
 import java.util.random.RandomGenerator;
 import org.wiseember.core.uncertainty.MeterClass;
 
@@ -9,17 +10,43 @@ import org.wiseember.core.uncertainty.MeterClass;
  */
 public final class SimulatedMeter {
   private final MeterClass meterClass;
+
+  /** Over so much of the logarithm of what it reads a bent gain turns once. */
+  private static final double BEND = 1.7;
+
+  /** More than this magnetises a clamp, A. */
+  private static final double MAGNETISES = 5;
+
   private final double gain;
   private final double offset;
+  private final double share;
+  private final double fixed;
+  private final double phase;
+  private final boolean bent;
+  private final boolean remembers;
+  private double most;
 
   /** Draws its error. */
   public SimulatedMeter(MeterClass meterClass, RandomGenerator random) {
+    this(meterClass, random, Set.of());
+  }
+
+  /**
+   * Draws its error.
+   *
+   * @param departs in what it is not off by one gain and one offset
+   */
+  SimulatedMeter(MeterClass meterClass, RandomGenerator random, Set<Departure> departs) {
     this.meterClass = meterClass;
+    this.share = meterClass.percentOfReading() / 100;
+    this.bent = departs.contains(Departure.BENT_GAIN);
+    this.remembers = departs.contains(Departure.REMANENCE);
     this.gain = 1 + meterClass.percentOfReading() / 100 * (2 * random.nextDouble() - 1);
-    double fixed =
+    this.fixed =
         meterClass.percentOfRange() / 100 * meterClass.range()
             + meterClass.digits() * meterClass.resolution();
     this.offset = fixed * (2 * random.nextDouble() - 1);
+    this.phase = 2 * Math.PI * (gain - 1) / Math.max(share, 1e-9);
   }
 
   /** What the display shows for a true value; zero is shown as zero. */
@@ -31,6 +58,9 @@ public final class SimulatedMeter {
 
   /** The same before the display rounds it, as a running total adds it up. */
   double unrounded(double truth) {
-    return truth == 0 ? 0 : truth * gain + offset;
+    most = Math.max(most, Math.abs(truth));
+    double by = bent ? 1 + share * Math.sin(phase + BEND * Math.log1p(Math.abs(truth))) : gain;
+    double more = remembers ? (most > MAGNETISES ? fixed : -fixed) : offset;
+    return truth == 0 ? 0 : truth * by + more;
   }
 }

@@ -30,6 +30,13 @@ public final class SimulatedUnit {
   private final Inverter inverter;
   private final ElectronicLoad dcLoad = new ElectronicLoad();
   private final DcSource dcSource = new DcSource();
+  private static final double ROOM = 22;
+  private static final double SECOND_SHARE = 0.4;
+  private static final double SECOND_SLOWER = 4;
+
+  private final boolean wanders;
+  private final boolean warmsTwice;
+  private double secondKelvin;
   private final double roomCelsius;
   private final double storedAtStart;
 
@@ -81,8 +88,11 @@ public final class SimulatedUnit {
       UnitDesign design, Load load, double stateOfCharge, double roomCelsius, double packCelsius) {
     this.design = design;
     this.load = load;
-    this.pack = new Pack(design.pack(), stateOfCharge, packCelsius);
-    this.inverter = new Inverter(design.inverter());
+    this.pack = new Pack(design.pack(), stateOfCharge, packCelsius, design.departs());
+    this.inverter =
+        new Inverter(design.inverter(), design.departs().contains(Departure.STEPPED_TRIP));
+    this.wanders = design.departs().contains(Departure.WANDERING_LOSS);
+    this.warmsTwice = design.departs().contains(Departure.SECOND_WARMING);
     this.roomCelsius = roomCelsius;
     this.caseCelsius = packCelsius;
     this.storedAtStart = pack.storedWattHours();
@@ -192,7 +202,7 @@ public final class SimulatedUnit {
     inverter.pass(through ? 0 : draw.watts(), limited, caseCelsius, dt);
 
     stepPort();
-    double fromPack = inverter.dcWatts(through ? 0 : draw.watts());
+    double fromPack = inverter.dcWatts(through ? 0 : draw.watts()) * wandering();
     if (!inverter.on()) {
       fromPack = inverter.dcWatts(0);
       if (!through) {
@@ -246,13 +256,26 @@ public final class SimulatedUnit {
             + portHeat
             + chargeTaken
             - charge;
-    double target = roomCelsius + heat * CASE_KELVIN_PER_WATT;
+    double share = warmsTwice ? SECOND_SHARE : 0;
+    secondKelvin +=
+        (share * heat * CASE_KELVIN_PER_WATT - secondKelvin)
+            * (1 - Math.exp(-dt / (SECOND_SLOWER * CASE_SECONDS)));
+    double target = roomCelsius + (1 - share) * heat * CASE_KELVIN_PER_WATT + secondKelvin;
     caseCelsius += (target - caseCelsius) * (1 - Math.exp(-dt / CASE_SECONDS));
     plugKelvin +=
         (draw.amps() * draw.amps() * PLUG_KELVIN_PER_AMP_SQUARED - plugKelvin)
             * (1 - Math.exp(-dt / PLUG_SECONDS));
     displayCharge +=
         (shownCharge() - displayCharge) * (1 - Math.exp(-dt / design.display().lagSeconds()));
+  }
+
+  /** What the inverter takes over what it takes by its design. */
+  private double wandering() {
+    if (!wanders || !inverter.on()) {
+      return 1;
+    }
+    double nominal = design.pack().chemistry().openCircuitVolts(0.5) * design.pack().seriesCells();
+    return 1 + 0.0012 * (caseCelsius - ROOM) + 0.08 * (1 - dcVolts / nominal);
   }
 
   private void stepPort() {

@@ -1,5 +1,6 @@
 package org.wiseember.bench.simulated;
 
+import java.util.Set;
 import org.wiseember.core.waveform.NominalFrequency;
 
 /**
@@ -10,13 +11,28 @@ import org.wiseember.core.waveform.NominalFrequency;
  * @param charger inputs
  * @param port 12 V output
  * @param display what it shows of itself
+ * @param departs in what it, and the meters that read it, depart from the program's models
  */
 public record UnitDesign(
     PackDesign pack,
     InverterDesign inverter,
     ChargerDesign charger,
     PortDesign port,
-    DisplayDesign display) {
+    DisplayDesign display,
+    Set<Departure> departs) {
+  public UnitDesign {
+    departs = Set.copyOf(departs);
+  }
+
+  /** One that obeys the program's models. */
+  public UnitDesign(
+      PackDesign pack,
+      InverterDesign inverter,
+      ChargerDesign charger,
+      PortDesign port,
+      DisplayDesign display) {
+    this(pack, inverter, charger, port, display, Set.of());
+  }
 
   /** Output volts without load, V. */
   public double acVolts() {
@@ -76,23 +92,28 @@ public record UnitDesign(
   }
 
   public UnitDesign with(PackDesign other) {
-    return new UnitDesign(other, inverter, charger, port, display);
+    return new UnitDesign(other, inverter, charger, port, display, departs);
   }
 
   public UnitDesign with(InverterDesign other) {
-    return new UnitDesign(pack, other, charger, port, display);
+    return new UnitDesign(pack, other, charger, port, display, departs);
   }
 
   public UnitDesign with(ChargerDesign other) {
-    return new UnitDesign(pack, inverter, other, port, display);
+    return new UnitDesign(pack, inverter, other, port, display, departs);
   }
 
   public UnitDesign with(DisplayDesign other) {
-    return new UnitDesign(pack, inverter, charger, port, other);
+    return new UnitDesign(pack, inverter, charger, port, other, departs);
   }
 
   public UnitDesign with(PortDesign other) {
-    return new UnitDesign(pack, inverter, charger, other, display);
+    return new UnitDesign(pack, inverter, charger, other, display, departs);
+  }
+
+  /** The same unit departing from the models in these ways. */
+  public UnitDesign departing(Set<Departure> ways) {
+    return new UnitDesign(pack, inverter, charger, port, display, ways);
   }
 
   /** The same unit with another overload protection. */

@@ -10,6 +10,7 @@ import org.hipparchus.optim.nonlinear.scalar.GoalType;
 import org.hipparchus.optim.univariate.BrentOptimizer;
 import org.hipparchus.optim.univariate.SearchInterval;
 import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
+import org.hipparchus.stat.regression.SimpleRegression;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
@@ -51,8 +52,8 @@ public record HeatRise(
    */
   private static final double LEAST_SPAN = 2;
 
-  /** What is left of the rise is doubted by this share of itself, for a second, slower warming. */
-  private static final double SECOND_WARMING = 0.5;
+  /** The last part of the readings, by which it is told how fast it still warms. */
+  private static final double LAST_PART = 1.0 / 3;
 
   /**
    * So many times what the readings lie off the curve its end may be off; tried on two warmings.
@@ -203,9 +204,9 @@ public record HeatRise(
                   new Contribution(
                       "Curve through the readings", u[0], Math.max(1, points.size() - 3), ""))
               .with(
-                  Contribution.rectangular(
-                      "Slower warming behind the first",
-                      SECOND_WARMING * Math.abs(line.end() - rise)))
+                  Contribution.wholeWidth(
+                      "Something slower behind it",
+                      Math.abs(stillComing(points, last) - (line.end() - rise))))
               .with(Contribution.wholeWidth("One curve does not fit it all", MISFIT * each));
       if (last < FINISHED * constant) {
         warnings.add(
@@ -228,6 +229,19 @@ public record HeatRise(
               "It had not bent enough to tell where it is heading; keep the load on longer."));
     }
     return new HeatRise(now, heading, tau, from, last, warnings);
+  }
+
+  /**
+   * What is still to come where something behind the case warms as slowly as the case was watched:
+   * the pace at the end times that time, K.
+   */
+  private static double stillComing(List<Point> points, double last) {
+    SimpleRegression line = new SimpleRegression();
+    points.stream()
+        .filter(p -> p.seconds() >= last * (1 - LAST_PART))
+        .forEach(p -> line.addData(p.seconds(), p.rise()));
+    double slope = line.getSlope();
+    return Double.isFinite(slope) ? Math.max(0, slope) * last : 0;
   }
 
   private static Figure reached(double rise, double last, Budget budget, boolean finished) {

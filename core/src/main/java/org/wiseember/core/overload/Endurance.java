@@ -230,8 +230,9 @@ public record Endurance(Shown shown, Optional<Figure> seconds, String reason) {
       TripCurve curve = fitted.orElseGet(() -> usual(h));
       double at = h.seconds() * scale(curve, h, watts);
       double value = fitted.isPresent() && h.tripped() ? at : h.seconds();
-      // By the curve half of the way is doubted, without one all of it.
-      double model = Math.abs(at - h.seconds()) / (fitted.isPresent() ? 2 : 1);
+      // A curve through two loads alone is one of many, and a timer for each range of load has
+      // none.
+      double model = Math.abs(at - h.seconds()) / (1 + (fitted.isPresent() ? spare() : 0));
       double share = t.u95 / h.watts();
       double byMeter =
           h.seconds()
@@ -242,7 +243,7 @@ public record Endurance(Shown shown, Optional<Figure> seconds, String reason) {
       Budget budget =
           Budget.of(
               Contribution.wholeWidth(BETWEEN, h.halfWidth()),
-              Contribution.rectangular("Brought to " + Figures.fixed(watts, 0) + " W", model),
+              Contribution.wholeWidth("Brought to " + Figures.fixed(watts, 0) + " W", model),
               Contribution.mostlyLimits("Watts of the load, ± " + t.meter, finite(byMeter)),
               Repeats.once(h.seconds(), Repeats.TRIP));
       return Figure.of(
@@ -260,6 +261,18 @@ public record Endurance(Shown shown, Optional<Figure> seconds, String reason) {
                   + (value == h.seconds()
                       ? ""
                       : ", by the curve " + Figures.duration(value) + " at the promised load")));
+    }
+
+    /** How many trips there are beyond the two that any curve passes through. */
+    private int spare() {
+      return Math.max(
+          0,
+          findings.stream()
+                  .flatMap(f -> f.fit().stream())
+                  .reduce((first, second) -> second)
+                  .map(TripFit::trips)
+                  .orElse(0)
+              - 2);
     }
 
     private static double finite(double value) {
