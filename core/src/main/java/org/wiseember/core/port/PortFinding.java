@@ -67,7 +67,7 @@ public record PortFinding(
 
   @Override
   public List<Figure> figures() {
-    return Stream.of(mostAmps, mostWatts, tripAmps, openVolts, loadedVolts, ohms)
+    return Stream.of(tripAmps, mostAmps, mostWatts, openVolts, loadedVolts, ohms)
         .flatMap(Optional::stream)
         .toList();
   }

@@ -200,7 +200,6 @@ public final class PortLadder {
     }
     List<String> sum = sum(points, line, regulated);
     List<String> watch = warnings.stream().map(Warning::message).toList();
-    boolean limit = trip.isPresent();
     return new PortFinding(
         points,
         Optional.of(openVolts(line[0], least, sum)),
@@ -215,9 +214,8 @@ public final class PortLadder {
                     Because.of(ampsBudget, sum)
                         .summed("the most it carried" + (regulated ? ", volts regulated" : ""))
                         .watching(watch)
-                        .otherwise(LEADS_BLAMED)),
-                limit)),
-        Optional.of(carried(watts(most, watch), limit)),
+                        .otherwise(LEADS_BLAMED)))),
+        Optional.of(carried(watts(most, watch))),
         trip,
         regulated,
         leadOhms > 0 ? OptionalDouble.of(leadOhms) : OptionalDouble.empty(),
@@ -227,9 +225,9 @@ public final class PortLadder {
         warnings);
   }
 
-  /** What a port carried that never switched off is the least it can. */
-  private static Figure carried(Figure most, boolean limit) {
-    return limit ? most : most.bounded(Bound.AT_LEAST);
+  /** What a port carried is the least it can; where it gives up is another figure. */
+  private static Figure carried(Figure most) {
+    return most.bounded(Bound.AT_LEAST);
   }
 
   private Figure watts(PortPoint most, List<String> watch) {

@@ -93,7 +93,8 @@ public class PortLadderPropertiesTest {
       boolean gaveUp = r.port().most() < most;
       Figure amps = r.finding().mostAmps().orElseThrow();
       held += gaveUp ? 0 : 1;
-      assertEquals(amps.bound(), gaveUp ? Bound.EXACT : Bound.AT_LEAST);
+      assertEquals(
+          amps.bound(), Bound.AT_LEAST, "it carried so much; where it gives up is told apart");
       assertEquals(r.finding().tripAmps().isPresent(), gaveUp);
       assertEquals(r.finding().warns("port_held"), !gaveUp);
       assertTrue(amps.low() <= r.port().most(), amps.words() + " of " + r.port());

@@ -35,9 +35,9 @@ public record PortRun(KeptRun kept, PortFinding finding) implements TestRun {
     FindingPage page =
         FindingPage.of(
             Stream.of(
+                    finding.tripAmps(),
                     finding.mostAmps(),
                     finding.mostWatts(),
-                    finding.tripAmps(),
                     finding.loadedVolts(),
                     finding.ohms())
                 .flatMap(Optional::stream)
