@@ -269,6 +269,53 @@ public class JudgeTest {
     assertEquals(verdict(amps), "kept");
   }
 
+  /** Volts of a port that holds them, of one that sags, and of one whose leads may be to blame. */
+  @Test
+  public void aRegulatedPortHoldsItsVolts() throws IOException {
+    String flat =
+        file(
+            rows(
+                "dc_voltage [V],dc_current [A]",
+                150,
+                t -> 13.2 - 0.005 * Math.floor(t / 50),
+                t -> 3 * Math.floor(t / 50 + 1)));
+    String sags =
+        file(
+            rows(
+                "dc_voltage [V],dc_current [A]",
+                150,
+                t -> 13.2 - 0.5 * Math.floor(t / 50 + 1),
+                t -> 3 * Math.floor(t / 50 + 1)));
+    String label = "12 V / 10 A regulated";
+    assertEquals(verdict(claim("dc-port-regulated", label, List.of("dc-port=" + flat))), "kept");
+    assertEquals(
+        verdict(claim("dc-port-regulated", label, List.of("dc-port=" + sags))),
+        "rig-cannot-show",
+        "the leads may have lost it");
+  }
+
+  /** Watts held say at least so many VA and amps; what is not reached convicts nobody. */
+  @Test
+  public void wattsHeldTellOfVoltAmperesAndAmps() throws IOException {
+    String log =
+        file(
+            rows(
+                "ac_power [W],ac_voltage [V]",
+                2000,
+                t -> t > 5 && t < 1900 ? 1150 : 0,
+                t -> t > 1900 ? 0 : 230));
+    List<String> runs = List.of("ac-drain=" + log + ",accuracy=0.5,from=full");
+    String label = "1000 Wh\n1100 VA, 230 V 4.5 A output";
+    JsonNode va = claim("apparent-power", label, runs);
+    assertEquals(verdict(va), "kept", va.toString());
+    assertEquals(va.path("bound").asText(), "at-least");
+    JsonNode amps = claim("output-current", label, runs);
+    assertEquals(amps.path("value").asDouble(), 5, 0.01);
+    assertEquals(verdict(amps), "kept", amps.toString());
+    assertEquals(
+        verdict(claim("apparent-power", "1000 Wh\n1500 VA, 230 V", runs)), "rig-cannot-show");
+  }
+
   /** Watts in for so long and then none, with or without a display. */
   private String charge(double watts, int seconds, double startPercent) throws IOException {
     DoubleUnaryOperator power = t -> t < seconds ? watts : 0;

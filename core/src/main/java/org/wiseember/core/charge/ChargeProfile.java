@@ -10,9 +10,11 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.MeterClass;
@@ -82,7 +84,7 @@ public final class ChargeProfile {
                       + " needed.")));
     }
     return new ChargeProfile(
-            trace, input.get(), meter.orElse(MeterClass.ofReading(2, 0, 0)), meter.isEmpty())
+            trace, input.get(), meter.orElseGet(() -> AssumedMeter.of(Unit.WATT)), meter.isEmpty())
         .find();
   }
 

@@ -72,8 +72,8 @@ public final class EfficiencyLadder {
       warnings.add(
           new Warning(
               "accuracy_assumed",
-              "The meters' accuracy was not given; watts and amps ± 2 % and DC volts ± 0.5 % of"
-                  + " reading are assumed."));
+              "The meters' accuracy was not given; ± 2 % of reading is assumed of watts, volts and"
+                  + " amps."));
     }
     StepFinder finder = new StepFinder(readings, meters);
     List<LoadStep> steps = finder.find();

@@ -3,6 +3,8 @@ package org.wiseember.core.efficiency;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.MeterClass;
 
@@ -21,13 +23,13 @@ public record LadderMeters(
     MeterClass dcCurrent,
     MeterClass dcPower,
     boolean assumed) {
-  /** What is assumed of meters nobody described: watts and amps ± 2 %, volts ± 0.5 %. */
+  /** What is assumed of meters nobody described. */
   public static LadderMeters unknown() {
     return new LadderMeters(
-        MeterClass.ofReading(2, 0, 0),
-        MeterClass.ofReading(0.5, 0, 0),
-        MeterClass.ofReading(2, 0, 0),
-        MeterClass.ofReading(2, 0, 0),
+        AssumedMeter.of(Unit.WATT),
+        AssumedMeter.of(Unit.VOLT),
+        AssumedMeter.of(Unit.AMPERE),
+        AssumedMeter.of(Unit.WATT),
         true);
   }
 

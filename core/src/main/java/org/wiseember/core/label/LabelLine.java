@@ -494,6 +494,7 @@ final class LabelLine {
           new Subject[] {Subject.DC_PORT_CURRENT, Subject.DC_PORT_POWER, Subject.DC_PORT_VOLTAGE}) {
         if (has(s)) {
           addCondition(s, Condition.of(Condition.Kind.REGULATED));
+          state(Subject.DC_PORT_REGULATED, "regulated");
           break;
         }
       }

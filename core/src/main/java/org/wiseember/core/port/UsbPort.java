@@ -14,6 +14,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.MeterClass;
 
@@ -29,7 +30,7 @@ public record UsbPort(
     UsbTester tester, List<Profile> profiles, Optional<Figure> most, Optional<Figure> contract)
     implements Finding {
   /** What is assumed of a small USB meter, of volts and of amps. */
-  private static final MeterClass ASSUMED = MeterClass.ofReading(1, 0, 0.01);
+  private static final MeterClass ASSUMED = AssumedMeter.of(Unit.VOLT);
 
   /** A tester is at its end when the port gave nearly all it can ask for. */
   private static final double AT_ITS_END = 0.97;

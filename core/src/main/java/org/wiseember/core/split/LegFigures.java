@@ -5,13 +5,14 @@ import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /** The figures of a load on two legs, each with its own because. */
 public final class LegFigures {
   /** A plug meter nobody stated a class of; common practice, no published source. */
-  public static final MeterClass ASSUMED = MeterClass.ofReading(2, 0, 0);
+  public static final MeterClass ASSUMED = AssumedMeter.of(Unit.WATT);
 
   private LegFigures() {}
 

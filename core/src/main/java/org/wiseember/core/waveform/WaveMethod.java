@@ -1,5 +1,7 @@
 package org.wiseember.core.waveform;
 
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /**
@@ -27,7 +29,7 @@ public record WaveMethod(
 
   /** For a capture of unknown scale: ± 2 % of reading. */
   public static WaveMethod assumed(int orders) {
-    return new WaveMethod(orders, MeterClass.ofReading(2, 0, 0), true, 15, 450);
+    return new WaveMethod(orders, AssumedMeter.of(Unit.VOLT), true, 15, 450);
   }
 
   /** For probe and scope of a known class. */

@@ -21,7 +21,7 @@ import org.wiseember.core.solar.Harvest;
 import org.wiseember.core.solar.Port;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
-import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.LabelInputs;
@@ -55,9 +55,6 @@ public record ChargeRun(
     OptionalDouble startCelsius,
     double ratedWattHours)
     implements TestRun {
-  /** Where nobody said how good the ammeter is. */
-  private static final MeterClass AMMETER = MeterClass.ofReading(2, 0, 0);
-
   private static final double START_SECONDS = 60;
 
   private static final double HALF_FULL = 50;
@@ -104,7 +101,10 @@ public record ChargeRun(
             a ->
                 MostAmps.of(
                     a.getAsDouble(),
-                    run().settings().meterClass(Channel.IN_CURRENT).orElse(AMMETER),
+                    run()
+                        .settings()
+                        .meterClass(Channel.IN_CURRENT)
+                        .orElseGet(() -> AssumedMeter.of(Unit.AMPERE)),
                     ampsBound()));
   }
 

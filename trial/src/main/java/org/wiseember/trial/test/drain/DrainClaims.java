@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.wiseember.core.capacity.CapacityFinding;
+import org.wiseember.core.capacity.OutletLoad;
 import org.wiseember.core.capacity.RateModel;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
@@ -32,6 +33,9 @@ final class DrainClaims {
    */
   private static final double SAME_VOLTS = 0.2;
 
+  private static final Set<Subject> APPARENT =
+      Set.of(Subject.APPARENT_POWER, Subject.OUTPUT_CURRENT);
+
   private static final Set<Subject> STEADY =
       Set.of(Subject.OUTPUT_VOLTAGE, Subject.OUTPUT_FREQUENCY);
 
@@ -52,6 +56,9 @@ final class DrainClaims {
     }
     if (claim.subject() == Subject.CONTINUOUS_POWER) {
       return continuous(claim);
+    }
+    if (APPARENT.contains(claim.subject())) {
+      return apparent(claim);
     }
     return STEADY.contains(claim.subject()) ? steady(claim) : Optional.empty();
   }
@@ -143,29 +150,45 @@ final class DrainClaims {
 
   /** Continuous power is shown by the heaviest drain, if it comes near the claim: the least. */
   private Optional<Answer> continuous(Claim claim) {
-    Optional<DrainRun> heaviest =
-        drains.stream()
-            .filter(d -> !d.direct())
-            .filter(
-                d ->
-                    d.finding()
-                        .duration()
-                        .filter(t -> t.value() >= ContinuousPower.SECONDS)
-                        .isPresent())
-            .max(Comparator.comparingDouble(DrainRun::meanWatts));
+    Optional<DrainRun> heaviest = heaviest();
     if (heaviest.isEmpty() || heaviest.get().meanWatts() < REACHES * claim.figure()) {
       return Optional.empty();
     }
-    DrainRun d = heaviest.get();
-    double held = d.finding().duration().orElseThrow().value();
-    return d.held()
-        .map(
-            watts ->
-                Answer.of(
-                    "Continuous, " + Figures.duration(Math.floor(held / 60) * 60),
-                    claim,
-                    d,
-                    watts.bounded(Bound.AT_LEAST)));
+    return heaviest.flatMap(
+        d -> d.held().map(watts -> held(claim, d, "Continuous", watts.bounded(Bound.AT_LEAST))));
+  }
+
+  private static Answer held(Claim claim, DrainRun d, String what, Figure figure) {
+    double seconds = d.finding().duration().orElseThrow().value();
+    return Answer.of(
+        what + ", " + Figures.duration(Math.floor(seconds / 60) * 60), claim, d, figure);
+  }
+
+  private Optional<DrainRun> heaviest() {
+    return drains.stream()
+        .filter(d -> !d.direct())
+        .filter(
+            d ->
+                d.finding()
+                    .duration()
+                    .filter(t -> t.value() >= ContinuousPower.SECONDS)
+                    .isPresent())
+        .max(Comparator.comparingDouble(DrainRun::meanWatts));
+  }
+
+  /** Watts held are so many volt-amperes at least, and so many amps at the volts there were. */
+  private Optional<Answer> apparent(Claim claim) {
+    boolean amps = claim.subject() == Subject.OUTPUT_CURRENT;
+    return heaviest()
+        .flatMap(
+            d ->
+                d.held()
+                    .flatMap(
+                        w ->
+                            amps
+                                ? d.volts().map(v -> OutletLoad.amps(w, v.mean()))
+                                : Optional.of(OutletLoad.voltAmperes(w)))
+                    .map(f -> held(claim, d, amps ? "AC amps" : "Continuous VA", f)));
   }
 
   /** A band holds at every moment: the half minute that lies worst in it is what counts. */

@@ -107,16 +107,19 @@ abstract class DrainTest implements TestType {
 
   private static CapacityMethod method(RunRecord record, Asked asked) {
     double rated = asked.ratedWattHours();
-    Optional<MeterClass> ac =
-        record.meter(Channel.AC_POWER).or(() -> record.meter(Channel.AC_ENERGY));
+    Optional<MeterClass> watts =
+        record
+            .meter(Channel.AC_POWER)
+            .or(() -> record.meter(Channel.AC_ENERGY))
+            .or(() -> record.meter(Channel.DC_POWER));
     Optional<MeterClass> amps = record.meter(Channel.DC_CURRENT);
     CapacityMethod assumed = CapacityMethod.assumed(rated);
-    if (ac.isEmpty() && amps.isEmpty()) {
+    if (watts.isEmpty() && amps.isEmpty()) {
       return assumed;
     }
     return new CapacityMethod(
         rated,
-        ac.or(() -> record.meter(Channel.DC_POWER)).orElse(assumed.power()),
+        watts.orElse(assumed.power()),
         record.meter(Channel.DC_VOLTAGE),
         amps.orElse(assumed.current()),
         false,
@@ -140,6 +143,8 @@ abstract class DrainTest implements TestType {
         Subject.CAPACITY,
         Subject.CHARGE_CAPACITY,
         Subject.CONTINUOUS_POWER,
+        Subject.APPARENT_POWER,
+        Subject.OUTPUT_CURRENT,
         Subject.OUTPUT_VOLTAGE,
         Subject.OUTPUT_FREQUENCY);
   }

@@ -15,7 +15,6 @@ import org.wiseember.core.trace.Levels;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.typed.TypedSpot;
-import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptReading;
@@ -24,9 +23,6 @@ import org.wiseember.workbook.RunSettings;
 
 /** Works out a run that felt and heard a unit from light to heavy loads. */
 final class HeatFindings {
-  private static final MeterClass PROBE = MeterClass.ofReading(0, 10, 0.1);
-  private static final MeterClass SOUND = MeterClass.ofReading(0, 20, 0.1);
-  private static final MeterClass CAMERA = MeterClass.ofReading(0, 20, 0.1);
 
   /** A fan that has just changed its step is not listened to yet, s. */
   private static final double LISTEN_AFTER = 30;
@@ -118,11 +114,11 @@ final class HeatFindings {
             room,
             from,
             last,
-            meter(Channel.CASE_TEMPERATURE, PROBE)),
+            record.meterOrAssumed(Channel.CASE_TEMPERATURE)),
         background,
         heard,
         HeatSettings.metres(run.settings().particulars()),
-        meter(Channel.SOUND_LEVEL, SOUND),
+        record.meterOrAssumed(Channel.SOUND_LEVEL),
         new FanSteps(fan),
         spot(treated.series(Channel.SPOT_TEMPERATURE), room));
   }
@@ -140,10 +136,6 @@ final class HeatFindings {
 
   private static double end(Trace trace) {
     return trace.isEmpty() ? 0 : trace.seconds(trace.size() - 1);
-  }
-
-  private MeterClass meter(Channel channel, MeterClass otherwise) {
-    return run.settings().meterClass(channel).orElse(otherwise);
   }
 
   /** The step the fan was last seen at between two moments. */
@@ -194,8 +186,8 @@ final class HeatFindings {
                 celsius,
                 place,
                 around,
-                meter(Channel.SPOT_TEMPERATURE, CAMERA),
-                meter(Channel.ROOM_TEMPERATURE, PROBE)));
+                record.meterOrAssumed(Channel.SPOT_TEMPERATURE),
+                record.meterOrAssumed(Channel.ROOM_TEMPERATURE)));
   }
 
   /** The mean once it has settled; of all there is where nothing was read after that. */

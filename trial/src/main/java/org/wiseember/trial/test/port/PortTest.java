@@ -13,7 +13,8 @@ import org.wiseember.core.port.PortFinding;
 import org.wiseember.core.port.PortLadder;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
@@ -27,7 +28,6 @@ import org.wiseember.workbook.RunSettings;
 
 /** A 12 V port under rising current. */
 public final class PortTest implements TestType {
-  private static final MeterClass ASSUMED = MeterClass.ofReading(1, 0, 0.01);
   private static final double[] SHARES = {0.1, 0.25, 0.5, 0.75, 0.9, 1, 1.03, 1.06, 1.1, 1.2};
 
   @Override
@@ -86,15 +86,19 @@ public final class PortTest implements TestType {
         record.kept(),
         PortLadder.of(
             record.trace(),
-            record.meter(Channel.DC_VOLTAGE).orElse(ASSUMED),
-            record.meter(Channel.DC_CURRENT).orElse(ASSUMED),
+            record.meterOrAssumed(Channel.DC_VOLTAGE),
+            record.meterOrAssumed(Channel.DC_CURRENT),
             record.treatment(),
             record.run().settings().loads()));
   }
 
   @Override
   public Set<Subject> answers() {
-    return Set.of(Subject.DC_PORT_CURRENT, Subject.DC_PORT_POWER, Subject.DC_PORT_VOLTAGE);
+    return Set.of(
+        Subject.DC_PORT_CURRENT,
+        Subject.DC_PORT_POWER,
+        Subject.DC_PORT_VOLTAGE,
+        Subject.DC_PORT_REGULATED);
   }
 
   /**
@@ -114,8 +118,39 @@ public final class PortTest implements TestType {
                     f.tripWatts()
                         .or(f::mostWatts)
                         .map(x -> Answer.of("12 V port power", claim, run, x));
+                case DC_PORT_REGULATED -> regulated(claim, run);
                 default -> volts(claim, run, FromLabel.portAmps(unit.label()));
               };
+            });
+  }
+
+  /** Whether it holds its volts; with leads in between a sag may be theirs. */
+  private static Optional<Answer> regulated(Claim claim, PortRun run) {
+    PortFinding f = run.finding();
+    return f.ohms()
+        .map(
+            ohms -> {
+              boolean leads = f.leadOhms().isEmpty();
+              String why =
+                  (f.regulated() ? "It holds its volts" : "It sags")
+                      + ": "
+                      + Figures.withUncertainty(1000 * ohms.value(), 1000 * ohms.u95())
+                      + " mV an ampere, "
+                      + (f.regulated() ? "less" : "more")
+                      + " than 2 % up to the most it carried.";
+              return f.regulated() || !leads
+                  ? new Answer(
+                      "12 V port, regulated",
+                      claim,
+                      run.run().id(),
+                      guard ->
+                          Verdict.seen(
+                              claim, ohms, f.regulated() ? Standing.KEPT : Standing.SHORT, why))
+                  : Answer.rigCannotShow(
+                      "12 V port, regulated",
+                      claim,
+                      run,
+                      why + " What the leads lose of it is not known; measure at the terminals.");
             });
   }
 

@@ -2,10 +2,11 @@ package org.wiseember.trial.test.waveform;
 
 import java.util.List;
 import java.util.Optional;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.transfer.Sag;
-import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.core.waveform.RatioCheck;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformFinding;
@@ -17,8 +18,6 @@ import org.wiseember.workbook.Run;
 
 /** Works out a run that captured a unit's wave. */
 final class WaveFindings {
-  private static final MeterClass METER = MeterClass.ofReading(1, 2, 0.1);
-
   /** Readings this near in time belong to a capture, s. */
   private static final double BESIDE = 30;
 
@@ -77,7 +76,13 @@ final class WaveFindings {
     double volts = trace.series(Channel.AC_VOLTAGE).nearest(kept.seconds(), BESIDE);
     return volts > 0.1 * nominal && nominal > 0
         ? Optional.of(
-            RatioCheck.of(f, volts, run.settings().meterClass(Channel.AC_VOLTAGE).orElse(METER), 1))
+            RatioCheck.of(
+                f,
+                volts,
+                run.settings()
+                    .meterClass(Channel.AC_VOLTAGE)
+                    .orElseGet(() -> AssumedMeter.of(Unit.VOLT)),
+                1))
         : Optional.empty();
   }
 }
