@@ -71,9 +71,10 @@ final class JudgedLines {
     number(node, "stated", stated ? claim.low() : Double.NaN);
     OptionalDouble load = claim.condition(Condition.Kind.AT_LOAD);
     number(node, "load", load.orElse(Double.NaN));
-    node.put("unit", Results.symbol(claim.unit()));
-    node.put("verdict", word(line));
     Optional<Figure> figure = line.figure();
+    // A claim that is a word has no unit; the figure it was told by has.
+    node.put("unit", Results.symbol(figure.map(Figure::unit).orElse(claim.unit())));
+    node.put("verdict", word(line));
     node.put("bound", figure.map(f -> f.bound().key()).orElse(null));
     number(node, "value", figure.map(Figure::value).orElse(Double.NaN));
     number(node, "u95", figure.map(Figure::u95).orElse(Double.NaN));

@@ -464,6 +464,38 @@ public class JudgeTest {
     assertTrue(one.path("because").path("budget").toString().contains("Repeating it"));
   }
 
+  /** What did not begin full, or was not followed to its end, is the least a unit holds. */
+  @Test
+  public void aPartialDrainIsABound() throws IOException {
+    List<String> half = List.of("ac-drain=" + drain(600, 3000) + ",accuracy=0.5,from=60");
+    JsonNode more = claim("capacity", "Capacity 890 Wh", half);
+    assertEquals(verdict(more), "rig-cannot-show", more.toString());
+    assertEquals(more.path("bound").asText(), "at-least");
+    assertEquals(verdict(claim("capacity", "Capacity 400 Wh", half)), "kept");
+    String cut = file(rows("ac_power [W]", 3000, t -> t >= 10 ? 600 : 0));
+    assertEquals(
+        verdict(claim("capacity", "Capacity 890 Wh", List.of("ac-drain=" + cut + ",from=full"))),
+        "rig-cannot-show",
+        "the log ends under load");
+  }
+
+  /** Idle draw and efficiency are averaged over their runs as well. */
+  @Test
+  public void repeatsOfIdleDrawAreAveraged() throws IOException {
+    List<String> runs = new ArrayList<>();
+    for (double watts : new double[] {10, 10.02, 9.98}) {
+      String log = file(rows("dc_power [W]", 900, t -> watts));
+      runs.add("idle=" + log + ",accuracy=0.5");
+    }
+    JsonNode mean = claim("idle", "Idle < 12 W", runs);
+    assertEquals(mean.path("value").asDouble(), 10, 0.001);
+    assertEquals(verdict(mean), "kept");
+    assertEquals(mean.path("because").path("worked").size(), 4, "three runs and their mean");
+    assertTrue(
+        mean.path("u95").asDouble()
+            < claim("idle", "Idle < 12 W", runs.subList(0, 1)).path("u95").asDouble());
+  }
+
   /** Volts a twentieth below a contract keep it. */
   @Test
   public void aUsbContractIsNotShortForItsVolts() throws IOException {
@@ -524,6 +556,11 @@ public class JudgeTest {
             List.of("waveform=" + wave + ",load=500,accuracy=1"));
     assertEquals(claim.path("value").asDouble(), 2, 0.02);
     assertEquals(verdict(claim), "kept");
+    JsonNode sine =
+        claim("waveform", "Pure sine, 230 V 50 Hz", List.of("waveform=" + wave + ",load=500"));
+    assertEquals(verdict(sine), "kept");
+    assertEquals(sine.path("word").asText(), "pure sine");
+    assertEquals(sine.path("unit").asText(), "%", "of the distortion it was told by");
   }
 
   @DataProvider

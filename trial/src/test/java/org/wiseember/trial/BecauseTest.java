@@ -52,7 +52,7 @@ public class BecauseTest extends OnDemo {
         assertEquals(TrialPage.measured(line.verdict().get()), measured.words(), which);
         assertEquals(panel.because(), measured.because(), which);
         assertTrue(!panel.because().workedOut().isEmpty(), which + " shows no sum");
-        if (line.claim().subject() != Subject.WAVEFORM) {
+        if (!line.claim().subject().isWord()) {
           assertEquals(measured.unit(), line.claim().subject().unit(), which);
         }
         assertEquals(measured.estimate().u95(), measured.budget().u95(), 1e-9, which);

@@ -58,7 +58,8 @@ public final class Repeats {
     double mean = java.util.Arrays.stream(values).average().orElseThrow();
     Budget budget = new Budget(List.of());
     for (Repeat r : repeats) {
-      Budget own = withoutRepeating(r.figure().budget()).scaled(mean / r.figure().value());
+      double as = r.figure().value() == 0 ? 1 : mean / r.figure().value();
+      Budget own = withoutRepeating(r.figure().budget()).scaled(as);
       budget = own.u95() > budget.u95() ? own : budget;
     }
     budget = budget.with(of(values, mean, floor));

@@ -19,6 +19,7 @@ import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LikeRuns;
 import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.Run;
 
 /** Claims that drains answer. */
 final class DrainClaims {
@@ -98,6 +99,7 @@ final class DrainClaims {
     }
     return near.or(() -> drains.stream().filter(DrainRun::complete).reduce((a, b) -> b))
         .flatMap(d -> together(d, r -> r.finding().deliveredEnergy()))
+        .or(this::partial)
         .map(
             l ->
                 Answer.of(
@@ -108,6 +110,19 @@ final class DrainClaims {
                     claim,
                     l.run(),
                     l.figure()));
+  }
+
+  /** What a drain gave that did not begin full, or was not seen to end, is the least it holds. */
+  private Optional<LikeRuns<DrainRun>> partial() {
+    return drains.stream()
+        .filter(d -> d.finding().deliveredEnergy().isPresent())
+        // One that was cut short may yet go on.
+        .filter(d -> d.run().state() == Run.State.DONE || d.run().state() == Run.State.STOPPED)
+        .max(Comparator.comparingDouble(d -> d.finding().deliveredEnergy().orElseThrow().value()))
+        .map(
+            d ->
+                new LikeRuns<>(
+                    d.finding().deliveredEnergy().orElseThrow().bounded(Bound.AT_LEAST), d));
   }
 
   /** A complete drain with its repeats: on the same side, under like loads. */

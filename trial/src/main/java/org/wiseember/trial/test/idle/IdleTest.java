@@ -7,6 +7,7 @@ import java.util.Set;
 import org.wiseember.bench.procedure.IdleState;
 import org.wiseember.bench.procedure.IdleWatch;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.idle.IdleDraw;
 import org.wiseember.core.idle.IdleFinding;
 import org.wiseember.core.idle.IdleMethod;
@@ -20,6 +21,7 @@ import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.DirectMeters;
 import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.LikeRuns;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestRun;
@@ -125,22 +127,37 @@ public final class IdleTest implements TestType {
 
   @Override
   public Optional<Answer> answer(Claim claim, UnitFindings unit) {
-    return unit.newest(IdleRun.class)
+    List<IdleRun> runs = unit.of(IdleRun.class).toList();
+    String name =
+        claim.subject() == Subject.STANDBY
+            ? "Standby draw, "
+            : claim.subject() == Subject.IDLE_CURRENT ? "Idle amps, " : "Idle draw, ";
+    return runs.stream()
+        .filter(r -> figure(claim, r).isPresent())
+        .reduce((a, b) -> b)
         .flatMap(
-            run -> {
-              Optional<IdleRun.InState> state =
-                  claim.subject() == Subject.STANDBY ? run.in(IdleState.ALL_OFF) : run.forLabel();
-              Optional<Figure> figure =
-                  state.flatMap(
-                      s ->
-                          claim.subject() == Subject.IDLE_CURRENT
-                              ? s.finding().current()
-                              : s.finding().power());
-              String name =
-                  claim.subject() == Subject.STANDBY
-                      ? "Standby draw, "
-                      : claim.subject() == Subject.IDLE_CURRENT ? "Idle amps, " : "Idle draw, ";
-              return figure.map(f -> Answer.of(name + state.get().words(), claim, run, f));
-            });
+            newest ->
+                LikeRuns.of(
+                    newest, runs, r -> Double.NaN, r -> figure(claim, r), Repeats.WHOLE_TEST))
+        .map(
+            l ->
+                Answer.of(
+                    name + state(claim, l.run()).orElseThrow().words(),
+                    claim,
+                    l.run(),
+                    l.figure()));
+  }
+
+  private static Optional<IdleRun.InState> state(Claim claim, IdleRun run) {
+    return claim.subject() == Subject.STANDBY ? run.in(IdleState.ALL_OFF) : run.forLabel();
+  }
+
+  private static Optional<Figure> figure(Claim claim, IdleRun run) {
+    return state(claim, run)
+        .flatMap(
+            s ->
+                claim.subject() == Subject.IDLE_CURRENT
+                    ? s.finding().current()
+                    : s.finding().power());
   }
 }

@@ -7,6 +7,7 @@ import org.wiseember.bench.procedure.LoadLadder;
 import org.wiseember.core.efficiency.EfficiencyLadder;
 import org.wiseember.core.efficiency.LadderLoads;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -16,6 +17,7 @@ import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.DirectMeters;
 import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.LikeRuns;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestRun;
@@ -99,14 +101,28 @@ public final class LadderTest implements TestType {
   /** At the load the label names, by the curve; else the best there is. */
   @Override
   public Optional<Answer> answer(Claim claim, UnitFindings unit) {
-    return unit.of(LadderRun.class)
-        .filter(l -> !l.finding().points().isEmpty())
+    List<LadderRun> ladders =
+        unit.of(LadderRun.class).filter(l -> !l.finding().points().isEmpty()).toList();
+    return ladders.stream()
         .reduce((a, b) -> b)
-        .map(
-            run -> {
-              Optional<Figure> named = FromLabel.namedLoad(claim).flatMap(w -> run.finding().at(w));
-              Figure figure = named.or(() -> run.finding().best()).orElseThrow();
-              return Answer.of(figure.name(), claim, run, figure);
-            });
+        .flatMap(
+            newest ->
+                LikeRuns.of(
+                    newest,
+                    ladders,
+                    LadderTest::heaviest,
+                    l -> figure(claim, l),
+                    Repeats.WHOLE_TEST))
+        .map(l -> Answer.of(l.figure().name(), claim, l.run(), l.figure()));
+  }
+
+  private static double heaviest(LadderRun ladder) {
+    return ladder.finding().points().get(ladder.finding().points().size() - 1).acWatts();
+  }
+
+  private static Optional<Figure> figure(Claim claim, LadderRun ladder) {
+    return FromLabel.namedLoad(claim)
+        .flatMap(w -> ladder.finding().at(w))
+        .or(() -> ladder.finding().best());
   }
 }
