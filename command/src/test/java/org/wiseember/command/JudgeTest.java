@@ -358,6 +358,42 @@ public class JudgeTest {
     assertEquals(verdict(tooLong), "short", "even from 60 % it took longer");
   }
 
+  /** What a small source gave is the least a port takes, however steadily it gave it. */
+  @Test
+  public void aSmallSourceConvictsNoPort() throws IOException {
+    String flat = charge(280, 3000, 20);
+    for (String[] one :
+        new String[][] {
+          {"solar-power", "PV 11-60 V, 12 A, 400 W", "solar"},
+          {"car-power", "Car charging 300 W", "car"},
+          {"usb-input", "USB-C input 300 W", "usb-c"},
+          {"total-input", "Max input 1000 W total", "wall+solar"},
+        }) {
+      JsonNode claim =
+          claim(one[0], one[1], List.of("charge=" + flat + ",accuracy=1,source=" + one[2]));
+      assertEquals(verdict(claim), "rig-cannot-show", claim.toString());
+      assertEquals(claim.path("bound").asText(), "at-least");
+    }
+    JsonNode wall = claim("mains-power", "AC in 400 W", List.of("charge=" + flat + ",accuracy=1"));
+    assertEquals(verdict(wall), "short", "the wall gives whatever the charger takes");
+    assertEquals(
+        verdict(
+            claim(
+                "mains-power",
+                "AC in 400 W",
+                List.of("charge=" + charge(280, 3000, 90) + ",accuracy=1"))),
+        "rig-cannot-show",
+        "nearly full, it may have been held back");
+    String unknown = "charge=" + charge(280, 3000, Double.NaN) + ",accuracy=1";
+    assertEquals(
+        verdict(claim("mains-power", "AC in 400 W\nCapacity 300 Wh", List.of(unknown))),
+        "short",
+        "most of its energy went in, so it cannot have begun nearly full");
+    assertEquals(
+        verdict(claim("mains-power", "AC in 400 W\nCapacity 2000 Wh", List.of(unknown))),
+        "rig-cannot-show");
+  }
+
   /** 80 % is what a display shows, where somebody read it. */
   @Test
   public void eightyPercentIsReadOffTheDisplay() throws IOException {

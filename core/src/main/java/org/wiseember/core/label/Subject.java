@@ -56,7 +56,7 @@ public enum Subject {
   DC_PORT_VOLTAGE("12 V port volts", Group.PORTS, Unit.VOLT, BAND, 1, 100),
   DC_PORT_CURRENT("12 V port", Group.PORTS, Unit.AMPERE, AT_LEAST, 0.1, 200),
   DC_PORT_POWER("12 V port power", Group.PORTS, Unit.WATT, AT_LEAST, 1, 5_000),
-  DC_PORT_REGULATED("12 V port holds its volts", Group.PORTS, Unit.ONE, STATED, 0, 0),
+  DC_PORT_REGULATED("12 V regulation", Group.PORTS, Unit.ONE, STATED, 0, 0),
   USB_C_POWER("USB-C", Group.PORTS, Unit.WATT, AT_LEAST, 1, 500),
   USB_A_POWER("USB-A", Group.PORTS, Unit.WATT, AT_LEAST, 1, 500),
   WIRELESS_POWER("Wireless pad", Group.PORTS, Unit.WATT, AT_LEAST, 1, 200),

@@ -9,8 +9,17 @@ import org.wiseember.core.quantity.Figures;
  *
  * @param motor as the tester calls it
  * @param tries in order of time, at least one
+ * @param share by which volt-amperes may be off, of themselves
  */
-public record StartSeries(String motor, List<Try> tries) {
+public record StartSeries(String motor, List<Try> tries, double share) {
+  /** A scope's probe and clamp nobody described; common practice, no published source. */
+  public static final double USUAL_SHARE = 0.03;
+
+  /** Tries caught by a scope nobody described. */
+  public StartSeries(String motor, List<Try> tries) {
+    this(motor, tries, USUAL_SHARE);
+  }
+
   /** This many tries say something; one failure is tried once more before it counts. */
   public static final int ENOUGH = 3;
 

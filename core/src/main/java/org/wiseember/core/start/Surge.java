@@ -13,9 +13,6 @@ import org.wiseember.core.uncertainty.Contribution;
 
 /** What a unit gave to a motor that started, and to one that did not, VA over one cycle. */
 public final class Surge {
-  /** A scope's probe and clamp; common practice, no published source. */
-  private static final double SHARE = 0.03;
-
   private Surge() {}
 
   /** The most it gave in a start that went: the least it can give. Empty where none was caught. */
@@ -48,7 +45,12 @@ public final class Surge {
         va,
         Unit.VOLT_AMPERE,
         Because.of(
-                Budget.of(Contribution.wholeWidth("Probe and clamp, 3 %", SHARE * va)),
+                Budget.of(
+                    Contribution.wholeWidth(
+                        "Probe and clamp, "
+                            + Figures.plain(Math.rint(1000 * series.share()) / 10)
+                            + " %",
+                        series.share() * va)),
                 tries(series))
             .summed("most volts × amps over one cycle of a start")
             .watching(watch)

@@ -19,8 +19,8 @@ import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.ScopeClass;
 import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.test.waveform.WaveFiles;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.KeptReading;
@@ -131,7 +131,7 @@ public record GivenRun(
     classes.putAll(GivenAccuracy.of(accuracy, read));
     return captures.isEmpty()
         ? with(classes, settings.particulars())
-        : with(classes, settings.particulars()).with(WaveFiles.scope(accuracy));
+        : with(classes, settings.particulars()).with(ScopeClass.told(accuracy));
   }
 
   private GivenRun with(Map<Channel, MeterClass> accuracy, Map<String, String> particulars) {

@@ -58,11 +58,11 @@ final class ChargeClaims {
     return switch (claim.subject()) {
       case MAINS_POWER ->
           newest(only(ChargeSource.WALL))
-              .flatMap(r -> peak("Mains charging, peak", claim, r, Optional.empty()));
+              .flatMap(r -> peak("Mains charging, peak", claim, r, x -> true));
       case SOLAR_POWER -> direct("Solar port, peak", claim);
       case USB_INPUT ->
           newest(only(ChargeSource.USB_C))
-              .flatMap(r -> peak("USB-C charging, peak", claim, r, Optional.of(Inlet.USB_C)));
+              .flatMap(r -> peak("USB-C charging, peak", claim, r, x -> x.unitBound(Inlet.USB_C)));
       case SOLAR_CURRENT ->
           newest(only(ChargeSource.SOLAR, ChargeSource.BATTERY).and(r -> r.mostAmps().isPresent()))
               .map(r -> Answer.of("DC input, most amps", claim, r, r.mostAmps().orElseThrow()));
@@ -71,10 +71,10 @@ final class ChargeClaims {
               .map(r -> Answer.of("Car input, most amps", claim, r, r.mostAmps().orElseThrow()));
       case CAR_POWER ->
           newest(only(ChargeSource.CAR))
-              .flatMap(r -> peak("Car charging, peak", claim, r, Optional.of(Inlet.DC)));
+              .flatMap(r -> peak("Car charging, peak", claim, r, x -> x.unitBound(Inlet.DC)));
       case TOTAL_INPUT ->
           newest(r -> r.setting().sources().size() > 1)
-              .flatMap(r -> peak("All inputs together, peak", claim, r, Optional.empty()));
+              .flatMap(r -> peak("All inputs together, peak", claim, r, ChargeRun::capped));
       case CHARGE_TIME -> time(claim);
       case ROUND_TRIP ->
           newest(r -> r.roundTrip().isPresent())
@@ -89,24 +89,28 @@ final class ChargeClaims {
     return runs.stream()
         .filter(only(ChargeSource.SOLAR, ChargeSource.BATTERY))
         .max(Comparator.comparingDouble(r -> r.finding().peakPower().orElseThrow().value()))
-        .flatMap(r -> peak(title, claim, r, Optional.of(Inlet.DC)));
+        .flatMap(r -> peak(title, claim, r, x -> x.unitBound(Inlet.DC)));
   }
 
+  /**
+   * The most it took.
+   *
+   * @param byUnit whether the unit, and not the source, set it
+   */
   private Optional<Answer> peak(
-      String title, Claim claim, ChargeRun run, Optional<Inlet> boundBySource) {
-    return together(run, r -> peak(r, boundBySource))
+      String title, Claim claim, ChargeRun run, Predicate<ChargeRun> byUnit) {
+    return together(run, r -> peak(r, byUnit))
         .map(l -> Answer.of(title, claim, l.run(), l.figure()));
   }
 
   /**
-   * What a source that was at its own end gave, or what went in where the charge began nearly full,
-   * is the least the port takes.
+   * What a source set, or what went in where the charge began nearly full, is the least the port
+   * takes.
    */
-  private static Optional<Figure> peak(ChargeRun run, Optional<Inlet> boundBySource) {
-    boolean bySource = boundBySource.filter(run::rigBound).isPresent();
+  private static Optional<Figure> peak(ChargeRun run, Predicate<ChargeRun> byUnit) {
     return run.finding()
         .peakPower()
-        .map(p -> bySource || !run.showsItsMost() ? p.bounded(Bound.AT_LEAST) : p);
+        .map(p -> byUnit.test(run) && run.showsItsMost() ? p : p.bounded(Bound.AT_LEAST));
   }
 
   /** Charges from the same sources at like power are repeats. */

@@ -59,6 +59,9 @@ public record ChargeRun(
 
   private static final double HALF_FULL = 50;
 
+  /** Of the rated energy: where this went in it began about half full, whatever was lost. */
+  private static final double LARGE_SHARE = 0.6;
+
   /** Peak watts over the label's watt-hours, 1/h; empty without either. */
   public Optional<Figure> rate() {
     return finding
@@ -74,22 +77,38 @@ public record ChargeRun(
 
   /**
    * Whether it began so far below full that it shows the most the unit takes: known to be no more
-   * than half full, or seen at full power for a while before it fell.
+   * than half full, by the display or by what went in, or seen at full power for a while before it
+   * fell.
    */
   boolean showsItsMost() {
     return startCharge.orElse(100) <= HALF_FULL
+        || finding.energyIn().filter(e -> e.value() >= LARGE_SHARE * ratedWattHours).isPresent()
         || finding.taperStart().filter(t -> t.value() >= 2 * START_SECONDS).isPresent();
   }
 
-  /** Whether the source of an inlet bound at the moment of most watts, so that more may go in. */
-  boolean rigBound(Inlet inlet) {
+  /**
+   * Whether the unit itself was seen to bind an inlet for a while, by its amps, its watts or a cap
+   * of all inputs; where nothing shows that, a larger source might put in more.
+   */
+  boolean unitBound(Inlet inlet) {
     return limits
         .flatMap(l -> l.band(inlet))
         .map(
-            b ->
-                b.seconds(Binding.AMPS) + b.seconds(Binding.WATTS) + b.seconds(Binding.SHARED_CAP)
-                    < b.seconds(Binding.SOURCE))
+            b -> {
+              double unit =
+                  b.seconds(Binding.AMPS)
+                      + b.seconds(Binding.WATTS)
+                      + b.seconds(Binding.SHARED_CAP);
+              return unit >= START_SECONDS && unit >= b.seconds(Binding.SOURCE);
+            })
         .orElse(false);
+  }
+
+  /** Whether all inputs together came to what the unit takes of them. */
+  boolean capped() {
+    return limits.stream()
+        .flatMap(l -> l.bands().stream())
+        .anyMatch(b -> b.seconds(Binding.SHARED_CAP) >= START_SECONDS);
   }
 
   /** The most amps the DC input drew and held; empty where they were not read. */

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.core.figure.Bound;
@@ -28,6 +29,7 @@ import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.ScopeClass;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -124,8 +126,16 @@ public final class StartsTest implements TestType {
     return new StartsRun(
         record.kept(),
         motor,
-        tries.isEmpty() ? Optional.empty() : Optional.of(new StartSeries(name, tries)),
+        tries.isEmpty()
+            ? Optional.empty()
+            : Optional.of(new StartSeries(name, tries, share(record))),
         caught);
+  }
+
+  /** Volts × amps are as unsure as both channels of the scope together. */
+  private static double share(RunRecord record) {
+    OptionalDouble scope = ScopeClass.of(record.run().settings());
+    return scope.isPresent() ? Math.sqrt(2) * scope.getAsDouble() / 100 : StartSeries.USUAL_SHARE;
   }
 
   private static Optional<MotorStart.Outcome> outcome(Event e) {

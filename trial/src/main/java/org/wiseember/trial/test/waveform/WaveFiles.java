@@ -13,7 +13,7 @@ import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.core.waveform.WaveMethod;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformUnreadable;
-import org.wiseember.trial.test.Kept;
+import org.wiseember.trial.test.ScopeClass;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
@@ -41,22 +41,13 @@ public final class WaveFiles {
         List.of());
   }
 
-  /** How good probe and scope are, among the particulars of a run: ± % of reading. */
-  private static final String SCOPE = "scopeAccuracy";
-
-  /** Probe and scope of a known class, as particulars of a run. */
-  public static Map<String, String> scope(double percent) {
-    return Map.of(SCOPE, Double.toString(percent));
-  }
-
   /** How waves of a run are looked at: by the class of its scope where somebody said it. */
   static WaveMethod method(RunSettings settings) {
-    return Optional.ofNullable(settings.particulars().get(SCOPE))
-        .map(Kept::percent)
-        .filter(OptionalDouble::isPresent)
-        .map(p -> MeterClass.ofReading(p.getAsDouble(), 0, 0))
-        .map(scale -> WaveMethod.measuredWith(WaveMethod.USUAL_ORDERS, scale))
-        .orElseGet(() -> WaveMethod.assumed(WaveMethod.USUAL_ORDERS));
+    OptionalDouble scope = ScopeClass.of(settings);
+    return scope.isPresent()
+        ? WaveMethod.measuredWith(
+            WaveMethod.USUAL_ORDERS, MeterClass.ofReading(scope.getAsDouble(), 0, 0))
+        : WaveMethod.assumed(WaveMethod.USUAL_ORDERS);
   }
 
   /** An empty run that captures from files go into; gives its key. */
