@@ -4,7 +4,9 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
+import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.List;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
@@ -40,10 +42,29 @@ public final class Captures {
   private Capture samples(long id) {
     return workbook
         .query(
-            "SELECT per_second, volts, amps FROM capture WHERE id = ?",
+            "SELECT c.per_second, c.volts, c.amps, s.sha256, c.run_id, c.words FROM capture c"
+                + " LEFT JOIN seal s ON s.run_id = c.run_id AND s.of = 'capture' AND s.item = c.id"
+                + " WHERE c.id = ?",
             s -> s.setLong(1, id),
-            r -> Capture.of(r.getDouble(1), decode(r.getBytes(2)), decode(r.getBytes(3))))
+            this::whole)
         .get(0);
+  }
+
+  private Capture whole(ResultSet r) throws SQLException {
+    byte[] volts = r.getBytes(2);
+    byte[] amps = r.getBytes(3);
+    if (volts == null
+        || amps == null
+        || !Seal.same(Seal.ofCapture(r.getDouble(1), volts, amps), r.getBytes(4))) {
+      Run run = workbook.runs().byId(r.getLong(5)).orElseThrow();
+      throw workbook.damage().found(run, "its capture “" + r.getString(6) + "” is damaged");
+    }
+    return Capture.of(r.getDouble(1), decode(volts), decode(amps));
+  }
+
+  /** Looks through the captures of a run. */
+  void check(Run run) {
+    of(run.id()).forEach(KeptCapture::capture);
   }
 
   /** Adds captures to a run. */
@@ -53,7 +74,9 @@ public final class Captures {
 
   /** Adds one that can be taken back; gives its key. */
   public long keep(long runId, KeptCapture kept) {
-    return workbook.update(INSERT, s -> fill(s, runId, kept));
+    long[] id = new long[1];
+    workbook.together(connection -> id[0] = insert(connection, runId, kept));
+    return id[0];
   }
 
   /** Takes one back, or back again; it stays in the file. */
@@ -67,23 +90,46 @@ public final class Captures {
 
   static void insert(Connection connection, long runId, List<KeptCapture> captures)
       throws SQLException {
-    try (PreparedStatement s = connection.prepareStatement(INSERT)) {
-      for (KeptCapture kept : captures) {
-        fill(s, runId, kept);
-        s.executeUpdate();
-      }
+    for (KeptCapture kept : captures) {
+      insert(connection, runId, kept);
     }
   }
 
-  private static void fill(PreparedStatement s, long runId, KeptCapture kept) throws SQLException {
-    s.setLong(1, runId);
-    Numbers.set(s, 2, kept.seconds());
-    s.setString(3, kept.words());
-    s.setBoolean(4, kept.mains());
-    Numbers.set(s, 5, kept.loadWatts());
-    s.setDouble(6, kept.capture().perSecond());
-    s.setBytes(7, encode(kept.capture().volts()));
-    s.setBytes(8, encode(kept.capture().amps()));
+  private static long insert(Connection connection, long runId, KeptCapture kept)
+      throws SQLException {
+    byte[] volts = encode(kept.capture().volts());
+    byte[] amps = encode(kept.capture().amps());
+    double perSecond = kept.capture().perSecond();
+    long id;
+    try (PreparedStatement s =
+        connection.prepareStatement(INSERT, Statement.RETURN_GENERATED_KEYS)) {
+      s.setLong(1, runId);
+      Numbers.set(s, 2, kept.seconds());
+      s.setString(3, kept.words());
+      s.setBoolean(4, kept.mains());
+      Numbers.set(s, 5, kept.loadWatts());
+      s.setDouble(6, perSecond);
+      s.setBytes(7, volts);
+      s.setBytes(8, amps);
+      s.executeUpdate();
+      try (ResultSet keys = s.getGeneratedKeys()) {
+        keys.next();
+        id = keys.getLong(1);
+      }
+    }
+    new Seal(Seal.CAPTURE, id, Seal.ofCapture(perSecond, volts, amps)).keep(connection, runId);
+    return id;
+  }
+
+  /** Seals what an older program wrote without. */
+  static void sealAll(Connection connection) throws SQLException {
+    try (Statement s = connection.createStatement();
+        ResultSet r = s.executeQuery("SELECT id, run_id, per_second, volts, amps FROM capture")) {
+      while (r.next()) {
+        byte[] seal = Seal.ofCapture(r.getDouble(3), r.getBytes(4), r.getBytes(5));
+        new Seal(Seal.CAPTURE, r.getLong(1), seal).keep(connection, r.getLong(2));
+      }
+    }
   }
 
   private static byte[] encode(double[] samples) {

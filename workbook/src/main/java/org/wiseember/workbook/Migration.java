@@ -19,7 +19,7 @@ import org.wiseember.core.waveform.CaptureNote;
  */
 final class Migration {
   /** The newest layout this program writes. */
-  static final int VERSION = 8;
+  static final int VERSION = 9;
 
   private final Connection connection;
   private final Path file;
@@ -101,6 +101,7 @@ final class Migration {
   }
 
   private void step(int next) throws SQLException, IOException {
+    boolean done = false;
     connection.setAutoCommit(false);
     try (Statement statement = connection.createStatement()) {
       if (next == 8) {
@@ -108,6 +109,11 @@ final class Migration {
       }
       for (String sql : script(next)) {
         statement.execute(sql);
+      }
+      if (next == 9) {
+        Blocks.sealAll(connection);
+        Captures.sealAll(connection);
+        TypedReadings.sealAll(connection);
       }
       try (ResultSet broken = statement.executeQuery("PRAGMA foreign_key_check")) {
         if (broken.next()) {
@@ -118,10 +124,12 @@ final class Migration {
       statement.execute("PRAGMA application_id = " + Workbook.APPLICATION_ID);
       statement.execute("PRAGMA user_version = " + next);
       connection.commit();
-    } catch (SQLException | IOException | RuntimeException e) {
-      connection.rollback();
-      throw e;
+      done = true;
     } finally {
+      // Whatever was thrown, an error among it: half a step is none.
+      if (!done) {
+        connection.rollback();
+      }
       connection.setAutoCommit(true);
     }
   }
@@ -153,7 +161,12 @@ final class Migration {
         PreparedStatement written =
             connection.prepareStatement("UPDATE label SET by_hand = ? WHERE id = ?")) {
       while (labels.next()) {
-        written.setString(1, ClaimJson.write(ClaimJson.read(labels.getString(2))));
+        try {
+          written.setString(1, ClaimJson.write(ClaimJson.read(labels.getString(2))));
+        } catch (WorkbookException damaged) {
+          // One claim nobody can read stays as it is and keeps no workbook from being opened.
+          continue;
+        }
         written.setLong(2, labels.getLong(1));
         written.executeUpdate();
       }

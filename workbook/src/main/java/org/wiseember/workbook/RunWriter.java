@@ -18,10 +18,10 @@ public final class RunWriter {
   private final List<double[]> rows = new ArrayList<>();
   private final List<Event> events = new ArrayList<>();
   private final List<KeptCapture> captures = new ArrayList<>();
-  private int seq;
+  private Blocks.Chain chain;
 
-  RunWriter(Workbook workbook, long runId, int channels, int seq) {
-    this.seq = seq;
+  RunWriter(Workbook workbook, long runId, int channels, Blocks.Chain chain) {
+    this.chain = chain;
     this.workbook = workbook;
     this.runId = runId;
     this.channels = channels;
@@ -76,23 +76,17 @@ public final class RunWriter {
     if (rows.isEmpty() && events.isEmpty() && captures.isEmpty()) {
       return;
     }
+    Blocks.Chain[] after = {chain};
     workbook.together(
         connection -> {
           if (!rows.isEmpty()) {
-            try (PreparedStatement s =
-                connection.prepareStatement(
-                    "INSERT INTO sample_block (run_id, seq, rows, data) VALUES (?, ?, ?, ?)")) {
-              s.setLong(1, runId);
-              s.setInt(2, seq);
-              s.setInt(3, rows.size());
-              s.setBytes(4, SampleBlock.encode(rows, channels));
-              s.executeUpdate();
-            }
+            after[0] =
+                chain.put(connection, runId, rows.size(), SampleBlock.encode(rows, channels));
           }
           insertEvents(connection, runId, events);
           Captures.insert(connection, runId, captures);
         });
-    seq += rows.isEmpty() ? 0 : 1;
+    chain = after[0];
     rows.clear();
     events.clear();
     captures.clear();

@@ -5,8 +5,10 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.DateTimeException;
 import java.time.Instant;
-import java.util.Arrays;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -14,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.OnwardClock;
 import org.wiseember.core.trace.Trace;
 
 /** The runs of a workbook and their raw readings. */
@@ -35,34 +38,51 @@ public final class Runs {
     return workbook.query(
         SELECT + "WHERE unit_id = ? AND removed = 0 ORDER BY id",
         s -> s.setLong(1, unitId),
-        Runs::read);
+        this::read);
+  }
+
+  /** Every run, those of units off the shelf among them, oldest first. */
+  public List<Run> all() {
+    return workbook.query(SELECT + "ORDER BY id", s -> {}, this::read);
   }
 
   public Optional<Run> byId(long id) {
-    return workbook.query(SELECT + "WHERE id = ?", s -> s.setLong(1, id), Runs::read).stream()
+    return workbook.query(SELECT + "WHERE id = ?", s -> s.setLong(1, id), this::read).stream()
         .findFirst();
   }
 
-  private static Run read(ResultSet row) throws SQLException {
-    List<Channel> channels =
-        Arrays.stream(row.getString(10).split(","))
-            .filter(key -> !key.isEmpty())
-            .map(
-                key ->
-                    Channel.byKey(key)
-                        .orElseThrow(
-                            () -> new WorkbookException("Unknown channel " + key + " in a run.")))
-            .toList();
-    return new Run(
-        row.getLong(1),
-        new RunOf(row.getLong(2), row.getLong(3)),
-        row.getString(4),
-        row.getString(5),
-        Instant.parse(row.getString(6)),
-        Run.State.valueOf(row.getString(7).toUpperCase(Locale.ROOT)),
-        row.getString(8),
-        RunSettings.read(row.getString(9)),
-        channels);
+  /** A row that makes no sense is a run all the same: it is there, and said to be damaged. */
+  private Run read(ResultSet row) throws SQLException {
+    long id = row.getLong(1);
+    RunOf of = new RunOf(row.getLong(2), row.getLong(3));
+    String kind = row.getString(4);
+    String title = row.getString(5);
+    try {
+      return new Run(
+          id,
+          of,
+          kind,
+          title,
+          Instant.parse(row.getString(6)),
+          Run.State.valueOf(row.getString(7).toUpperCase(Locale.ROOT)),
+          row.getString(8),
+          RunSettings.read(row.getString(9)),
+          Channel.listed(row.getString(10)));
+    } catch (WorkbookException | DateTimeException | IllegalArgumentException damaged) {
+      Run left =
+          new Run(
+              id,
+              of,
+              String.valueOf(kind),
+              String.valueOf(title),
+              Instant.EPOCH,
+              Run.State.STOPPED,
+              "",
+              RunSettings.read("{}"),
+              List.of());
+      workbook.damage().found(left, "what was noted with it cannot be read");
+      return left;
+    }
   }
 
   /** The runs of a subject that is no unit, oldest first. */
@@ -70,7 +90,7 @@ public final class Runs {
     return workbook.query(
         SELECT + "WHERE subject_id = ? AND removed = 0 ORDER BY id",
         s -> s.setLong(1, subjectId),
-        Runs::read);
+        this::read);
   }
 
   /** Starts a run and gives back its writer. */
@@ -78,7 +98,7 @@ public final class Runs {
     long[] id = new long[1];
     workbook.together(
         connection -> id[0] = insert(connection, run, Run.State.RUNNING, "", channels));
-    return new RunWriter(workbook, id[0], channels.size(), 0);
+    return new RunWriter(workbook, id[0], channels.size(), Blocks.Chain.opening(channels));
   }
 
   /**
@@ -126,18 +146,10 @@ public final class Runs {
 
   private static void insertSamples(
       Connection connection, long runId, Trace trace, List<Channel> channels) throws SQLException {
-    try (PreparedStatement s =
-        connection.prepareStatement(
-            "INSERT INTO sample_block (run_id, seq, rows, data) VALUES (?, ?, ?, ?)")) {
-      int seq = 0;
-      for (int from = 0; from < trace.size(); from += BLOCK_ROWS) {
-        int rows = Math.min(BLOCK_ROWS, trace.size() - from);
-        s.setLong(1, runId);
-        s.setInt(2, seq++);
-        s.setInt(3, rows);
-        s.setBytes(4, SampleBlock.encode(trace, channels, from, rows));
-        s.executeUpdate();
-      }
+    Blocks.Chain chain = Blocks.Chain.opening(channels);
+    for (int from = 0; from < trace.size(); from += BLOCK_ROWS) {
+      int rows = Math.min(BLOCK_ROWS, trace.size() - from);
+      chain = chain.put(connection, runId, rows, SampleBlock.encode(trace, channels, from, rows));
     }
   }
 
@@ -150,16 +162,10 @@ public final class Runs {
     if (run.state() != Run.State.INTERRUPTED) {
       throw new WorkbookException(run.title() + " has ended; only a run cut short goes on.");
     }
-    int next =
-        workbook
-            .query(
-                "SELECT coalesce(max(seq) + 1, 0) FROM sample_block WHERE run_id = ?",
-                s -> s.setLong(1, run.id()),
-                r -> r.getInt(1))
-            .get(0);
+    Blocks.Chain chain = new Blocks(workbook).chain(run);
     workbook.update(
         "UPDATE run SET state = 'running', ending = '' WHERE id = ?", s -> s.setLong(1, run.id()));
-    return new RunWriter(workbook, run.id(), run.channels().size(), next);
+    return new RunWriter(workbook, run.id(), run.channels().size(), chain);
   }
 
   /** Closes a run that was cut short for good. */
@@ -195,18 +201,18 @@ public final class Runs {
         });
   }
 
-  /** Every reading of a run. */
+  /**
+   * Every reading of a run. Where the clock of an older run was set back, what came after goes on
+   * behind what came before.
+   *
+   * @throws WorkbookException where they are not as they were written
+   */
   public Trace trace(Run run) {
-    record Block(int rows, byte[] data) {}
-    List<Block> blocks =
-        workbook.query(
-            "SELECT rows, data FROM sample_block WHERE run_id = ? ORDER BY seq",
-            s -> s.setLong(1, run.id()),
-            r -> new Block(r.getInt(1), r.getBytes(2)));
-    int rows = blocks.stream().mapToInt(Block::rows).sum();
+    List<Blocks.Block> blocks = new Blocks(workbook).of(run);
+    int rows = blocks.stream().mapToInt(Blocks.Block::rows).sum();
     double[][] columns = new double[run.channels().size() + 1][rows];
     int at = 0;
-    for (Block block : blocks) {
+    for (Blocks.Block block : blocks) {
       SampleBlock.decode(block.data(), block.rows(), columns, at);
       at += block.rows();
     }
@@ -214,15 +220,40 @@ public final class Runs {
     for (int i = 0; i < run.channels().size(); i++) {
       values.put(run.channels().get(i), columns[i + 1]);
     }
-    return Trace.takingOver(columns[0], values);
+    return Trace.takingOver(OnwardClock.mended(columns[0]), values);
+  }
+
+  /**
+   * Looks through what was read in a run; what is wrong is kept in {@link Workbook#damage}.
+   *
+   * @return what is wrong with it, one sentence; empty for nothing
+   */
+  public Optional<String> check(Run run) {
+    try {
+      new Blocks(workbook).of(run);
+      workbook.captures().check(run);
+      workbook.typedReadings().of(run.id());
+    } catch (WorkbookException said) {
+      return workbook.damage().of(run.id()).or(() -> Optional.of(said.getMessage()));
+    }
+    return workbook.damage().of(run.id());
   }
 
   /** What was noticed and marked, in order of time. */
   public List<Event> events(long runId) {
-    return workbook.query(
-        "SELECT seconds, code, detail, words FROM event WHERE run_id = ? ORDER BY seconds, id",
-        s -> s.setLong(1, runId),
-        r -> new Event(r.getDouble(1), r.getString(2), r.getString(3), r.getString(4)));
+    List<Event> events =
+        new ArrayList<>(
+            workbook.query(
+                "SELECT seconds, code, detail, words FROM event WHERE run_id = ?"
+                    + " ORDER BY seconds, id",
+                s -> s.setLong(1, runId),
+                r -> new Event(r.getDouble(1), r.getString(2), r.getString(3), r.getString(4))));
+    List<Event> setBack = new Blocks(workbook).setBack(runId);
+    if (!setBack.isEmpty()) {
+      events.addAll(setBack);
+      events.sort(Comparator.comparingDouble(Event::seconds));
+    }
+    return events;
   }
 
   /** Called when the workbook is opened for writing: what still says running was cut short. */

@@ -45,6 +45,20 @@ final class SampleBlock {
     return bytes.array();
   }
 
+  /** A time by itself, s; NaN where it is not whole. */
+  static double second(byte[] eight) {
+    return eight == null || eight.length != Double.BYTES
+        ? Double.NaN
+        : ByteBuffer.wrap(eight).order(ByteOrder.LITTLE_ENDIAN).getDouble();
+  }
+
+  /** The last time in a block, s; NaN for none. */
+  static double lastSecond(byte[] data, int rows) {
+    return ByteBuffer.wrap(data)
+        .order(ByteOrder.LITTLE_ENDIAN)
+        .getDouble((rows - 1) * Double.BYTES);
+  }
+
   /** Copies a block into columns, the times first, from row {@code at} on. */
   static void decode(byte[] data, int rows, double[][] columns, int at) {
     if (data.length != (long) rows * columns.length * Double.BYTES) {

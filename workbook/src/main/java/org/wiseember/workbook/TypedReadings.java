@@ -1,5 +1,10 @@
 package org.wiseember.workbook;
 
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -9,6 +14,9 @@ import org.wiseember.core.trace.Trace;
 
 /** Readings typed during runs. */
 public final class TypedReadings {
+  private static final String COLUMNS =
+      "t.id, t.seconds, t.meter, t.channel, t.value, t.resolution, t.as_typed";
+
   private final Workbook workbook;
 
   TypedReadings(Workbook workbook) {
@@ -24,23 +32,51 @@ public final class TypedReadings {
       double value,
       double resolution,
       String asTyped) {
-    return workbook.update(
-        "INSERT INTO typed_reading (run_id, seconds, meter, channel, value, resolution, as_typed)"
-            + " VALUES (?, ?, ?, ?, ?, ?, ?)",
-        s -> {
-          s.setLong(1, runId);
-          s.setDouble(2, seconds);
-          s.setString(3, meter);
-          s.setString(4, channel.key());
-          s.setDouble(5, value);
-          s.setDouble(6, resolution);
-          s.setString(7, asTyped);
-        });
+    return keep(runId, new KeptReading(0, seconds, meter, channel, value, resolution, asTyped));
   }
 
-  /** Keeps one that was kept before elsewhere. */
-  void keep(long runId, KeptReading r) {
-    keep(runId, r.seconds(), r.meter(), r.channel(), r.value(), r.resolution(), r.asTyped());
+  /** Keeps one; gives its key, which is another than the one it may have had elsewhere. */
+  long keep(long runId, KeptReading reading) {
+    long[] id = new long[1];
+    workbook.together(connection -> id[0] = insert(connection, runId, reading));
+    return id[0];
+  }
+
+  private static long insert(Connection connection, long runId, KeptReading reading)
+      throws SQLException {
+    long id;
+    try (PreparedStatement s =
+        connection.prepareStatement(
+            "INSERT INTO typed_reading"
+                + " (run_id, seconds, meter, channel, value, resolution, as_typed)"
+                + " VALUES (?, ?, ?, ?, ?, ?, ?)",
+            Statement.RETURN_GENERATED_KEYS)) {
+      s.setLong(1, runId);
+      s.setDouble(2, reading.seconds());
+      s.setString(3, reading.meter());
+      s.setString(4, reading.channel().key());
+      s.setDouble(5, reading.value());
+      s.setDouble(6, reading.resolution());
+      s.setString(7, reading.asTyped());
+      s.executeUpdate();
+      try (ResultSet keys = s.getGeneratedKeys()) {
+        keys.next();
+        id = keys.getLong(1);
+      }
+    }
+    new Seal(Seal.TYPED, id, Seal.of(reading)).keep(connection, runId);
+    return id;
+  }
+
+  /** Seals what an older program wrote without. */
+  static void sealAll(Connection connection) throws SQLException {
+    try (Statement s = connection.createStatement();
+        ResultSet r = s.executeQuery("SELECT " + COLUMNS + ", run_id FROM typed_reading t")) {
+      while (r.next()) {
+        KeptReading reading = read(r);
+        new Seal(Seal.TYPED, reading.id(), Seal.of(reading)).keep(connection, r.getLong(8));
+      }
+    }
   }
 
   /** Takes one back, or back again; it stays in the file. */
@@ -53,22 +89,43 @@ public final class TypedReadings {
         });
   }
 
-  /** Those of a run that count, in order of time. */
+  /**
+   * Those of a run that count, in order of time.
+   *
+   * @throws WorkbookException where one is not as it was written
+   */
   public List<KeptReading> of(long runId) {
     return workbook.query(
-        "SELECT id, seconds, meter, channel, value, resolution, as_typed FROM typed_reading"
-            + " WHERE run_id = ? AND struck = 0 ORDER BY seconds, id",
+        "SELECT "
+            + COLUMNS
+            + ", s.sha256 FROM typed_reading t LEFT JOIN seal s ON s.run_id = t.run_id"
+            + " AND s.of = 'typed' AND s.item = t.id"
+            + " WHERE t.run_id = ? AND t.struck = 0 ORDER BY t.seconds, t.id",
         s -> s.setLong(1, runId),
-        r ->
-            new KeptReading(
-                r.getLong(1),
-                r.getDouble(2),
-                r.getString(3),
-                Channel.byKey(r.getString(4))
-                    .orElseThrow(() -> new WorkbookException("A typed reading has no channel.")),
-                r.getDouble(5),
-                r.getDouble(6),
-                r.getString(7)));
+        r -> whole(runId, r));
+  }
+
+  private KeptReading whole(long runId, ResultSet r) throws SQLException {
+    if (Channel.byKey(r.getString(4)).isPresent()) {
+      KeptReading reading = read(r);
+      if (Seal.same(Seal.of(reading), r.getBytes(8))) {
+        return reading;
+      }
+    }
+    Run run = workbook.runs().byId(runId).orElseThrow();
+    throw workbook.damage().found(run, "the typed reading “" + r.getString(7) + "” is damaged");
+  }
+
+  private static KeptReading read(ResultSet r) throws SQLException {
+    return new KeptReading(
+        r.getLong(1),
+        r.getDouble(2),
+        r.getString(3),
+        Channel.byKey(r.getString(4))
+            .orElseThrow(() -> new WorkbookException("A typed reading has no channel.")),
+        r.getDouble(5),
+        r.getDouble(6),
+        r.getString(7));
   }
 
   /**

@@ -18,7 +18,16 @@ public final class Unit {
 
   /** One as the workbook has it. */
   Unit(long id, String name, String text, String byHand) {
-    this(id, name, text, byHand, new OnDemand<>(() -> Label.read(text, ClaimJson.read(byHand))));
+    this(id, name, text, byHand, new OnDemand<>(() -> label(text, byHand)));
+  }
+
+  /** Claims by hand that cannot be read are left out, and stay as they are in the file. */
+  private static Label label(String text, String byHand) {
+    try {
+      return Label.read(text, ClaimJson.read(byHand));
+    } catch (WorkbookException damaged) {
+      return Label.read(text, List.of());
+    }
   }
 
   /** One under a label. */

@@ -33,6 +33,7 @@ public final class Workbook implements AutoCloseable {
   private final String writer;
   private final Clock clock;
   private final Optional<Path> asItWas;
+  private final Damage damage = new Damage();
 
   private Workbook(
       Path file,
@@ -247,6 +248,11 @@ public final class Workbook implements AutoCloseable {
   /** Who writes it when this opening may not; empty otherwise. */
   public String writer() {
     return writer;
+  }
+
+  /** The runs whose readings are no longer as they were written, as far as was looked. */
+  public Damage damage() {
+    return damage;
   }
 
   public Units units() {

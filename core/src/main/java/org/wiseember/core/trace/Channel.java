@@ -1,6 +1,7 @@
 package org.wiseember.core.trace;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import org.wiseember.core.quantity.Unit;
 
@@ -75,6 +76,20 @@ public enum Channel {
 
   public String words() {
     return words;
+  }
+
+  /**
+   * Channels by their keys with commas between.
+   *
+   * @throws IllegalArgumentException where one is none
+   */
+  public static List<Channel> listed(String keys) {
+    return Arrays.stream(keys.split(","))
+        .filter(key -> !key.isEmpty())
+        .map(
+            key ->
+                byKey(key).orElseThrow(() -> new IllegalArgumentException(key + " is no channel")))
+        .toList();
   }
 
   public static Optional<Channel> byKey(String key) {

@@ -101,11 +101,13 @@ final class RunCards extends VBox {
         new HBox(
             Words.line(
                 "measured",
-                run.aside()
-                    ? "set aside"
-                    : run.run().state() == Run.State.DONE
-                        ? run.headline().map(Explanation::answer).orElse("no figure")
-                        : run.run().state().name().toLowerCase(Locale.ROOT)),
+                run.trouble().isPresent()
+                    ? "cannot be read"
+                    : run.aside()
+                        ? "set aside"
+                        : run.run().state() == Run.State.DONE
+                            ? run.headline().map(Explanation::answer).orElse("no figure")
+                            : run.run().state().name().toLowerCase(Locale.ROOT)),
             Words.spring());
     if (run.preview().size() > 1) {
       MiniTrace mini = new MiniTrace(run.preview());

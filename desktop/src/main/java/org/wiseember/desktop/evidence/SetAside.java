@@ -31,18 +31,25 @@ final class SetAside extends HBox {
     reason.clear();
     getStyleClass().removeAll("caution");
     getChildren().clear();
-    if (run.aside()) {
-      Label why =
-          Words.of("care", "Set aside, it counts for nothing: " + run.treatment().setAside() + ".");
-      HBox.setHgrow(why, Priority.ALWAYS);
-      why.setMaxWidth(Double.MAX_VALUE);
+    run.trouble().ifPresent(this::tell);
+    if (run.treatment().aside()) {
+      tell("Set aside, it counts for nothing: " + run.treatment().setAside() + ".");
       var back =
           Words.button("action", "Have it count again", () -> desk.decisions().takeBack(run));
       back.setId("take-back-run");
-      getStyleClass().add("caution");
-      getChildren().addAll(why, back);
+      getChildren().add(back);
     }
     Words.shown(this, run.aside());
+  }
+
+  private void tell(String sentence) {
+    Label why = Words.of("care", sentence);
+    HBox.setHgrow(why, Priority.ALWAYS);
+    why.setMaxWidth(Double.MAX_VALUE);
+    if (!getStyleClass().contains("caution")) {
+      getStyleClass().add("caution");
+    }
+    getChildren().add(why);
   }
 
   /** Asks why. */

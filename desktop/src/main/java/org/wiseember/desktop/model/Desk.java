@@ -31,6 +31,7 @@ import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Event;
+import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
@@ -70,6 +71,7 @@ public final class Desk {
   private final StringProperty said = new SimpleStringProperty("");
   private final ObjectProperty<Long> shownRun = new SimpleObjectProperty<>();
   private volatile Workbook workbook;
+  private volatile boolean opening;
 
   /**
    * A desk with nothing on it.
@@ -265,9 +267,12 @@ public final class Desk {
             LOG.warn("workbook", e);
             say(e.getMessage());
             screen.later(otherwise);
-          } catch (Exception e) {
+          } catch (Exception | Error e) {
             LOG.error("unexpected", e);
-            say("That did not work: " + e.getMessage() + ". What is saved is safe.");
+            say(
+                "That did not work, by an error of the program ("
+                    + e.getClass().getSimpleName()
+                    + "). What is saved is safe; the log beside the workbook says more.");
             screen.later(otherwise);
           }
         });
@@ -288,23 +293,12 @@ public final class Desk {
       say("A test is running. Stop it before opening another workbook.");
       return;
     }
+    // What was typed into fields of the old shelf must not go into the new file.
+    opening = true;
     background(
-        () -> {
-          Workbook next = Workbook.open(file, clock);
-          Workbook before = workbook;
-          workbook = next;
-          if (before != null) {
-            before.close();
-          }
-          return new Opened(
-              Shelf.of(next),
-              next.title(),
-              bench.read(next),
-              bench.leftOn().read(next),
-              next.loadsOnHand(),
-              next.panelsOnHand());
-        },
+        () -> swap(file),
         opened -> {
+          opening = false;
           bench.instruments().setAll(opened.instruments());
           bench.leftOn().loads().setAll(opened.left());
           bench.loadsOnHand().set(opened.loads().isBlank() ? LoadsOnHand.USUAL : opened.loads());
@@ -321,7 +315,90 @@ public final class Desk {
             stage.set(StageName.LABEL);
           }
           workOutTheRest();
+          lookThrough(opened.workbook());
         });
+  }
+
+  private Opened swap(Path file) {
+    boolean done = false;
+    try {
+      Opened opened = read(Workbook.open(file, clock));
+      Workbook before = workbook;
+      workbook = opened.workbook();
+      closeBefore(before);
+      done = true;
+      return opened;
+    } finally {
+      // After a failure the open workbook may be edited again; otherwise once it is on show.
+      opening &= done;
+    }
+  }
+
+  /** All that is shown of a workbook is read before it takes the place of another. */
+  private Opened read(Workbook next) {
+    boolean done = false;
+    try {
+      Opened opened =
+          new Opened(
+              next,
+              Shelf.of(next),
+              next.title(),
+              bench.read(next),
+              bench.leftOn().read(next),
+              next.loadsOnHand(),
+              panels(next));
+      done = true;
+      return opened;
+    } finally {
+      if (!done) {
+        next.close();
+      }
+    }
+  }
+
+  /** Panels that cannot be read are none, and said. */
+  private PanelsOnHand panels(Workbook next) {
+    try {
+      return next.panelsOnHand();
+    } catch (WorkbookException e) {
+      say(e.getMessage());
+      return PanelsOnHand.NONE;
+    }
+  }
+
+  private static void closeBefore(Workbook before) {
+    try {
+      if (before != null) {
+        before.close();
+      }
+    } catch (WorkbookException e) {
+      LOG.warn("the workbook before did not close", e);
+    }
+  }
+
+  /** Looks through all that was read in every run, one run after the other beside other work. */
+  private void lookThrough(Workbook opened) {
+    background(() -> opened.runs().all(), runs -> lookThrough(opened, runs.iterator()));
+  }
+
+  private void lookThrough(Workbook opened, Iterator<Run> runs) {
+    if (!runs.hasNext() || workbook != opened) {
+      return;
+    }
+    Run run = runs.next();
+    background(
+        () -> workbook == opened ? opened.runs().check(run) : Optional.<String>empty(),
+        wrong -> {
+          wrong.ifPresent(
+              sentence -> {
+                say(sentence);
+                if (indexOf(run.unitId()) >= 0) {
+                  refresh(run.unitId());
+                }
+              });
+          lookThrough(opened, runs);
+        },
+        () -> lookThrough(opened, runs));
   }
 
   private static String broughtUp(Path asItWas) {
@@ -340,6 +417,7 @@ public final class Desk {
   }
 
   private record Opened(
+      Workbook workbook,
       List<Shelf.Place> all,
       String title,
       List<OnBench> instruments,
@@ -503,6 +581,10 @@ public final class Desk {
   }
 
   boolean refuseWhenReadOnly() {
+    if (opening) {
+      say("Another workbook is being opened. Try again in a moment.");
+      return true;
+    }
     if (workbook == null) {
       say("No workbook is open. Ctrl+O opens one.");
       return true;

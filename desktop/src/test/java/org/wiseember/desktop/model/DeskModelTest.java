@@ -16,7 +16,9 @@ import java.util.stream.IntStream;
 import org.testng.annotations.Test;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
+import org.wiseember.desktop.DemoFile;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.Workbook;
 
 /** The shelf and the chosen unit, and every edit of them with its undo. */
 public class DeskModelTest extends OnDesk {
@@ -224,11 +226,11 @@ public class DeskModelTest extends OnDesk {
     assertTrue(up.get(0) > smallest);
   }
 
-  /**
-   * A unit whose readings are damaged says so; what is marked is what is on show, the rest stands.
-   */
+  /** A run whose readings are damaged says so in its place; its unit and the rest stand. */
   @Test
-  public void aDamagedUnitDoesNotTakeTheShelfWithIt() throws Exception {
+  public void aDamagedRunDoesNotTakeItsUnitOrTheShelfWithIt() throws Exception {
+    String title = choose(1).run(2).orElseThrow().run().title();
+    int others = desk.chosen().get().runs().size() - 1;
     desk.close();
     try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
         Statement statement = connection.createStatement()) {
@@ -238,17 +240,53 @@ public class DeskModelTest extends OnDesk {
     }
     desk = new Desk(Clock.systemUTC(), screen());
     desk.open(file);
+    until(() -> desk.shelf().stream().filter(p -> p.summary().isPresent()).count() == 5);
+    untilSaid(title);
+    assertTrue(desk.said().get().contains("damaged"), desk.said().get());
+    Judgement unit = choose(1);
+    assertEquals(unit.runs().size(), others);
+    assertEquals(unit.aside().size(), 1);
+    assertEquals(unit.aside().get(0).trouble().orElseThrow(), desk.said().get());
+  }
+
+  /** What is noticed only when everything is looked through takes back what was said before. */
+  @Test
+  public void damageFoundAfterOpeningTakesTheFindingBack() throws Exception {
+    int before = choose(1).runs().size();
+    desk.close();
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+        Statement statement = connection.createStatement()) {
+      statement.execute("DROP TRIGGER sample_block_keeps_values");
+      statement.execute("UPDATE sample_block SET data = zeroblob(length(data)) WHERE run_id = 2");
+    }
+    desk = new Desk(Clock.systemUTC(), screen());
+    desk.open(file);
     until(() -> desk.chosen().get() != null);
-    until(() -> desk.shelf().stream().filter(p -> p.summary().isPresent()).count() == 4);
-    assertTrue(desk.shelf().get(1).summary().isEmpty(), "nothing is said of what was not read");
-    Judgement shown = desk.chosen().get();
-    desk.said().set("");
-    desk.choose(desk.shelf().get(1).unit().id());
-    until(() -> !desk.said().get().isEmpty());
-    settle();
-    assertEquals(desk.said().get().lines().count(), 1, desk.said().get());
-    assertEquals(desk.chosenUnit().get().longValue(), shown.unit().id());
-    assertEquals(desk.chosen().get(), shown);
-    assertEquals(choose(3).unit(), desk.shelf().get(3).unit());
+    untilSaid("The run judges nothing");
+    assertEquals(choose(1).runs().size(), before - 1);
+  }
+
+  /** What cannot be read at the opening leaves the old shelf and the old file where they are. */
+  @Test
+  public void anOpeningThatFailsHalfwayChangesNothing() throws Exception {
+    Path other =
+        Files.copy(
+            DemoFile.in(Files.createTempDirectory("ember-half")), folder.resolve("half.ember"));
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + other);
+        Statement statement = connection.createStatement()) {
+      statement.execute("DROP TABLE load_on");
+    }
+    String name = desk.chosen().get().unit().name();
+    desk.open(other);
+    desk.rename(desk.chosen().get().unit().id(), "Meant for neither");
+    untilSaid("cannot be used");
+    assertEquals(desk.workbook().orElseThrow().file(), file);
+    assertEquals(desk.chosen().get().unit().name(), name);
+    desk.rename(desk.chosen().get().unit().id(), "Still here");
+    until(() -> names().contains("Still here"));
+    try (Workbook half = Workbook.open(other, Clock.systemUTC())) {
+      assertTrue(half.units().all().stream().noneMatch(u -> u.name().equals("Meant for neither")));
+      assertFalse(half.readOnly(), "it was let go of");
+    }
   }
 }

@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Estimate;
@@ -27,12 +29,14 @@ import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.WorkbookException;
 
 /**
  * What the runs of a unit found. A run is worked out once, each by its own test, and what it found
  * is kept in the workbook; readings are looked at again only where something it rests on changed.
  */
 public final class Findings {
+  private static final Logger LOG = LoggerFactory.getLogger(Findings.class);
   private static final ObjectMapper JSON = new ObjectMapper();
 
   private final Workbook workbook;
@@ -115,16 +119,41 @@ public final class Findings {
     }
   }
 
+  /** One that cannot be worked out says so in its place and keeps nobody from the others. */
   private TestRun of(Run run, TestType type, UnitFindings others) {
-    KeptRun keptRun =
-        new KeptRun(
-            type,
-            run,
-            workbook.treatments().of(run.id()),
-            new OnDemand<>(() -> corrected(run)),
-            workbook.captures().of(run.id()),
-            Optional.empty());
-    return Optional.ofNullable(kept.get(run.id()))
+    Optional<String> damaged = workbook.damage().of(run.id());
+    if (damaged.isPresent()) {
+      return NotWorkedOut.of(type, run, damaged.get());
+    }
+    try {
+      KeptRun keptRun =
+          new KeptRun(
+              type,
+              run,
+              workbook.treatments().of(run.id()),
+              new OnDemand<>(() -> corrected(run)),
+              workbook.captures().of(run.id()),
+              Optional.empty());
+      return found(keptRun, others);
+    } catch (RuntimeException | VirtualMachineError e) {
+      LOG.error("run {} cannot be worked out", run.id(), e);
+      return NotWorkedOut.of(type, run, words(run, e));
+    }
+  }
+
+  /** What a tester is told: the workbook speaks in sentences, the program's own errors do not. */
+  private static String words(Run run, Throwable e) {
+    return e instanceof WorkbookException
+        ? e.getMessage()
+        : run.title()
+            + " cannot be worked out ("
+            + e.getClass().getSimpleName()
+            + "); it judges nothing, and its readings are kept. The log beside the workbook says"
+            + " more.";
+  }
+
+  private TestRun found(KeptRun keptRun, UnitFindings others) {
+    return Optional.ofNullable(kept.get(keptRun.run().id()))
         .filter(f -> f.method().equals(method()) && Asked.same(answers(f.asked()), others))
         .flatMap(f -> inMemory(f, keptRun).or(() -> FindingJson.read(f, keptRun)))
         .orElseGet(() -> worked(keptRun, others));

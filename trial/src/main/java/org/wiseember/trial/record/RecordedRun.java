@@ -29,6 +29,7 @@ import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
@@ -133,7 +134,11 @@ public final class RecordedRun {
       throw new WorkbookException("A log that was read in has nothing to go on with.");
     }
     TestPlan plan = AllTests.plan(run);
-    double elapsed = Duration.between(run.startedAt(), now).toMillis() / 1000.0;
+    double byTheClock = Duration.between(run.startedAt(), now).toMillis() / 1000.0;
+    double last = lastMoment(workbook, run);
+    boolean setBack = byTheClock <= last;
+    // A wall clock may be set back; a run's own clock goes on behind what was read.
+    double elapsed = setBack ? Math.ceil(last) : byTheClock;
     BenchSetup setup =
         switch (run.settings().source()) {
           case SIMULATED ->
@@ -161,6 +166,14 @@ public final class RecordedRun {
               + run.title()
               + " began. Put them back, or close the run.");
     }
+    if (setBack && run.settings().source() != RunSettings.Source.SIMULATED) {
+      writer.note(
+          new Event(
+              last,
+              "clock_back",
+              "The computer's clock was set back while this run lay: it goes on behind its last"
+                  + " reading, and how long lay between is not known."));
+    }
     RecordedRun resumed = over(workbook, writer, unit, procedure, setup, pace, watcher);
     if (!resumed.runner.catchUp(frames(trace, run.channels()), noticed)) {
       close(setup);
@@ -170,6 +183,19 @@ public final class RecordedRun {
               + " run instead.");
     }
     return resumed;
+  }
+
+  /** The last moment anything is kept of in a run, s on its clock; 0 for none. */
+  private static double lastMoment(Workbook workbook, Run run) {
+    Trace trace = workbook.runs().trace(run);
+    double last = trace.isEmpty() ? 0 : trace.seconds(trace.size() - 1);
+    for (KeptReading typed : workbook.typedReadings().of(run.id())) {
+      last = Math.max(last, typed.seconds());
+    }
+    for (Event event : workbook.runs().events(run.id())) {
+      last = Math.max(last, event.seconds());
+    }
+    return last;
   }
 
   private static List<Frame> frames(Trace trace, List<Channel> channels) {

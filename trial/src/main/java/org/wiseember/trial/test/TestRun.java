@@ -99,9 +99,14 @@ public interface TestRun extends Finding {
     return false;
   }
 
-  /** Whether it counts for nothing, by decision of the tester. */
+  /** Why it cannot be worked out, one sentence; empty where it can. */
+  default Optional<String> trouble() {
+    return Optional.empty();
+  }
+
+  /** Whether it counts for nothing, by decision of the tester or because it cannot be read. */
   default boolean aside() {
-    return treatment().aside();
+    return treatment().aside() || trouble().isPresent();
   }
 
   /** Its readings as they are treated. */

@@ -1,14 +1,13 @@
 package org.wiseember.workbook.log;
 
-import java.util.Arrays;
 import java.util.List;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.OnwardClock;
 import org.wiseember.core.trace.Series;
 
 /** Mends the times of a log whose clock was set while it ran, and says so. */
 final class LogTimes {
-  private static final int SAMPLED = 20_001;
   private static final double DAY = 86_400;
 
   private final List<Warning> warnings;
@@ -35,7 +34,7 @@ final class LogTimes {
    * @param rowOf the file's row of each time
    */
   void mend(double[] seconds, int[] rowOf) throws LogUnreadable {
-    double usual = usualStep(seconds);
+    double usual = OnwardClock.usualStep(seconds);
     double longest = Math.max(Series.GAP_SECONDS, 5 * usual);
     double shift = 0;
     double previous = Double.NEGATIVE_INFINITY;
@@ -77,20 +76,5 @@ final class LogTimes {
       seconds[i] = now;
       previous = now;
     }
-  }
-
-  /** Median step forward, over an even sample of a long log. */
-  private static double usualStep(double[] seconds) {
-    int stride = Math.max(1, (seconds.length - 1) / SAMPLED);
-    double[] steps = new double[seconds.length / stride + 1];
-    int n = 0;
-    for (int i = 1; i < seconds.length; i += stride) {
-      if (seconds[i] > seconds[i - 1]) {
-        steps[n++] = seconds[i] - seconds[i - 1];
-      }
-    }
-    double[] sorted = Arrays.copyOf(steps, n);
-    Arrays.sort(sorted);
-    return n == 0 ? 0 : sorted[n / 2];
   }
 }
