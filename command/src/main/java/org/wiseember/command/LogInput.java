@@ -2,6 +2,7 @@ package org.wiseember.command;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Optional;
 import org.wiseember.workbook.log.Log;
 import org.wiseember.workbook.log.LogCsv;
 import org.wiseember.workbook.log.LogUnreadable;
@@ -60,6 +61,8 @@ final class LogInput {
   /** Prints the answer as it was asked for. */
   int print(Results results) throws IOException {
     spec.commandLine().getOut().print(json ? results.json() : results.text());
-    return 0;
+    Optional<String> nothing = results.nothing();
+    nothing.ifPresent(why -> spec.commandLine().getErr().println(log.getFileName() + ": " + why));
+    return nothing.isPresent() ? Ember.UNREADABLE : 0;
   }
 }

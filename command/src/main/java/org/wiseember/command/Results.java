@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Finding;
 import org.wiseember.core.figure.Warning;
@@ -19,6 +20,11 @@ final class Results {
   private record Result(String key, Optional<Figure> figure, Unit unit) {}
 
   private record Said(String key, String word, String reason) {}
+
+  /** What is missing for one figure more, but not why there is none. */
+  private static final Set<String> BESIDE =
+      Set.of(
+          "accuracy_assumed", "no_rating", "no_usable", "no_dc_current", "ac_and_dc", "no_reading");
 
   private final String kind;
   private final List<Warning> warnings;
@@ -87,6 +93,19 @@ final class Results {
     }
     return mapper.writerWithDefaultPrettyPrinter().writeValueAsString(root)
         + System.lineSeparator();
+  }
+
+  /** Why there is not one figure; empty where there is one. */
+  Optional<String> nothing() {
+    if (!said.isEmpty() || results.stream().anyMatch(r -> r.figure().isPresent())) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        warnings.stream()
+            .filter(w -> !BESIDE.contains(w.code()))
+            .reduce((first, second) -> second)
+            .map(Warning::message)
+            .orElse("Not one figure can be given."));
   }
 
   /** A plain ratio has the unit one, as in the SI. */

@@ -414,8 +414,8 @@ public class EmberTest {
             "analyze",
             "charge",
             file("hertz.csv", "time [s],frequency [Hz]\n0,50\n1,50\n").toString());
-    assertEquals(none.code(), 0);
-    assertTrue(none.out().contains("no charge power"), none.out());
+    assertEquals(none.code(), Ember.UNREADABLE, "not one figure");
+    assertTrue(none.err().contains("no charge power"), none.err());
   }
 
   /** 4 A at 20 V for an hour, then 60 V of open panels: amps of the port, then its volts. */

@@ -81,7 +81,7 @@ public class OneBadRunTest {
       Judgement unit =
           judged(workbook).stream().filter(j -> j.run(BAD).isPresent()).findFirst().orElseThrow();
       TestRun bad = unit.run(BAD).orElseThrow();
-      assertTrue(bad.trouble().isPresent(), what);
+      assertTrue(bad.unreadable().isPresent(), what);
       assertTrue(bad.figures().isEmpty(), what);
       assertTrue(
           unit.lines().stream().noneMatch(l -> l.runId().filter(id -> id == BAD).isPresent()));

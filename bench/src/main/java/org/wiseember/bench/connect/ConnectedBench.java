@@ -17,6 +17,7 @@ import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.instrument.StillOn;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
+import org.wiseember.core.trace.Plausible;
 import org.wiseember.core.waveform.Capture;
 
 /**
@@ -195,8 +196,10 @@ public final class ConnectedBench implements Bench, AutoCloseable {
       for (int i : asked) {
         double[] read = pollers.get(i).await(number, patience);
         for (int k = 0; k < read.length; k++) {
-          if (place[i][k] >= 0) {
-            values[place[i][k]] = read[k];
+          int at = place[i][k];
+          // An instrument without a reading sends a number of its own instead.
+          if (at >= 0 && Plausible.is(channels.get(at), read[k])) {
+            values[at] = read[k];
           }
         }
       }

@@ -200,6 +200,13 @@ public final class UsableCapacity {
 
     double measured = series.integral(ends.first(), ends.end()) / SECONDS_PER_HOUR;
     double hours = (ends.cutoff() - ends.start()) / SECONDS_PER_HOUR;
+    if (!(hours > 0)) {
+      warnings.add(
+          new Warning(
+              "too_short",
+              "Load was read at one moment only: there is no time for energy to flow in."));
+      return CapacityFinding.none(warnings);
+    }
     double onHours = onHours(series, phases);
     double taken = measured + bridge.wattHours();
     Beside beside = Beside.of(trace, method.treatment(), power, ends, hours);
@@ -234,10 +241,6 @@ public final class UsableCapacity {
     budget = budget.with(Repeats.once(energy, Repeats.WHOLE_TEST));
     // If the clock was set, the gap was no time at all.
     double clockDoubt = method.clockMayStep() ? bridge.seconds() : 0;
-    if (!(hours > 0)) {
-      warnings.add(
-          new Warning("too_short", "Only one loaded reading: there is no time to average over."));
-    }
     Optional<Double> display = displayAt(ends.cutoff());
     noteReserve(display);
     if (Double.isNaN(method.ratedWattHours())) {

@@ -105,6 +105,13 @@ public final class ChargeProfile {
     }
     double start = power.seconds(first);
     double end = power.seconds(last);
+    if (!(end > start)) {
+      warnings.add(
+          new Warning(
+              "too_short",
+              "Charging was read at one moment only: there is no time for it to take."));
+      return ChargeFinding.none(warnings);
+    }
     double energy = in.between(first, last);
     double interval = power.usualInterval();
     Budget budget =

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.wiseember.core.efficiency.LadderMeters;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
@@ -123,6 +124,15 @@ public final class IdleDraw {
     }
     noteLeftOut(quiet);
     Series draw = quiet.draw();
+    if (IntStream.range(0, draw.size()).allMatch(i -> draw.value(i) == 0)) {
+      warnings.add(
+          new Warning(
+              "no_draw",
+              "The meter shows 0 throughout: a draw below its last digit is not none. A clamp with a"
+                  + " finer range, or a shunt, would tell."));
+      return nothing();
+    }
+    noteHoles(draw);
     double seconds = draw.seconds(draw.size() - 1) - draw.seconds(0);
     double watts = mean(draw);
     double[] values = new double[draw.size()];
@@ -207,6 +217,27 @@ public final class IdleDraw {
               "The draw stood at several levels; the longest is taken. The next longest was at "
                   + Figures.fixed(quiet.other(), 1)
                   + " W: an output that was switched, or eco mode."));
+    }
+  }
+
+  private void noteHoles(Series draw) {
+    List<Series.Gap> holes = draw.gaps(0, draw.size() - 1);
+    if (!holes.isEmpty()) {
+      warnings.add(
+          new Warning(
+              "gap",
+              "Readings are missing "
+                  + (holes.size() == 1 ? "once" : holes.size() + " times")
+                  + ", for "
+                  + Figures.duration(holes.stream().mapToDouble(Series.Gap::seconds).sum())
+                  + " in all; what was drawn then is not in the mean."));
+    }
+    if (draw.size() == 1) {
+      warnings.add(
+          new Warning(
+              "one_reading",
+              "One reading is no mean: what comes and goes, a fan or a check of the cells, is not in"
+                  + " it."));
     }
   }
 

@@ -29,6 +29,12 @@ final class HoldFinder {
 
   private static final double ALIVE_SHARE = 0.5;
 
+  /** Each reading of a slow meter that fades is below the one before it by this share or more. */
+  private static final double FADES = 0.25;
+
+  /** A meter that takes more readings than this to fade shows nothing of a trip. */
+  private static final int MOST_FADING = 8;
+
   private final Series power;
   private final Series volts;
   private final double origin;
@@ -185,16 +191,35 @@ final class HoldFinder {
   }
 
   private Hold.End how(double watts, int last) {
-    double after = power.value(last + 1);
-    boolean fell = after < DROPPED * watts;
-    if (!fell) {
+    int dead = faded(watts, last);
+    if (dead < 0) {
       return Hold.End.TAKEN_OFF;
     }
-    double alive = voltsSoonAfter(last);
+    double alive = voltsSoonAfter(dead - 1);
     if (!Double.isNaN(alive)) {
       return alive > ALIVE_SHARE * usualVolts ? Hold.End.TAKEN_OFF : Hold.End.TRIPPED;
     }
     return Hold.End.TRIPPED;
+  }
+
+  /**
+   * The first reading after a hold at which the output is dropped; -1 where the load only became
+   * less. A slow meter averages, so that its watts fade over several readings, each well below the
+   * one before it; a load that is taken off in steps stands still between them.
+   */
+  private int faded(double watts, int last) {
+    double before = watts;
+    for (int i = last + 1; i < power.size() && i <= last + MOST_FADING; i++) {
+      double now = power.value(i);
+      if (now < DROPPED * watts) {
+        return i;
+      }
+      if (power.gapAfter(i - 1) || now > (1 - FADES) * before) {
+        return -1;
+      }
+      before = now;
+    }
+    return -1;
   }
 
   /** Lowest volts over the next few readings; NaN where none were read. */

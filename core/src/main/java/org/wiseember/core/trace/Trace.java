@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.Function;
 
 /**
  * Readings of several channels on shared timestamps. A missing reading is {@link Double#NaN}; it is
@@ -83,6 +84,19 @@ public final class Trace {
           mapped.put(channel, f == null ? column : Arrays.stream(column).map(f).toArray());
         });
     return new Trace(seconds, mapped);
+  }
+
+  /** The same with whatever lies beyond the range of its channel missing. */
+  Trace within(Function<Channel, Plausible.Range> ranges) {
+    Map<Channel, DoubleUnaryOperator> functions = new EnumMap<>(Channel.class);
+    values.forEach(
+        (channel, column) -> {
+          Plausible.Range range = ranges.apply(channel);
+          if (Arrays.stream(column).anyMatch(v -> !Double.isNaN(v) && !range.holds(v))) {
+            functions.put(channel, v -> range.holds(v) ? v : Double.NaN);
+          }
+        });
+    return functions.isEmpty() ? this : mapped(functions);
   }
 
   /** The rows from a moment on, up to but not including another. */

@@ -18,6 +18,12 @@ record TypedNumber(double value, double resolution, String unit, double groupedI
       Pattern.compile(
           "(?<sign>[-\u2212]?)\\s*(?<number>\\d[\\d \u2009\u00a0\u202f'.,]*|[.,]\\d+)\\s*"
               + "(?<unit>[a-zA-Z°%]*)\\.?");
+  private static final Pattern BLANK = Pattern.compile("[ \u2009\u00a0\u202f']");
+
+  /** Blanks stand between groups of three digits, and a number does not begin with noughts. */
+  private static final Pattern PARTED =
+      Pattern.compile("[1-9]\\d{0,2}(?:[ \u2009\u00a0\u202f']\\d{3})+(?:[.,]\\d+)?");
+
   private static final Pattern GROUPS =
       Pattern.compile("\\d{1,3}(?:\\.\\d{3})+|\\d{1,3}(?:,\\d{3})+");
   private static final Pattern THOUSANDS = Pattern.compile("\\d{1,3}([.,])\\d{3}");
@@ -28,7 +34,11 @@ record TypedNumber(double value, double resolution, String unit, double groupedI
     if (!m.matches()) {
       return Optional.empty();
     }
-    String number = m.group("number").replaceAll("[ \u2009\u00a0\u202f']", "");
+    String parted = m.group("number").replaceAll("[ \u2009\u00a0\u202f]+$", "");
+    if (BLANK.matcher(parted).find() && !PARTED.matcher(parted).matches()) {
+      return Optional.empty();
+    }
+    String number = BLANK.matcher(parted).replaceAll("");
     boolean negative = !m.group("sign").isEmpty();
     int commas = count(number, ',');
     int points = count(number, '.');

@@ -8,6 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.supply.Alive;
+import org.wiseember.core.trace.Plausible;
 
 /**
  * Understands what a person types beside a meter. Never refuses a reading that can be read: what
@@ -49,6 +50,27 @@ public final class TypedReader {
       return TypedAnswer.unreadable(
           stripped.isEmpty() ? "Nothing typed." : "That is too long for a reading.");
     }
+    return plausible(kind, answer(kind, stripped, expected));
+  }
+
+  /** What no meter shows is no reading, unless it can be told what was meant. */
+  private static TypedAnswer plausible(TypedKind kind, TypedAnswer answer) {
+    boolean reading =
+        kind.channel().isEmpty()
+            || answer.slips().stream().anyMatch(s -> s.meant().isPresent())
+            || answer
+                .reading()
+                .filter(r -> !Plausible.is(kind.channel().get(), r.value()))
+                .isEmpty();
+    return reading
+        ? answer
+        : TypedAnswer.unreadable(
+            "“"
+                + answer.reading().get().asTyped()
+                + "” is more than any meter shows in this field. Type what stands on the display.");
+  }
+
+  private static TypedAnswer answer(TypedKind kind, String stripped, Expected expected) {
     return switch (kind) {
       case TOTAL -> new TypedTotal(stripped, expected).read();
       case CLOCK -> new TypedClock(stripped, expected).read();

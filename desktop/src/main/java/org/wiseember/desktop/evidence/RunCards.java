@@ -101,7 +101,7 @@ final class RunCards extends VBox {
         new HBox(
             Words.line(
                 "measured",
-                run.trouble().isPresent()
+                run.unreadable().isPresent()
                     ? "cannot be read"
                     : run.aside()
                         ? "set aside"

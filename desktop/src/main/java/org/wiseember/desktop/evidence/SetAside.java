@@ -31,7 +31,7 @@ final class SetAside extends HBox {
     reason.clear();
     getStyleClass().removeAll("caution");
     getChildren().clear();
-    run.trouble().ifPresent(this::tell);
+    run.unreadable().ifPresent(this::tell);
     if (run.treatment().aside()) {
       tell("Set aside, it counts for nothing: " + run.treatment().setAside() + ".");
       var back =

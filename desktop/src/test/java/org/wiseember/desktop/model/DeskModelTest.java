@@ -246,7 +246,7 @@ public class DeskModelTest extends OnDesk {
     Judgement unit = choose(1);
     assertEquals(unit.runs().size(), others);
     assertEquals(unit.aside().size(), 1);
-    assertEquals(unit.aside().get(0).trouble().orElseThrow(), desk.said().get());
+    assertEquals(unit.aside().get(0).unreadable().orElseThrow(), desk.said().get());
   }
 
   /** What is noticed only when everything is looked through takes back what was said before. */

@@ -14,6 +14,7 @@ import java.util.function.Function;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.wiseember.core.label.Label;
+import org.wiseember.core.trace.Plausible;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.trial.AllTests;
@@ -195,6 +196,6 @@ public final class Findings {
         run.settings().source() == RunSettings.Source.BY_HAND
             ? workbook.typedReadings().trace(run.id())
             : workbook.runs().trace(run);
-    return run.settings().corrected(raw);
+    return Plausible.readings(run.settings().corrected(raw));
   }
 }

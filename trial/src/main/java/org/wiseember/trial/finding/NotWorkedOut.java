@@ -30,7 +30,7 @@ record NotWorkedOut(KeptRun kept, String why) implements TestRun {
   }
 
   @Override
-  public Optional<String> trouble() {
+  public Optional<String> unreadable() {
     return Optional.of(why);
   }
 

@@ -100,13 +100,13 @@ public interface TestRun extends Finding {
   }
 
   /** Why it cannot be worked out, one sentence; empty where it can. */
-  default Optional<String> trouble() {
+  default Optional<String> unreadable() {
     return Optional.empty();
   }
 
   /** Whether it counts for nothing, by decision of the tester or because it cannot be read. */
   default boolean aside() {
-    return treatment().aside() || trouble().isPresent();
+    return treatment().aside() || unreadable().isPresent();
   }
 
   /** Its readings as they are treated. */

@@ -2,8 +2,11 @@ package org.wiseember.workbook.log;
 
 import de.siegmar.fastcsv.reader.AbstractBaseCsvCallbackHandler;
 import java.time.DateTimeException;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Plausible;
 
 /**
  * Takes the cells of a log as the CSV reader finds them and makes columns of numbers, without a
@@ -18,6 +21,9 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
   private final char comma;
   private final int headingLine;
   private final boolean[] converted;
+  private final Plausible.Range[] ranges;
+  private final int[] noReading;
+  private final double[] firstWithout;
   private double[] seconds = new double[4096];
   private int[] rowOf = new int[4096];
   private double[][] values;
@@ -50,6 +56,10 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
       converted[c] = columns.get(c).factor() != 1 || columns.get(c).offset() != 0;
     }
     this.values = new double[columns.size()][4096];
+    this.ranges =
+        columns.stream().map(c -> Plausible.of(c.channel())).toArray(Plausible.Range[]::new);
+    this.noReading = new int[columns.size()];
+    this.firstWithout = new double[columns.size()];
   }
 
   @Override
@@ -90,9 +100,22 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
     } else if (index < targetOf.length && targetOf[index] >= 0) {
       int target = targetOf[index];
       double value = number(buf, from, to - from, index);
-      values[target][size] =
-          converted[target] ? value * columns[target].factor() + columns[target].offset() : value;
+      values[target][size] = reading(target, value);
     }
+  }
+
+  /** A number in the unit of its channel; missing where no meter shows that. */
+  private double reading(int target, double number) {
+    double value =
+        converted[target] ? number * columns[target].factor() + columns[target].offset() : number;
+    if (ranges[target].holds(value) || Double.isNaN(number)) {
+      return value;
+    }
+    if (noReading[target] == 0) {
+      firstWithout[target] = number;
+    }
+    noReading[target]++;
+    return Double.NaN;
   }
 
   private void takeTime(char[] buf, int offset, int length) {
@@ -240,6 +263,10 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
     for (int c = 0; c < values.length; c++) {
       System.arraycopy(next.values[c], skip, values[c], size, more);
     }
+    for (int c = 0; c < noReading.length; c++) {
+      firstWithout[c] = noReading[c] == 0 ? next.firstWithout[c] : firstWithout[c];
+      noReading[c] += next.noReading[c];
+    }
     size += more;
     repeated += next.repeated + skip;
     commaSeen |= next.commaSeen;
@@ -252,6 +279,25 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
       same = Double.compare(values[c][size - 1], next.values[c][0]) == 0;
     }
     return same;
+  }
+
+  /** What was said of cells whose number is no reading, a sentence a column. */
+  List<String> noReadings() {
+    List<String> said = new ArrayList<>();
+    for (int c = 0; c < noReading.length; c++) {
+      if (noReading[c] > 0) {
+        said.add(
+            (noReading[c] == 1 ? "One cell" : Figures.plain(noReading[c]) + " cells")
+                + " of “"
+                + headings.get(mapping.uses().get(c).column()).strip()
+                + "” "
+                + (noReading[c] == 1 ? "holds" : "hold")
+                + " a number no meter shows (the first: "
+                + firstWithout[c]
+                + "); that counts as a missing reading.");
+      }
+    }
+    return said;
   }
 
   /** The first thing that is wrong; null while all is well. */

@@ -277,9 +277,16 @@ public final class LogCsv {
                   ? "One row is there twice; it is counted once."
                   : body.repeated() + " rows are there twice; they are counted once."));
     }
+    body.noReadings().forEach(words -> warnings.add(new Warning("no_reading", words)));
     double[] t = body.seconds();
     boolean dated = mapping.timeForm() != TimeForm.CLOCK || mapping.dateColumn() >= 0;
     new LogTimes(warnings, body.localStamps(), !dated).mend(t, body.rows());
+    if (t.length > 1 && t[0] == t[t.length - 1]) {
+      throw new LogUnreadable(
+          "time never moves: all "
+              + t.length
+              + " rows are of one moment; export the log with the time of each reading");
+    }
     double origin = fromFirstRow ? t[0] : 0;
     Optional<Instant> startedAt =
         mapping.timeForm().number() || body.localStamps()
