@@ -1,7 +1,6 @@
 package org.wiseember.command;
 
-import java.io.OutputStream;
-import java.nio.file.Files;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -24,6 +23,7 @@ import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
+import org.wiseember.workbook.disk.WholeFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -79,10 +79,7 @@ final class Report implements Callable<Integer> {
         }
       }
     }
-    if (!Files.exists(workbookFile)) {
-      throw new WorkbookException("There is no workbook " + workbookFile + ". Check the name.");
-    }
-    try (Workbook workbook = Workbook.open(workbookFile, Clock.systemUTC())) {
+    try (Workbook workbook = Workbook.read(workbookFile, Clock.systemUTC())) {
       Unit unit = choose(workbook.units().all());
       Judgement judgement = Judgement.of(workbook, unit, true);
       List<Event> events =
@@ -98,13 +95,15 @@ final class Report implements Callable<Integer> {
               events,
               TrialPage.newest(judgement, this::wanted));
       String html = new PageHtml().write(page);
-      if (pdf) {
-        try (OutputStream stream = Files.newOutputStream(out)) {
-          PagePdf.write(html, stream);
-        }
-      } else {
-        Files.writeString(out, html);
-      }
+      WholeFile.write(
+          out,
+          stream -> {
+            if (pdf) {
+              PagePdf.write(html, stream);
+            } else {
+              stream.write(html.getBytes(StandardCharsets.UTF_8));
+            }
+          });
     }
     return 0;
   }

@@ -11,10 +11,12 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.List;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.workbook.Workbook;
 
 public class EmberTest {
   private Path folder;
@@ -387,6 +389,39 @@ public class EmberTest {
     assertEquals(run("convert", csv, "--out", "x.txt").code(), 2);
     assertEquals(run("analyze", "waveform", csv, "--limits", "MINE").code(), 2);
     assertEquals(run("analyze", "waveform", csv, "--scale", "0").code(), 2);
+  }
+
+  /** Written over what is read, a capture would be gone when anything goes wrong. */
+  @Test
+  public void aCaptureIsNotWrittenOverItself() throws IOException {
+    String csv = file("itself.csv", wave(50, 0)).toString();
+    Path cfg = folder.resolve("itself.cfg");
+    assertEquals(run("convert", csv, "--out", cfg.toString()).code(), 0);
+    byte[] data = Files.readAllBytes(folder.resolve("itself.dat"));
+    Path link = Files.createSymbolicLink(folder.resolve("link.cfg"), cfg);
+    Files.createLink(folder.resolve("other.dat"), folder.resolve("itself.dat"));
+    for (String out : List.of("itself.cfg", "link.cfg", "other.cfg", "./itself.cfg")) {
+      Outcome outcome = run("convert", cfg.toString(), "--out", folder.resolve(out).toString());
+      assertEquals(outcome.code(), 2, out);
+      assertTrue(outcome.err().contains("which is read"), outcome.err());
+    }
+    assertEquals(Files.readAllBytes(folder.resolve("itself.dat")), data);
+    assertTrue(Files.isSymbolicLink(link));
+  }
+
+  /** A page that cannot be made does not take yesterday's with it. */
+  @Test
+  public void aReportThatFailsLeavesTheLastOne() throws IOException {
+    Path page = Files.writeString(folder.resolve("yesterday.pdf"), "yesterday's");
+    Path empty = folder.resolve("empty.ember");
+    Workbook.open(empty, Clock.systemUTC()).close();
+    Path text = file("text.ember", "no workbook at all, a text that is longer than a header is");
+    for (Path workbook : List.of(empty, text, folder.resolve("none.ember"))) {
+      assertEquals(
+          run("report", workbook.toString(), "--unit", "x", "--out", page.toString()).code(), 3);
+    }
+    assertEquals(Files.readString(page), "yesterday's");
+    assertFalse(Files.exists(folder.resolve("none.ember")));
   }
 
   /** 600 W for 3 000 s, falling to nothing over 2 000 s: 500 + 166.7 Wh, 80 % at 3 200 s. */

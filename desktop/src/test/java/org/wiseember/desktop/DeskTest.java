@@ -120,6 +120,26 @@ public class DeskTest {
     assertEquals(window.desk().chosen().get().count(Standing.TOO_CLOSE), 0);
   }
 
+  /** Long after: the window was closed in between, so there is nothing left to undo. */
+  @Test
+  public void whatWasTakenOffComesBackOutOfTheDrawer() throws Exception {
+    Node drawer = OpenWindow.onFx(() -> window.scene().lookup("#open-drawer"));
+    assertFalse(drawer.isVisible());
+    does(() -> window.desk().removeChosen());
+    window.until(() -> window.desk().shelf().size() == 4);
+    window.close();
+    window = OpenWindow.on(folder.resolve("demo.ember"));
+    window.until(() -> window.desk().drawer().things().size() == 1);
+    Node full = OpenWindow.onFx(() -> window.scene().lookup("#open-drawer"));
+    window.until(full::isVisible);
+    window.robot().clickOn(full);
+    window.until(() -> "find".equals(window.scene().getFocusOwner().getId()));
+    window.robot().push(KeyCode.ENTER);
+    window.until(() -> window.desk().shelf().size() == 5);
+    window.until(() -> window.desk().chosen().get().unit().name().equals("Quernfold Q1100"));
+    window.until(() -> !full.isVisible());
+  }
+
   @Test
   public void anythingIsFoundByTyping() {
     window.robot().push(KeyCode.CONTROL, KeyCode.K);

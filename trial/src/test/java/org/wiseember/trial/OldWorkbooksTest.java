@@ -62,7 +62,7 @@ public class OldWorkbooksTest {
           Map.entry("any Distortion, worst: no load", "2.13 ± 0.06 %, Kept"),
           Map.entry("4 Surge, by a start", "≥ 2\u2009402 ± 72 W, Rig cannot show it"));
 
-  private static Path unpacked(int layout) throws IOException {
+  static Path unpacked(int layout) throws IOException {
     Path file = Files.createTempDirectory("ember-old").resolve("old.ember");
     try (InputStream in =
         new GZIPInputStream(

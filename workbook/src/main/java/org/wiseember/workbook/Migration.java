@@ -12,6 +12,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Optional;
 import org.wiseember.core.waveform.CaptureNote;
+import org.wiseember.workbook.disk.WholeFile;
 
 /**
  * Brings a workbook to the newest layout: a script a version, each in one transaction. The file as
@@ -66,10 +67,16 @@ final class Migration {
   }
 
   /** Writes all of a workbook to another file, with what still waits in its log. */
-  static void copy(Connection connection, Path to) throws SQLException {
+  static void copy(Connection connection, Path to) throws IOException {
+    Path journal = to.resolveSibling(to.getFileName() + "-journal");
+    // One that was left when a program was killed would be played back into this copy.
+    Files.deleteIfExists(journal);
     try (PreparedStatement s = connection.prepareStatement("VACUUM INTO ?")) {
       s.setString(1, to.toAbsolutePath().toString());
       s.execute();
+    } catch (SQLException e) {
+      Files.deleteIfExists(journal);
+      throw new IOException(e.getMessage(), e);
     }
   }
 
@@ -81,15 +88,14 @@ final class Migration {
     return file.resolveSibling(stem + ".layout-" + version + ending);
   }
 
-  private Path keepBeside(int version) throws SQLException, IOException {
+  private Path keepBeside(int version) {
     Path old = beside(file, version);
     for (int n = 2; Files.exists(old); n++) {
       old = beside(file, version).resolveSibling(beside(file, version).getFileName() + "." + n);
     }
     try {
-      copy(connection, old);
-    } catch (SQLException e) {
-      Files.deleteIfExists(old);
+      WholeFile.make(old, to -> copy(connection, to));
+    } catch (IOException e) {
       throw new WorkbookException(
           file.getFileName()
               + " is from an older version, and a copy of it cannot be kept beside it as "

@@ -5,7 +5,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.io.BufferedOutputStream;
+import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -27,6 +27,8 @@ import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
+import org.wiseember.workbook.disk.Scratch;
+import org.wiseember.workbook.disk.WholeFile;
 import org.wiseember.workbook.log.LogCsv;
 import org.wiseember.workbook.log.LogUnreadable;
 
@@ -105,9 +107,11 @@ public final class RunPackage {
    * @throws IOException when the file cannot be written; none is left half written
    */
   public static void write(Workbook workbook, Run run, Path file) throws IOException {
-    Path beside = file.resolveSibling(file.getFileName() + ".part");
-    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(beside));
-        ZipOutputStream zip = new ZipOutputStream(out)) {
+    WholeFile.write(file, out -> pack(workbook, run, out));
+  }
+
+  private static void pack(Workbook workbook, Run run, OutputStream out) throws IOException {
+    try (ZipOutputStream zip = new ZipOutputStream(new Unclosed(out))) {
       zip.putNextEntry(entry(RUN, run));
       zip.write(json(workbook, run).getBytes(StandardCharsets.UTF_8));
       zip.closeEntry();
@@ -120,11 +124,24 @@ public final class RunPackage {
         CaptureCsv.write(captures.get(i).capture(), zip);
         zip.closeEntry();
       }
-    } catch (IOException e) {
-      Files.deleteIfExists(beside);
-      throw e;
     }
-    Files.move(beside, file, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+  }
+
+  /** The end of the archive is not the end of what it goes into. */
+  private static final class Unclosed extends FilterOutputStream {
+    Unclosed(OutputStream out) {
+      super(out);
+    }
+
+    @Override
+    public void write(byte[] bytes, int from, int length) throws IOException {
+      out.write(bytes, from, length);
+    }
+
+    @Override
+    public void close() throws IOException {
+      flush();
+    }
   }
 
   /** Entries bear the run's own time, so that packing twice gives the same bytes. */
@@ -305,8 +322,8 @@ public final class RunPackage {
     if (entry == null) {
       throw refused(file, "there is no samples.csv in it");
     }
-    Path samples = Files.createTempFile("ember-samples", ".csv");
-    try {
+    try (Scratch scratch = Scratch.make()) {
+      Path samples = scratch.file(SAMPLES);
       try (InputStream in = zip.getInputStream(entry);
           OutputStream out = Files.newOutputStream(samples)) {
         byte[] buffer = new byte[1 << 16];
@@ -320,8 +337,6 @@ public final class RunPackage {
         }
       }
       return LogCsv.readWithItsTimes(samples).trace();
-    } finally {
-      Files.deleteIfExists(samples);
     }
   }
 
@@ -358,13 +373,22 @@ public final class RunPackage {
         : CaptureWords.read(words);
   }
 
+  /** A number that has to be one; text such as NaN is none. */
+  private static double finite(JsonNode node, String name, Path file) {
+    JsonNode number = node.path(name);
+    if (!number.isNumber() || !Double.isFinite(number.doubleValue())) {
+      throw refused(file, "“" + name + "” of an event or a typed reading is no number");
+    }
+    return number.doubleValue();
+  }
+
   private static Unpacked unpacked(
       JsonNode root, Trace trace, List<KeptCapture> captures, Path file) {
     List<Event> events = new ArrayList<>();
     for (JsonNode event : root.path("events")) {
       events.add(
           new Event(
-              event.path("seconds").asDouble(),
+              finite(event, "seconds", file),
               Event.spelled(event.path("code").asText()),
               event.path("detail").asText(),
               event.path("words").asText()));
@@ -375,11 +399,11 @@ public final class RunPackage {
       typed.add(
           new KeptReading(
               0,
-              reading.path("seconds").asDouble(),
+              finite(reading, "seconds", file),
               reading.path("meter").asText(),
               channel.orElseThrow(() -> refused(file, "a typed reading has no channel")),
-              reading.path("value").asDouble(),
-              reading.path("resolution").asDouble(),
+              finite(reading, "value", file),
+              finite(reading, "resolution", file),
               reading.path("asTyped").asText()));
     }
     return new Unpacked(

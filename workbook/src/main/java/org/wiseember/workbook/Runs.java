@@ -41,6 +41,12 @@ public final class Runs {
         this::read);
   }
 
+  /** The runs that were taken away from units, oldest first. */
+  public List<Run> off() {
+    return workbook.query(
+        SELECT + "WHERE unit_id IS NOT NULL AND removed = 1 ORDER BY id", s -> {}, this::read);
+  }
+
   /** Every run, those of units off the shelf among them, oldest first. */
   public List<Run> all() {
     return workbook.query(SELECT + "ORDER BY id", s -> {}, this::read);

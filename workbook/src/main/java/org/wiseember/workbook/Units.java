@@ -15,15 +15,20 @@ public final class Units {
 
   private static final String SELECT =
       "SELECT u.id, u.name, l.text, l.by_hand FROM unit u LEFT JOIN label l ON l.id ="
-          + " (SELECT max(id) FROM label WHERE unit_id = u.id) WHERE u.removed = 0 ";
+          + " (SELECT max(id) FROM label WHERE unit_id = u.id) WHERE u.removed = ";
 
   /** All units on the shelf, in the order they were added. */
   public List<Unit> all() {
-    return workbook.query(SELECT + "ORDER BY u.id", s -> {}, Units::read);
+    return workbook.query(SELECT + "0 ORDER BY u.id", s -> {}, Units::read);
+  }
+
+  /** Those that were taken off the shelf. */
+  public List<Unit> off() {
+    return workbook.query(SELECT + "1 ORDER BY u.id", s -> {}, Units::read);
   }
 
   public Optional<Unit> byId(long id) {
-    return workbook.query(SELECT + "AND u.id = ?", s -> s.setLong(1, id), Units::read).stream()
+    return workbook.query(SELECT + "0 AND u.id = ?", s -> s.setLong(1, id), Units::read).stream()
         .findFirst();
   }
 

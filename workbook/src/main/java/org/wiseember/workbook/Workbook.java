@@ -4,14 +4,14 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
 import java.util.Optional;
-import java.util.Properties;
 import org.wiseember.core.solar.PanelsOnHand;
+import org.wiseember.workbook.disk.Scratch;
+import org.wiseember.workbook.disk.WholeFile;
 
 /**
  * An open workbook. One program writes it; a second opening reads only and says who writes. Safe
@@ -27,142 +27,58 @@ public final class Workbook implements AutoCloseable {
   /** "WEmb", in the file's header, so that other programs can tell what it is. */
   static final int APPLICATION_ID = 0x57456D62;
 
+  /** Among {@code about} while a program writes the file. */
+  static final String OPEN = "open";
+
   private final Path file;
   private final Connection connection;
   private final WriterLock lock;
   private final String writer;
   private final Clock clock;
   private final Optional<Path> asItWas;
+  private final boolean sideFileMissing;
+  private final Optional<Scratch> scratch;
   private final Damage damage = new Damage();
 
-  private Workbook(
+  Workbook(
       Path file,
       Connection connection,
       WriterLock lock,
       String writer,
       Clock clock,
-      Optional<Path> asItWas) {
+      Optional<Path> asItWas,
+      boolean sideFileMissing,
+      Optional<Scratch> scratch) {
     this.file = file;
     this.connection = connection;
     this.lock = lock;
     this.writer = writer;
     this.clock = clock;
     this.asItWas = asItWas;
+    this.sideFileMissing = sideFileMissing;
+    this.scratch = scratch;
   }
 
   /**
-   * Opens a workbook, making it where there is none.
+   * Opens a workbook to work in it, making it where there is none. One that somebody else writes,
+   * or that lies where nothing can be written, is opened for reading.
    *
    * @param clock tells when things are saved
    * @throws WorkbookException in one sentence, when the file is not a workbook, was made by a newer
    *     version, is damaged, or cannot be reached
    */
   public static Workbook open(Path file, Clock clock) {
-    boolean fresh = !Files.exists(file);
-    Path name = file.getFileName();
-    if (Files.isDirectory(file) || name == null) {
-      throw new WorkbookException(file + " is a folder. Name a workbook file in it.");
-    }
-    Optional<WriterLock> lock = Optional.empty();
-    Optional<Path> asItWas = Optional.empty();
-    Connection connection = null;
-    try {
-      if (fresh) {
-        Path folder = file.toAbsolutePath().getParent();
-        if (folder == null || !Files.isDirectory(folder)) {
-          throw new WorkbookException(
-              "The folder of " + file + " does not exist. Make it first, or choose another.");
-        }
-      } else {
-        Header.check(file);
-      }
-      if (fresh || Files.isWritable(file)) {
-        lock = WriterLock.take(file, who(clock));
-      }
-      boolean readOnly = lock.isEmpty();
-      connection = connect(file, readOnly);
-      if (!readOnly) {
-        asItWas = new Migration(connection, file).run();
-        settleHeader(connection);
-      } else if (Migration.version(connection) < Migration.VERSION) {
-        // Read-only, so the file stays as it is: a copy is brought up and read instead.
-        Path copy = copyOf(connection, file);
-        connection.close();
-        connection = connect(copy, false);
-        new Migration(connection, copy).run();
-      }
-      check(connection, file);
-      String writer =
-          lock.isPresent()
-              ? ""
-              : Files.isWritable(file) ? WriterLock.holder(file) : "nobody: the file is protected";
-      Workbook workbook = new Workbook(file, connection, lock.orElse(null), writer, clock, asItWas);
-      if (!readOnly) {
-        workbook.runs().markInterrupted();
-      }
-      return workbook;
-    } catch (SQLException | IOException e) {
-      closeQuietly(connection, lock);
-      throw sentence(file, e);
-    } catch (RuntimeException e) {
-      closeQuietly(connection, lock);
-      throw e;
-    }
+    return new Opening(file, clock, Files::isWritable).toWork();
   }
 
-  private static Path copyOf(Connection connection, Path file) throws SQLException, IOException {
-    Path folder = Files.createTempDirectory("ember-read-only");
-    Path copy = folder.resolve(String.valueOf(file.getFileName()));
-    Migration.copy(connection, copy);
-    folder.toFile().deleteOnExit();
-    copy.toFile().deleteOnExit();
-    return copy;
-  }
-
-  private static String who(Clock clock) {
-    return "process " + ProcessHandle.current().pid() + ", since " + clock.instant();
-  }
-
-  private static Connection connect(Path file, boolean readOnly) throws SQLException {
-    Properties properties = new Properties();
-    properties.setProperty("busy_timeout", "5000");
-    properties.setProperty("foreign_keys", "true");
-    if (readOnly) {
-      properties.setProperty("open_mode", "1");
-    }
-    Connection connection =
-        DriverManager.getConnection("jdbc:sqlite:" + file.toAbsolutePath(), properties);
-    try (Statement statement = connection.createStatement()) {
-      if (!readOnly) {
-        // WAL keeps a reader and the writer apart; FULL puts each commit on disk before it returns.
-        // Readings are large blocks; larger pages hold them with fewer steps. Set once, at birth.
-        statement.execute("PRAGMA page_size = 16384");
-        statement.execute("PRAGMA journal_mode = WAL");
-        statement.execute("PRAGMA synchronous = FULL");
-        // Up to 128 MB wait in the log: a long import is not copied into the file while it commits.
-        statement.execute("PRAGMA wal_autocheckpoint = 8192");
-      }
-    } catch (SQLException e) {
-      connection.close();
-      throw e;
-    }
-    return connection;
-  }
-
-  /** Puts the file's header on disk now: a second opening looks there before anything else. */
-  private static void settleHeader(Connection connection) throws SQLException {
-    try (Statement statement = connection.createStatement()) {
-      statement.execute("PRAGMA wal_checkpoint(TRUNCATE)");
-    }
-  }
-
-  private static void check(Connection connection, Path file) throws SQLException {
-    if (Migration.version(connection) > Migration.VERSION) {
-      throw newer(file);
-    }
-    if (pragma(connection, "application_id") != APPLICATION_ID) {
-      throw notOne(file);
-    }
+  /**
+   * Opens a workbook that is there to look something up; the file is not changed, whatever its
+   * layout.
+   *
+   * @throws WorkbookException as {@link #open} does, and where there is none
+   */
+  public static Workbook read(Path file, Clock clock) {
+    return new Opening(file, clock, Files::isWritable).toRead();
   }
 
   static WorkbookException newer(Path file) {
@@ -175,26 +91,6 @@ public final class Workbook implements AutoCloseable {
     return new WorkbookException(
         file.getFileName()
             + " is not a Wise Ember workbook and is left untouched. Choose a file that is.");
-  }
-
-  private static int pragma(Connection connection, String name) throws SQLException {
-    try (Statement statement = connection.createStatement();
-        ResultSet result = statement.executeQuery("PRAGMA " + name)) {
-      return result.next() ? result.getInt(1) : 0;
-    }
-  }
-
-  private static void closeQuietly(Connection connection, Optional<WriterLock> lock) {
-    try {
-      if (connection != null) {
-        connection.close();
-      }
-      if (lock.isPresent()) {
-        lock.get().close();
-      }
-    } catch (SQLException | IOException ignored) {
-      // The failure that led here is the one to tell.
-    }
   }
 
   /** One sentence for what the database or the disk said. */
@@ -223,12 +119,12 @@ public final class Workbook implements AutoCloseable {
       return new WorkbookException(
           "The disk did not take what was written to " + name + ". Check the disk.", e);
     }
-    return new WorkbookException(name + " cannot be used: " + firstLine(said) + ".", e);
-  }
-
-  private static String firstLine(String text) {
-    String line = text.lines().findFirst().orElse("unknown trouble").strip();
-    return line.endsWith(".") ? line.substring(0, line.length() - 1) : line;
+    if (said.contains("never altered") || said.contains("never deleted")) {
+      return new WorkbookException(
+          "Readings in " + name + " are never altered or deleted; nothing was changed.", e);
+    }
+    return new WorkbookException(
+        name + " cannot be read or written as it is. Open a copy of it from a backup.", e);
   }
 
   public Path file() {
@@ -238,6 +134,68 @@ public final class Workbook implements AutoCloseable {
   /** Where the file stays as it was before this opening brought it to the newest layout. */
   public Optional<Path> asItWas() {
     return asItWas;
+  }
+
+  /**
+   * Whether it was written by a program that did not close it, and what that program had beside it
+   * is not there: then what was entered last may be missing.
+   */
+  public boolean sideFileMissing() {
+    return sideFileMissing;
+  }
+
+  /** Copies of it that are kept by themselves. */
+  public Backups backups() {
+    return new Backups(this);
+  }
+
+  /**
+   * Writes all of it, with what still waits beside it, to another file.
+   *
+   * @throws WorkbookException in one sentence, when it cannot be written there; then nothing was
+   */
+  public void saveCopy(Path to) {
+    try {
+      if (Files.exists(to) && Files.isSameFile(to, file)) {
+        throw new WorkbookException("A copy takes another name than the workbook itself.");
+      }
+      if (Files.exists(to.resolveSibling(to.getFileName() + "-wal"))) {
+        throw new WorkbookException(
+            to.getFileName() + " is open in a program. Close it there, or choose another name.");
+      }
+      WholeFile.make(to, this::copyTo);
+    } catch (IOException e) {
+      throw sentence(to, e);
+    }
+  }
+
+  private synchronized void copyTo(Path to) throws IOException {
+    try {
+      Migration.copy(connection, to);
+      try (Connection copy = Opening.connect(to, false);
+          Statement statement = copy.createStatement()) {
+        statement.execute("DELETE FROM about WHERE key = '" + OPEN + "'");
+        // Whole in one file: nothing waits beside it.
+        statement.execute("PRAGMA journal_mode = DELETE");
+      }
+    } catch (SQLException e) {
+      throw new IOException(e.getMessage(), e);
+    }
+  }
+
+  /**
+   * Puts what waits in the side file into the workbook itself, so that who copies the file copies
+   * all of it. For moments when nothing else goes on.
+   */
+  public synchronized void settle() {
+    if (readOnly()) {
+      return;
+    }
+    try {
+      Opening.settleHeader(connection);
+    } catch (SQLException busy) {
+      // Somebody reads it just now; the next pause will do.
+    }
   }
 
   /** Whether this opening may not write, because somebody else does. */
@@ -471,12 +429,24 @@ public final class Workbook implements AutoCloseable {
   @Override
   public synchronized void close() {
     try {
+      if (connection.isClosed()) {
+        return;
+      }
+      if (!readOnly()) {
+        try (Statement statement = connection.createStatement()) {
+          statement.execute("DELETE FROM about WHERE key = '" + OPEN + "'");
+        } catch (SQLException diskIsFull) {
+          // The next opening says that this one was not ended as it should be.
+        }
+      }
       connection.close();
       if (lock != null) {
         lock.close();
       }
     } catch (SQLException | IOException e) {
       throw sentence(file, e);
+    } finally {
+      scratch.ifPresent(Scratch::close);
     }
   }
 }

@@ -4,28 +4,32 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Drawer;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.trial.verdict.Summary;
 
 /** Everything Ctrl+K can find: units, stages, runs, numbers, actions. */
 final class Actions {
+  /** What brings back something that was taken off the shelf begins with this. */
+  static final String PUT_BACK = "Put back";
+
   private static final int MOST = 9;
 
   /**
    * One thing to find.
    *
    * @param words what it is called
-   * @param kind unit, stage, run, number or action
+   * @param kind unit, stage, run, number, action or drawer
    */
   record Found(String words, String kind, Runnable go) {}
 
   private Actions() {}
 
   /** What has all the typed words in it, best first. */
-  static List<Found> find(Desk desk, Runnable openFile, Runnable openLog, String typed) {
+  static List<Found> find(Desk desk, FileChoices files, String typed) {
     String[] words = typed.toLowerCase(Locale.ROOT).strip().split("\\s+");
-    return all(desk, openFile, openLog).stream()
+    return all(desk, files).stream()
         .filter(
             f -> {
               String text = (f.words() + " " + f.kind()).toLowerCase(Locale.ROOT);
@@ -40,7 +44,7 @@ final class Actions {
         .toList();
   }
 
-  private static List<Found> all(Desk desk, Runnable openFile, Runnable openLog) {
+  private static List<Found> all(Desk desk, FileChoices files) {
     List<Found> all = new ArrayList<>();
     for (Shelf.Place place : desk.shelf()) {
       all.add(new Found(place.unit().name(), "unit", () -> desk.choose(place.unit().id())));
@@ -50,8 +54,9 @@ final class Actions {
     }
     all.add(new Found("Add a unit", "action", desk::addUnit));
     all.add(new Found("Take the unit off the shelf", "action", desk::removeChosen));
-    all.add(new Found("Open a workbook", "action", openFile));
-    all.add(new Found("Read in a log or a packed run", "action", openLog));
+    all.add(new Found("Open a workbook", "action", files.open()));
+    all.add(new Found("Save a copy of the workbook", "action", files.saveCopy()));
+    all.add(new Found("Read in a log or a packed run", "action", files.readIn()));
     all.add(new Found("Light or dark", "action", desk::switchPalette));
     all.add(new Found("Larger text", "action", () -> desk.changeText(1)));
     all.add(new Found("Smaller text", "action", () -> desk.changeText(-1)));
@@ -59,6 +64,10 @@ final class Actions {
         new Found(
             "Guard band on or off", "action", () -> desk.guardBand().set(!desk.guardBand().get())));
     all.add(new Found("Undo", "action", desk::undo));
+    for (Drawer.Thing thing : desk.drawer().things()) {
+      all.add(
+          new Found(PUT_BACK + " " + thing.words(), "drawer", () -> desk.drawer().putBack(thing)));
+    }
     for (Shelf.Place place : desk.shelf()) {
       String name = place.unit().name();
       long id = place.unit().id();

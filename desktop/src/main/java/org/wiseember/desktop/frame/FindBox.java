@@ -14,18 +14,16 @@ import org.wiseember.desktop.model.Desk;
 /** Ctrl+K: type a few letters, arrows and Enter go there. */
 final class FindBox extends VBox {
   private final Desk desk;
-  private final Runnable openFile;
-  private final Runnable openLog;
+  private final FileChoices files;
   private final Runnable close;
   private final TextField field = new TextField();
   private final VBox rows = new VBox();
   private List<Actions.Found> found = List.of();
   private int at;
 
-  FindBox(Desk desk, Runnable openFile, Runnable openLog, Runnable close) {
+  FindBox(Desk desk, FileChoices files, Runnable close) {
     this.desk = desk;
-    this.openFile = openFile;
-    this.openLog = openLog;
+    this.files = files;
     this.close = close;
     getStyleClass().add("find");
     setMaxSize(460, Region.USE_PREF_SIZE);
@@ -37,8 +35,10 @@ final class FindBox extends VBox {
     refill();
   }
 
-  void begin() {
-    field.clear();
+  /** Begins with these words typed. */
+  void begin(String words) {
+    field.setText(words);
+    field.end();
     refill();
     field.requestFocus();
   }
@@ -64,7 +64,7 @@ final class FindBox extends VBox {
   }
 
   private void refill() {
-    found = Actions.find(desk, openFile, openLog, field.getText());
+    found = Actions.find(desk, files, field.getText());
     at = 0;
     rows.getChildren().clear();
     for (Actions.Found f : found) {

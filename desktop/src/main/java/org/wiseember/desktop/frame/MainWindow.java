@@ -75,9 +75,13 @@ public final class MainWindow extends StackPane {
                 "To the evidence",
                 () -> d.stage().set(StageName.EVIDENCE)));
 
-    shelf = new ShelfView(desk);
+    shelf = new ShelfView(desk, () -> openFind(Actions.PUT_BACK));
     buildSaid();
-    find = new FindBox(desk, this::chooseFile, this::chooseLog, this::closeFind);
+    find =
+        new FindBox(
+            desk,
+            new FileChoices(this::chooseFile, this::chooseCopy, this::chooseLog),
+            this::closeFind);
     Words.shown(find, false);
     StackPane.setAlignment(find, Pos.TOP_CENTER);
 
@@ -195,6 +199,26 @@ public final class MainWindow extends StackPane {
     place.getChildren().setAll(view);
   }
 
+  private void openFind(String words) {
+    Words.shown(find, true);
+    find.begin(words);
+  }
+
+  private void chooseCopy() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Save a copy of the workbook");
+    desk.workbook()
+        .ifPresent(
+            w -> {
+              chooser.setInitialDirectory(w.file().toAbsolutePath().getParent().toFile());
+              chooser.setInitialFileName("Copy of " + w.file().getFileName());
+            });
+    File file = chooser.showSaveDialog(getScene().getWindow());
+    if (file != null) {
+      desk.saveCopy(file.toPath());
+    }
+  }
+
   private void closeFind() {
     Words.shown(find, false);
     place.requestFocus();
@@ -233,8 +257,7 @@ public final class MainWindow extends StackPane {
       case N -> desk.addUnit();
       case O -> chooseFile();
       case K -> {
-        Words.shown(find, true);
-        find.begin();
+        openFind("");
       }
       case Z -> {
         if (typing) {

@@ -3,7 +3,9 @@ package org.wiseember.desktop.frame;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import javafx.beans.binding.Bindings;
 import javafx.collections.ListChangeListener;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
@@ -23,7 +25,12 @@ public final class ShelfView extends VBox {
   private final Desk desk;
   private final VBox units = new VBox();
 
-  public ShelfView(Desk desk) {
+  /**
+   * The shelf of a desk.
+   *
+   * @param openDrawer shows what was taken off it
+   */
+  public ShelfView(Desk desk, Runnable openDrawer) {
     this.desk = desk;
     getStyleClass().add("shelf");
     Label wise = Words.line("brand", "Wise ");
@@ -40,7 +47,12 @@ public final class ShelfView extends VBox {
     VBox.setVgrow(scroll, Priority.ALWAYS);
     var add = Words.button("shelf-button", "Add a unit   Ctrl N", desk::addUnit);
     add.setId("add-unit");
-    getChildren().addAll(head, captionRow, scroll, add);
+    Button off = Words.button("shelf-button", "", openDrawer);
+    off.setId("open-drawer");
+    off.textProperty().bind(Bindings.size(desk.drawer().things()).asString("Taken off: %d"));
+    off.visibleProperty().bind(Bindings.isNotEmpty(desk.drawer().things()));
+    off.managedProperty().bind(off.visibleProperty());
+    getChildren().addAll(head, captionRow, scroll, off, add);
     desk.shelf().addListener(this::changed);
     desk.chosenUnit().addListener((o, was, is) -> markChosen());
     desk.guardBand().addListener((o, was, is) -> entries().forEach(e -> e.seam.show(is)));

@@ -140,15 +140,18 @@ public final class CapturesIn {
     desk.background(
         () -> {
           Workbook workbook = desk.workbook().orElseThrow();
-          long id =
-              run.map(r -> r.run().id())
-                  .orElseGet(() -> WaveFiles.run(workbook, unitId, volts, name, clock.instant()));
-          long capture =
-              workbook
-                  .captures()
-                  .keep(
-                      id, new KeptCapture(Double.NaN, note, scaled(from.read().capture(), ratio)));
-          return new Kept(id, capture, run.isEmpty());
+          KeptCapture capture =
+              new KeptCapture(Double.NaN, note, scaled(from.read().capture(), ratio));
+          long[] keys = new long[2];
+          workbook.allOrNothing(
+              () -> {
+                keys[0] =
+                    run.map(r -> r.run().id())
+                        .orElseGet(
+                            () -> WaveFiles.run(workbook, unitId, volts, name, clock.instant()));
+                keys[1] = workbook.captures().keep(keys[0], capture);
+              });
+          return new Kept(keys[0], keys[1], run.isEmpty());
         },
         kept -> {
           draft.set(null);
@@ -171,9 +174,10 @@ public final class CapturesIn {
     desk.background(
         () -> {
           Workbook workbook = desk.workbook().orElseThrow();
-          workbook.captures().struck(captureId, true);
           if (fresh) {
             workbook.runs().removed(runId, true);
+          } else {
+            workbook.captures().struck(captureId, true);
           }
           return unitId;
         },

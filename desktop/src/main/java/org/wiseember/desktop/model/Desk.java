@@ -2,12 +2,16 @@ package org.wiseember.desktop.model;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import javafx.beans.property.BooleanProperty;
@@ -47,8 +51,14 @@ public final class Desk {
 
   private final Clock clock;
   private final Screen screen;
+  private final BlockingQueue<Runnable> waiting = new LinkedBlockingQueue<>();
   private final ExecutorService work =
-      Executors.newSingleThreadExecutor(
+      new ThreadPoolExecutor(
+          1,
+          1,
+          0,
+          TimeUnit.SECONDS,
+          waiting,
           task -> {
             Thread thread = new Thread(task, "workbook");
             thread.setDaemon(true);
@@ -64,6 +74,7 @@ public final class Desk {
   private final CapturesIn captures;
   private final Decisions decisions;
   private final SolarWork solar;
+  private final Drawer drawer;
   private final ObjectProperty<Palette> palette = new SimpleObjectProperty<>(Palette.LIGHT);
   private final DoubleProperty textScale = new SimpleDoubleProperty(1);
   private final BooleanProperty guardBand = new SimpleBooleanProperty(true);
@@ -86,6 +97,7 @@ public final class Desk {
     this.captures = new CapturesIn(this, clock, edits);
     this.decisions = new Decisions(this, edits);
     this.solar = new SolarWork(this, edits);
+    this.drawer = new Drawer(this);
     guardBand.addListener((o, was, is) -> judgeAgain(is));
     chosen.addListener((o, was, is) -> chosenUnit.set(is == null ? null : is.unit().id()));
   }
@@ -198,6 +210,11 @@ public final class Desk {
     return solar;
   }
 
+  /** What was taken off the shelf. */
+  public Drawer drawer() {
+    return drawer;
+  }
+
   /** What is decided about runs. */
   public Decisions decisions() {
     return decisions;
@@ -262,6 +279,7 @@ public final class Desk {
         () -> {
           try {
             T result = task.call();
+            settleWhenIdle();
             screen.later(() -> then.accept(result));
           } catch (WorkbookException e) {
             LOG.warn("workbook", e);
@@ -276,6 +294,38 @@ public final class Desk {
             screen.later(otherwise);
           }
         });
+  }
+
+  /** Who copies or syncs the file has all of it while nothing goes on. */
+  private void settleWhenIdle() {
+    Workbook open = workbook;
+    if (open != null && waiting.isEmpty() && !bench.going()) {
+      open.settle();
+    }
+  }
+
+  /**
+   * Writes a copy of the open workbook, whole in one file.
+   *
+   * @param to where; what is there is replaced
+   */
+  public void saveCopy(Path to) {
+    if (workbook == null) {
+      say("No workbook is open. Ctrl+O opens one.");
+      return;
+    }
+    background(
+        () -> {
+          workbook.saveCopy(to);
+          return "A copy of the workbook is saved as " + to + ".";
+        },
+        this::say);
+  }
+
+  private void backUp(Workbook opened) {
+    background(
+        () -> opened.backups().daily(LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault())),
+        saved -> {});
   }
 
   /** Tells the tester one sentence, from any thread. */
@@ -307,14 +357,13 @@ public final class Desk {
           shelf.setAll(opened.all());
           chooseFirst();
           title.set(opened.title().isBlank() ? String.valueOf(file.getFileName()) : opened.title());
-          said.set(
-              readOnly()
-                  ? "Open for reading only: the workbook is written by " + workbook.writer() + "."
-                  : workbook.asItWas().map(Desk::broughtUp).orElse(""));
+          said.set(aboutOpening(opened.workbook()));
           if (opened.all().isEmpty()) {
             stage.set(StageName.LABEL);
           }
           workOutTheRest();
+          drawer.refresh();
+          backUp(opened.workbook());
           lookThrough(opened.workbook());
         });
   }
@@ -401,6 +450,21 @@ public final class Desk {
         () -> lookThrough(opened, runs));
   }
 
+  private static String aboutOpening(Workbook opened) {
+    if (opened.sideFileMissing()) {
+      String name = String.valueOf(opened.file().getFileName());
+      return name
+          + " was copied while a program had it open, without "
+          + name
+          + "-wal beside it: what was entered last may be missing. Where that file still is, close"
+          + " this, put both in one folder and open it again; else a backup beside the original may"
+          + " have more.";
+    }
+    return opened.readOnly()
+        ? "Open for reading only: the workbook is written by " + opened.writer() + "."
+        : opened.asItWas().map(Desk::broughtUp).orElse("");
+  }
+
   private static String broughtUp(Path asItWas) {
     return "This workbook was from an older version and is brought up to date. As it was it stays"
         + " beside, as "
@@ -448,6 +512,7 @@ public final class Desk {
             chooseFirst();
           }
           workOutTheRest();
+          drawer.refresh();
         });
   }
 
@@ -469,6 +534,7 @@ public final class Desk {
             chosen.set(found);
           }
         });
+    drawer.refresh();
   }
 
   private int indexOf(long unitId) {

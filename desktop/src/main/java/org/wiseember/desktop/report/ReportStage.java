@@ -2,7 +2,7 @@ package org.wiseember.desktop.report;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.file.Files;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -35,6 +35,7 @@ import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
+import org.wiseember.workbook.disk.WholeFile;
 
 /** The page about the chosen unit as it will be printed, and the way to save it. */
 public final class ReportStage extends StackPane {
@@ -205,11 +206,9 @@ public final class ReportStage extends StackPane {
         () -> {
           Path file = Path.of(stem + ending);
           try {
-            if (ending.equals(".pdf")) {
-              Files.write(file, page.pdf());
-            } else {
-              Files.writeString(file, page.html());
-            }
+            WholeFile.write(
+                file,
+                ending.equals(".pdf") ? page.pdf() : page.html().getBytes(StandardCharsets.UTF_8));
           } catch (IOException e) {
             return file + " could not be written. Check the folder, the permissions and the space.";
           }

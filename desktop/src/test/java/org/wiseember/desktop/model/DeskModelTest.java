@@ -279,7 +279,7 @@ public class DeskModelTest extends OnDesk {
     String name = desk.chosen().get().unit().name();
     desk.open(other);
     desk.rename(desk.chosen().get().unit().id(), "Meant for neither");
-    untilSaid("cannot be used");
+    untilSaid("cannot be read or written");
     assertEquals(desk.workbook().orElseThrow().file(), file);
     assertEquals(desk.chosen().get().unit().name(), name);
     desk.rename(desk.chosen().get().unit().id(), "Still here");

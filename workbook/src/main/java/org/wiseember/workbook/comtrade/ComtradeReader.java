@@ -67,6 +67,17 @@ public final class ComtradeReader {
     return capture(bytes(data), c, data.getFileName().toString(), channel, scale);
   }
 
+  /** The files a capture is read from: those of a record, or the file itself. */
+  public static List<Path> filesOf(Path file) throws IOException {
+    try {
+      return ending(file).equals("cff") || !reads(file)
+          ? List.of(file)
+          : List.of(partner(file, "cfg"), partner(file, "dat"));
+    } catch (LogUnreadable incomplete) {
+      return List.of(file);
+    }
+  }
+
   /** The file of the same name with an ending, in whatever case it is written. */
   private static Path partner(Path file, String ending) throws IOException, LogUnreadable {
     if (ending(file).equals(ending)) {
@@ -111,6 +122,11 @@ public final class ComtradeReader {
     return Arrays.asList(plain.strip().split("\r?\n|\r"));
   }
 
+  /** More digits than a file has bytes mean all of it. */
+  private static long length(String digits) {
+    return digits.length() > 12 ? MOST_BYTES : Long.parseLong(digits);
+  }
+
   private static ReadCapture combined(Path file, Optional<String> channel, double scale)
       throws IOException, LogUnreadable {
     byte[] all = bytes(file);
@@ -129,7 +145,7 @@ public final class ComtradeReader {
         int end =
             m.group(3) == null
                 ? all.length
-                : (int) Math.min(all.length, start + Long.parseLong(m.group(3)));
+                : (int) Math.min(all.length, start + length(m.group(3)));
         data = Arrays.copyOfRange(all, start, end);
         break;
       }

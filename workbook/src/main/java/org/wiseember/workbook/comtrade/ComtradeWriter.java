@@ -11,6 +11,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.workbook.disk.WholeFile;
 
 /**
  * Writes a capture as a COMTRADE record: by the 1999 revision in ASCII and 16-bit binary, by that
@@ -36,9 +37,15 @@ public final class ComtradeWriter {
     Path data =
         configuration.resolveSibling((point < 0 ? name : name.substring(0, point)) + ".dat");
     List<Column> columns = columns(capture, format);
-    Files.writeString(
-        configuration, text(capture, station, hertz, format, columns), StandardCharsets.UTF_8);
-    Files.write(data, data(capture, format, columns));
+    byte[] head = text(capture, station, hertz, format, columns).getBytes(StandardCharsets.UTF_8);
+    byte[] samples = data(capture, format, columns);
+    // Both are whole before either takes its place.
+    WholeFile.make(
+        configuration,
+        beside -> {
+          Files.write(beside, head);
+          WholeFile.write(data, samples);
+        });
   }
 
   /** A channel with what one step of its numbers is. */

@@ -1,0 +1,119 @@
+package org.wiseember.desktop.model;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import org.testng.annotations.Test;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.workbook.Workbook;
+
+/** What was taken off the shelf comes back past a restart, and whole copies lie beside. */
+public class DrawerModelTest extends OnDesk {
+  private List<String> off() {
+    return desk.drawer().things().stream().map(Drawer.Thing::words).toList();
+  }
+
+  /** As the undo of reading it in does. */
+  private void takeAway(TestRun run) {
+    desk.background(
+        () -> {
+          desk.workbook().orElseThrow().runs().removed(run.run().id(), true);
+          return run.run().unitId();
+        },
+        id -> desk.refresh(id));
+  }
+
+  private void restart() {
+    desk.close();
+    desk = new Desk(Clock.systemUTC(), screen());
+    desk.open(file);
+    until(() -> desk.chosen().get() != null);
+  }
+
+  @Test
+  public void aUnitComesBackPastARestart() {
+    assertEquals(off(), List.of());
+    String name = desk.chosen().get().unit().name();
+    int runs = desk.chosen().get().runs().size();
+    desk.removeChosen();
+    until(() -> off().equals(List.of(name)));
+    restart();
+    until(() -> off().equals(List.of(name)));
+    assertEquals(desk.shelf().size(), 4);
+    desk.drawer().putBack(desk.drawer().things().get(0));
+    until(() -> desk.shelf().size() == 5);
+    untilSaid(name + " is back.");
+    until(() -> off().isEmpty());
+    until(() -> desk.chosen().get() != null && desk.chosen().get().unit().name().equals(name));
+    assertEquals(desk.chosen().get().runs().size(), runs);
+  }
+
+  @Test
+  public void aRunComesBackPastARestart() {
+    TestRun run = desk.chosen().get().runs().get(0);
+    int runs = desk.chosen().get().runs().size();
+    takeAway(run);
+    until(() -> desk.chosen().get().runs().size() == runs - 1);
+    until(() -> off().size() == 1);
+    assertTrue(off().get(0).startsWith(run.run().title()), off().toString());
+    restart();
+    until(() -> off().size() == 1);
+    assertEquals(choose(0).runs().size(), runs - 1);
+    desk.drawer().putBack(desk.drawer().things().get(0));
+    until(() -> desk.chosen().get().runs().size() == runs);
+    until(() -> off().isEmpty());
+  }
+
+  /** A run of a unit that is off comes with its unit, not by itself. */
+  @Test
+  public void aRunOfAUnitThatIsOffIsNotOfferedAlone() {
+    TestRun run = desk.chosen().get().runs().get(0);
+    takeAway(run);
+    until(() -> off().size() == 1);
+    String name = desk.chosen().get().unit().name();
+    desk.removeChosen();
+    until(() -> off().equals(List.of(name)));
+  }
+
+  @Test
+  public void aCopyIsSavedAndABackupMade() throws Exception {
+    settle();
+    assertEquals(desk.workbook().orElseThrow().backups().all().size(), 1);
+    Path copy = folder.resolve("copy.ember");
+    desk.saveCopy(copy);
+    untilSaid("A copy of the workbook is saved");
+    try (Workbook whole = Workbook.read(copy, Clock.systemUTC())) {
+      assertEquals(whole.units().all().size(), 5);
+    }
+  }
+
+  private long beside() {
+    try {
+      return Files.size(folder.resolve(file.getFileName() + "-wal"));
+    } catch (IOException e) {
+      throw new AssertionError(e);
+    }
+  }
+
+  /** Between edits nothing waits beside the file; copied then, it has all of them. */
+  @Test
+  public void whileIdleNothingWaitsBesideTheFile() throws Exception {
+    desk.rename(desk.chosen().get().unit().id(), "Ferry stall");
+    settle();
+    until(() -> desk.chosen().get().unit().name().equals("Ferry stall"));
+    until(() -> beside() == 0);
+    Path copy = Files.copy(file, folder.resolve("synced.ember"));
+    desk.close();
+    desk = new Desk(Clock.systemUTC(), screen());
+    desk.open(copy);
+    untilSaid("copied while a program had it open");
+    assertTrue(desk.shelf().stream().anyMatch(p -> p.unit().name().equals("Ferry stall")));
+    assertFalse(desk.readOnly());
+  }
+}
