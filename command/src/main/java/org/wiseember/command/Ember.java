@@ -37,7 +37,10 @@ public final class Ember {
   }
 
   /** Runs one command on these streams. */
-  static int run(PrintWriter out, PrintWriter err, String... args) {
+  static int run(PrintWriter console, PrintWriter complaints, String... args) {
+    // What files hold is echoed; it must not command the terminal.
+    PrintWriter out = new PrintWriter(new VisibleText(console), true);
+    PrintWriter err = new PrintWriter(new VisibleText(complaints), true);
     CommandLine line = new CommandLine(new Ember());
     line.setOut(out);
     line.setErr(err);
@@ -51,7 +54,14 @@ public final class Ember {
           err.println(wrong.getMessage() + " See --help.");
           return CommandLine.ExitCode.USAGE;
         });
-    int code = args.length == 0 ? usage(line) : line.execute(args);
+    int code;
+    try {
+      code = args.length == 0 ? usage(line) : line.execute(args);
+    } catch (OutOfMemoryError tooMuch) {
+      err.println(
+          "This takes more memory than there is. Give the program more of it, or a smaller file.");
+      code = UNREADABLE;
+    }
     out.flush();
     err.flush();
     return code;

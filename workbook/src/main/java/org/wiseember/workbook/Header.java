@@ -33,7 +33,7 @@ final class Header {
     if (bytes.getInt(68) != Workbook.APPLICATION_ID) {
       throw Workbook.notOne(file);
     }
-    if (bytes.getInt(60) > Migration.VERSION) {
+    if (bytes.getInt(60) < 0 || bytes.getInt(60) > Migration.VERSION) {
       throw Workbook.newer(file);
     }
   }

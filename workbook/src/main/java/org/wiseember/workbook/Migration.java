@@ -38,7 +38,7 @@ final class Migration {
    */
   Optional<Path> run() throws SQLException, IOException {
     int version = version(connection);
-    if (version > VERSION) {
+    if (version < 0 || version > VERSION) {
       throw Workbook.newer(file);
     }
     if (version == VERSION) {

@@ -9,6 +9,8 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Optional;
+import org.wiseember.workbook.disk.OrdinaryFile;
 
 /** Photos of runs: where they are, and a hash to know them by. */
 public final class Photos {
@@ -33,6 +35,10 @@ public final class Photos {
    * @throws WorkbookException in one sentence when the file cannot be read or is no photo's size
    */
   public Photo add(long runId, double seconds, Path file, String words) {
+    Optional<String> trouble = OrdinaryFile.trouble(file);
+    if (trouble.isPresent()) {
+      throw new WorkbookException(file.getFileName() + ": " + trouble.get() + ".");
+    }
     try {
       if (Files.size(file) > MOST_BYTES) {
         throw new WorkbookException(
@@ -65,6 +71,9 @@ public final class Photos {
   /** Looks whether the file is still there and the same. */
   public static Found find(Photo photo) {
     Path file = Path.of(photo.path());
+    if (OrdinaryFile.trouble(file).isPresent()) {
+      return Found.MISSING;
+    }
     try {
       return hash(file).equals(photo.sha256()) ? Found.SAME : Found.CHANGED;
     } catch (IOException e) {

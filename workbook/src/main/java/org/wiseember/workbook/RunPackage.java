@@ -27,6 +27,7 @@ import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
+import org.wiseember.workbook.disk.OrdinaryFile;
 import org.wiseember.workbook.disk.Scratch;
 import org.wiseember.workbook.disk.WholeFile;
 import org.wiseember.workbook.log.LogCsv;
@@ -248,6 +249,10 @@ public final class RunPackage {
    * @throws WorkbookException in one sentence that names the file
    */
   public static Unpacked read(Path file) {
+    Optional<String> trouble = OrdinaryFile.trouble(file);
+    if (trouble.isPresent()) {
+      throw refused(file, trouble.get());
+    }
     try (ZipFile zip = new ZipFile(file.toFile())) {
       if (zip.size() > MOST_ENTRIES) {
         throw refused(file, "it holds more than 10 000 files");

@@ -10,13 +10,16 @@ import org.wiseember.core.quantity.Unit;
  * was really read lies beyond them.
  */
 public final class Plausible {
+  /** What is smaller is no reading but a slip of bits; rounding leaves some 1e-14. */
+  private static final double LEAST = 1e-30;
+
   private Plausible() {}
 
   /** Least and most that can be read of a channel, in its unit. */
   public record Range(double low, double high) {
     /** Whether a number is a reading. */
     public boolean holds(double value) {
-      return value >= low && value <= high;
+      return value >= low && value <= high && (value == 0 || Math.abs(value) >= LEAST);
     }
   }
 

@@ -158,7 +158,7 @@ final class WaveWindows {
 
   /** Highest harmonic the samples carry, at most what was asked for. */
   int orders() {
-    return windows.get(0).lines().orders();
+    return windows.stream().mapToInt(w -> w.lines().orders()).min().orElseThrow();
   }
 
   /** One cycle, the mean of all whole ones, so that noise does not hide what is flat. */

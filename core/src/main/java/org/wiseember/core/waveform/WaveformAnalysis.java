@@ -57,6 +57,9 @@ public final class WaveformAnalysis {
   /** With more samples a cycle than this, what folds back is too little to matter. */
   private static final double FINE = 2000;
 
+  /** Fewer samples a cycle tell nothing of a wave's shape. */
+  private static final int LEAST_A_CYCLE = 4;
+
   private final Capture capture;
   private final WaveMethod method;
   private final double[] v;
@@ -79,9 +82,27 @@ public final class WaveformAnalysis {
     return new WaveformAnalysis(capture, method).find();
   }
 
+  /** Even the slowest wave that is looked for needs a few samples a cycle. */
+  private void refuseTooSlow() throws WaveformUnreadable {
+    if (method.leastHertz() / rate * LEAST_A_CYCLE > 1) {
+      throw tooSlow();
+    }
+  }
+
+  private WaveformUnreadable tooSlow() {
+    return new WaveformUnreadable(
+        "With "
+            + Figures.plain(rate)
+            + " samples a second there are fewer than "
+            + LEAST_A_CYCLE
+            + " a cycle, which are no wave. Check the time base, and take 1\u2009000 a second or"
+            + " more.");
+  }
+
   private WaveformFinding find() throws WaveformUnreadable {
     double[] range = range();
     CycleWindow cells = new CycleWindow(v);
+    refuseTooSlow();
     OptionalDouble found =
         Frequency.of(v, cells, method.leastHertz() / rate, method.mostHertz() / rate);
     double cycles = found.isPresent() ? (v.length - 1) * found.getAsDouble() : 0;
@@ -98,6 +119,9 @@ public final class WaveformAnalysis {
               + " ms). Check the time base, and capture 200 ms or more.");
     }
     double f = found.getAsDouble();
+    if (f * LEAST_A_CYCLE > 1) {
+      throw tooSlow();
+    }
     double hertz = f * rate;
     int wanted = hertz < TWELVE_FROM ? 10 : 12;
     int each = (int) Math.min(wanted, Math.floor(cycles + 0.02));

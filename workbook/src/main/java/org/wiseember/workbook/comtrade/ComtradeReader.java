@@ -19,6 +19,7 @@ import java.util.stream.Stream;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.workbook.disk.OrdinaryFile;
 import org.wiseember.workbook.log.LogUnreadable;
 import org.wiseember.workbook.log.ReadCapture;
 
@@ -100,8 +101,9 @@ public final class ComtradeReader {
   }
 
   private static byte[] bytes(Path file) throws IOException, LogUnreadable {
-    if (!Files.isRegularFile(file)) {
-      throw new LogUnreadable("There is no file " + file + ". Check its name and folder.");
+    Optional<String> trouble = OrdinaryFile.trouble(file);
+    if (trouble.isPresent()) {
+      throw new LogUnreadable(file + ": " + trouble.get() + ".");
     }
     if (Files.size(file) > MOST_BYTES) {
       throw new LogUnreadable(

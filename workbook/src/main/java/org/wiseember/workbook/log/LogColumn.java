@@ -5,8 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.wiseember.core.trace.Channel;
 
 /**
@@ -19,8 +17,30 @@ import org.wiseember.core.trace.Channel;
  * @param converted whether its unit was another than the program's
  */
 record LogColumn(String heading, Channel channel, double factor, double offset, boolean converted) {
-  private static final Pattern HEADING =
-      Pattern.compile("\\s*(?<name>[^\\[(]*?)\\s*(?:[\\[(]\\s*(?<unit>[^\\])]*?)\\s*[\\])])?\\s*");
+  /** A heading taken apart: what stands before its bracket and what stands in it. */
+  private record Parts(String name, Optional<String> unit) {
+    static Parts of(String heading) {
+      int open = indexOf(heading, "[(", 0);
+      if (open < 0) {
+        return new Parts(heading.strip(), Optional.empty());
+      }
+      int close = indexOf(heading, "])", open);
+      return close >= 0 && heading.substring(close + 1).isBlank()
+          ? new Parts(
+              heading.substring(0, open).strip(),
+              Optional.of(heading.substring(open + 1, close).strip()))
+          : new Parts(heading.strip(), Optional.empty());
+    }
+
+    private static int indexOf(String text, String anyOf, int from) {
+      for (int i = from; i < text.length(); i++) {
+        if (anyOf.indexOf(text.charAt(i)) >= 0) {
+          return i;
+        }
+      }
+      return -1;
+    }
+  }
 
   private record Scale(double factor, double offset) {}
 
@@ -54,15 +74,12 @@ record LogColumn(String heading, Channel channel, double factor, double offset, 
 
   /** The name of a heading without its unit, lower case, words joined by underscores. */
   static String name(String heading) {
-    Matcher m = HEADING.matcher(heading);
-    String name = m.matches() ? m.group("name") : heading;
-    return name.strip().toLowerCase(Locale.ROOT).replaceAll("[\\s-]+", "_");
+    return Parts.of(heading).name().toLowerCase(Locale.ROOT).replaceAll("[\\s-]+", "_");
   }
 
   /** The unit printed in a heading; empty where there is none. */
   static String unit(String heading) {
-    Matcher m = HEADING.matcher(heading);
-    return m.matches() && m.group("unit") != null ? m.group("unit") : "";
+    return Parts.of(heading).unit().orElse("");
   }
 
   /** Whether a heading is the time column. */
@@ -97,9 +114,9 @@ record LogColumn(String heading, Channel channel, double factor, double offset, 
       throw new LogUnreadable(
           "column “"
               + heading.strip()
-              + "” has the unit "
+              + "” has the unit “"
               + unit
-              + ", which does not turn into "
+              + "”, which does not turn into "
               + wanted
               + "; mend the heading");
     }

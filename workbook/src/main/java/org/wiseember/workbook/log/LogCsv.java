@@ -87,26 +87,29 @@ public final class LogCsv {
     }
   }
 
-  /** What was wrong with the file as a whole. */
+  /** What was wrong with the file as a whole; never what a library says of it. */
   static String why(Exception e) {
     Throwable cause =
         e instanceof UncheckedIOException || e.getCause() instanceof IOException ? e.getCause() : e;
     if (cause instanceof CharacterCodingException) {
       return "the file is not UTF-8 text; save it as UTF-8 CSV";
     }
+    if (cause instanceof ShortLines.Endless endless) {
+      return endless.getMessage();
+    }
     if (e instanceof CsvParseException) {
-      return "the text is not CSV: "
-          + String.valueOf(e.getMessage()).lines().findFirst().orElse("a quote is left open");
+      return "the text is not CSV: a quote is left open, or a cell has no end; look for a stray "
+          + "quotation mark";
     }
-    if (cause instanceof IOException) {
-      return "the file cannot be read; check the disk and the permissions";
-    }
-    return "the text is not CSV: " + e.getMessage();
+    return cause instanceof IOException
+        ? "the file cannot be read; check the disk and the permissions"
+        : "the text is not CSV that can be understood; export the log anew";
   }
 
   private Log readFile(LogFile file, LogMapping given) throws LogUnreadable, IOException {
     try (LogFile.Text text = file.open();
-        BufferedReader lines = new BufferedReader(text.reader(), 1 << 16)) {
+        ShortLines head = new ShortLines(text.reader());
+        BufferedReader lines = new BufferedReader(head, 1 << 16)) {
       int line = 0;
       String heading;
       int wanted = given == null ? 1 : given.headingRow();
@@ -117,6 +120,7 @@ public final class LogCsv {
       if (heading == null) {
         throw new LogUnreadable("the file is empty; choose the log the meter wrote");
       }
+      head.stopLooking();
       char separator = given == null ? LogHeadings.separator(heading, warnings) : given.separator();
       List<String> headings = LogHeadings.cells(heading, separator);
       LogMapping mapping =

@@ -12,8 +12,9 @@ import java.nio.charset.Charset;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.Optional;
+import org.wiseember.workbook.disk.OrdinaryFile;
 
 /** A log file as text: its size checked, its encoding told by its first bytes. */
 final class LogFile {
@@ -27,15 +28,11 @@ final class LogFile {
   }
 
   static LogFile of(Path path) throws LogUnreadable, IOException {
-    if (Files.isDirectory(path)) {
-      throw new LogUnreadable("this is a folder; name a CSV file");
+    Optional<String> trouble = OrdinaryFile.trouble(path);
+    if (trouble.isPresent()) {
+      throw new LogUnreadable(trouble.get());
     }
-    long size;
-    try {
-      size = Files.size(path);
-    } catch (NoSuchFileException e) {
-      throw new LogUnreadable("there is no such file; check the name");
-    }
+    long size = Files.size(path);
     if (size == 0) {
       throw new LogUnreadable("the file is empty; choose the log the meter wrote");
     }

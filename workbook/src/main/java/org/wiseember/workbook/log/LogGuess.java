@@ -16,6 +16,8 @@ final class LogGuess {
   /** Above this volts are an outlet's, below a battery's or a port's. */
   private static final double MAINS_FROM = 75;
 
+  private static final int LONGEST_HEADING = 200;
+
   private static final Pattern DATE = Pattern.compile("\\d{1,4}[./-]\\d{1,2}[./-]\\d{1,4}");
   private static final Pattern UNIT =
       Pattern.compile(
@@ -97,12 +99,18 @@ final class LogGuess {
   }
 
   private String name(int column) {
-    return headings
-        .get(column)
-        .toLowerCase(Locale.ROOT)
+    return heading(column)
         .replaceAll("[\\[(].*?[\\])]", "")
         .replaceAll("[^a-z0-9°%]+", "_")
         .replaceAll("^_|_$", "");
+  }
+
+  /** What is longer than any heading is not looked at to its end. */
+  private String heading(int column) {
+    String heading = headings.get(column);
+    return heading
+        .substring(0, Math.min(LONGEST_HEADING, heading.length()))
+        .toLowerCase(Locale.ROOT);
   }
 
   private String cell(int column) {
@@ -121,7 +129,7 @@ final class LogGuess {
   private Optional<TimeForm> formOf(int column) {
     String cell = cell(column);
     if (!Double.isNaN(number(column))) {
-      String heading = headings.get(column).toLowerCase(Locale.ROOT);
+      String heading = heading(column);
       double value = number(column);
       if (heading.matches(".*\\b(ms|milliseconds?)\\b.*") || value > 1e11) {
         return Optional.of(TimeForm.MILLISECONDS);

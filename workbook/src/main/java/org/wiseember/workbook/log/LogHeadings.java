@@ -11,6 +11,8 @@ import org.wiseember.core.trace.Channel;
 
 /** Headings by the program's own names, {@code ac_power [W]}. */
 final class LogHeadings {
+  private static final int MOST_COLUMNS = 1_000;
+
   private LogHeadings() {}
 
   /** What parts the columns, told by the headings. */
@@ -44,6 +46,9 @@ final class LogHeadings {
   static LogMapping mapping(
       List<String> headings, char separator, String ahead, List<Warning> warnings)
       throws LogUnreadable {
+    if (headings.size() > MOST_COLUMNS) {
+      throw new LogUnreadable("row 1 heads more than 1 000 columns, so it is no log's heading");
+    }
     int timeAt = -1;
     List<LogMapping.Use> uses = new ArrayList<>();
     Set<Channel> seen = EnumSet.noneOf(Channel.class);

@@ -48,7 +48,7 @@ public record LogPreview(List<String> headings, List<List<String>> rows, LogMapp
   private static LogPreview look(LogFile file) throws LogUnreadable, IOException {
     List<String> lines = new ArrayList<>();
     try (LogFile.Text text = file.open();
-        BufferedReader reader = new BufferedReader(text.reader())) {
+        BufferedReader reader = new BufferedReader(new ShortLines(text.reader()))) {
       for (String line = reader.readLine();
           line != null && lines.size() < LINES;
           line = reader.readLine()) {

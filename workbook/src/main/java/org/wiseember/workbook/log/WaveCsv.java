@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -15,6 +14,7 @@ import java.util.OptionalDouble;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.waveform.Capture;
+import org.wiseember.workbook.disk.OrdinaryFile;
 
 /**
  * Reads a captured wave from a CSV file of any scope: a preamble of any length, a row of headings
@@ -45,14 +45,20 @@ public final class WaveCsv {
   public static ReadCapture read(
       Path file, OptionalDouble perSecond, Optional<String> channel, double scale)
       throws IOException, LogUnreadable {
-    if (Files.isRegularFile(file) && Files.size(file) > MOST_BYTES) {
+    Optional<String> trouble = OrdinaryFile.trouble(file);
+    if (trouble.isPresent()) {
+      throw new LogUnreadable(file + ": " + trouble.get() + ".");
+    }
+    if (Files.size(file) > MOST_BYTES) {
       throw new LogUnreadable(
           file.getFileName() + " is larger than 512 MiB. Save a shorter capture.");
     }
-    try (BufferedReader reader = Files.newBufferedReader(file, StandardCharsets.UTF_8)) {
+    try (BufferedReader reader =
+        new BufferedReader(
+            new ShortLines(Files.newBufferedReader(file, StandardCharsets.UTF_8)), 1 << 16)) {
       return new Reading(file, reader, perSecond, channel, scale).read();
-    } catch (NoSuchFileException e) {
-      throw new LogUnreadable("There is no file " + file + ". Check its name and folder.");
+    } catch (ShortLines.Endless e) {
+      throw new LogUnreadable(file.getFileName() + ": " + e.getMessage() + ".");
     } catch (CharacterCodingException e) {
       throw new LogUnreadable(
           file.getFileName() + " is not UTF-8 text. Save the capture as CSV in UTF-8.");
@@ -176,10 +182,7 @@ public final class WaveCsv {
     }
 
     private static String[] split(String line, char separator) {
-      String[] cells = line.split(java.util.regex.Pattern.quote(String.valueOf(separator)), -1);
-      for (int i = 0; i < cells.length; i++) {
-        cells[i] = cells[i].strip().replaceAll("^\"|\"$", "").strip();
-      }
+      String[] cells = WaveHeadings.cells(line, separator);
       // Some scopes end every row with a separator.
       int end = cells.length;
       while (end > 1 && cells[end - 1].isEmpty()) {

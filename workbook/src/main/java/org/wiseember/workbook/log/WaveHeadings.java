@@ -35,6 +35,8 @@ record WaveHeadings(
     double ampFactor,
     OptionalDouble perSecond,
     Optional<String> passedOver) {
+  private static final int LONGEST_LINE = 2_000;
+
   private static final Pattern UNIT = Pattern.compile("[\\[(]\\s*([^\\])]*?)\\s*[\\])]");
   private static final Pattern RATE =
       Pattern.compile(
@@ -56,20 +58,34 @@ record WaveHeadings(
    */
   static WaveHeadings of(
       List<String> lines, int columns, char separator, Optional<String> channel) {
+    List<String> read = lines.stream().map(WaveHeadings::head).toList();
     List<String[]> rows = new ArrayList<>();
-    for (String line : lines) {
-      String[] cells = line.split(Pattern.quote(String.valueOf(separator)), -1);
-      for (int i = 0; i < cells.length; i++) {
-        cells[i] = cells[i].strip().replaceAll("^\"|\"$", "").strip();
-      }
-      rows.add(cells);
+    for (String line : read) {
+      rows.add(cells(line, separator));
     }
     String[] names = new String[columns];
     String[] units = new String[columns];
     Arrays.fill(names, "");
     Arrays.fill(units, "");
     nameColumns(rows, names, units);
-    return assign(lines, names, units, columns, channel.map(String::strip));
+    return assign(read, names, units, columns, channel.map(String::strip));
+  }
+
+  /** What is longer than any preamble's line is not looked at to its end. */
+  private static String head(String line) {
+    return line.substring(0, Math.min(LONGEST_LINE, line.length()));
+  }
+
+  /** The cells of a line, without the blanks and the quotes around them. */
+  static String[] cells(String line, char separator) {
+    String[] cells = line.split(Pattern.quote(String.valueOf(separator)), -1);
+    for (int i = 0; i < cells.length; i++) {
+      String cell = cells[i].strip();
+      int from = cell.startsWith("\"") ? 1 : 0;
+      int to = cell.length() > from && cell.endsWith("\"") ? cell.length() - 1 : cell.length();
+      cells[i] = cell.substring(from, to).strip();
+    }
+    return cells;
   }
 
   /** The last line or two above the samples, as far as they have a cell a column. */

@@ -255,6 +255,6 @@ public class ComtradeTest {
     assertTrue(
         expectThrows(LogUnreadable.class, () -> ComtradeReader.read(none, Optional.empty(), 1))
             .getMessage()
-            .contains("There is no file"));
+            .contains("there is no such file"));
   }
 }
