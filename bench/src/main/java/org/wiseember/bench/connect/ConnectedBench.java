@@ -21,11 +21,19 @@ import org.wiseember.core.trace.Plausible;
 import org.wiseember.core.waveform.Capture;
 
 /**
- * A bench of real instruments. At each tick everything is asked at once; what does not answer
- * within part of the tick is missing from that frame. A reading is never carried over.
+ * A bench of real instruments. At each tick everything that is not busy is asked at once; what does
+ * not answer within part of the tick is missing from that frame, and comes in a frame of its own,
+ * at the moment it was read: a slow instrument has its own pace. A reading is never carried over.
  */
 public final class ConnectedBench implements Bench, AutoCloseable {
   private static final double SHARE_TO_WAIT = 0.6;
+  private static final long LEAST_WAIT = TimeUnit.MILLISECONDS.toNanos(10);
+
+  /** How often an answer is looked for that is late. */
+  private static final long LOOK_EVERY = TimeUnit.MILLISECONDS.toNanos(5);
+
+  /** Two frames are never of one moment, s. */
+  private static final double LEAST_STEP = 0.001;
 
   /** An instrument that is there is off long before; one that was lost gets three more tries. */
   private static final long OFF_PATIENCE = TimeUnit.SECONDS.toNanos(6);
@@ -39,7 +47,9 @@ public final class ConnectedBench implements Bench, AutoCloseable {
   private final int[][] place;
   private final double clockFactor;
   private final long origin;
+  private final long[] asked;
   private long number;
+  private double shownUntil = Double.NEGATIVE_INFINITY;
 
   /**
    * Starts asking; nothing needs to be there yet.
@@ -85,6 +95,7 @@ public final class ConnectedBench implements Bench, AutoCloseable {
     this.instruments = List.copyOf(all);
     this.channels = List.copyOf(order);
     this.place = places.toArray(int[][]::new);
+    this.asked = new long[pollers.size()];
   }
 
   @Override
@@ -167,46 +178,94 @@ public final class ConnectedBench implements Bench, AutoCloseable {
   }
 
   private double now() {
-    return (System.nanoTime() - origin) / 1e9 * clockFactor;
+    return at(System.nanoTime());
+  }
+
+  private double at(long nanos) {
+    return (nanos - origin) / 1e9 * clockFactor;
   }
 
   @Override
   public Frame advance(double seconds) {
     double due = (Math.floor(now() / seconds) + 1) * seconds;
-    long until = origin + (long) (due / clockFactor * 1e9);
-    while (System.nanoTime() < until && !Thread.currentThread().isInterrupted()) {
-      LockSupport.parkNanos(until - System.nanoTime());
-    }
-    number++;
-    long nanos = (long) (seconds / clockFactor * 1e9);
-    double[] values = new double[channels.size()];
-    Arrays.fill(values, Double.NaN);
-    List<Integer> asked = new ArrayList<>();
-    for (int i = 0; i < pollers.size(); i++) {
-      Poller poller = pollers.get(i);
-      if (poller != null && isDue(poller.description(), due, seconds)) {
-        poller.request(number);
-        asked.add(i);
-      }
-    }
-    long patience =
-        System.nanoTime()
-            + Math.max((long) (nanos * SHARE_TO_WAIT), TimeUnit.MILLISECONDS.toNanos(10));
     try {
-      for (int i : asked) {
-        double[] read = pollers.get(i).await(number, patience);
-        for (int k = 0; k < read.length; k++) {
-          int at = place[i][k];
-          // An instrument without a reading sends a number of its own instead.
-          if (at >= 0 && Plausible.is(channels.get(at), read[k])) {
-            values[at] = read[k];
+      Optional<Frame> late = late(origin + (long) (due / clockFactor * 1e9));
+      return late.isPresent() ? late.get() : onTime(due, seconds);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      return frame(due, new double[0][]);
+    }
+  }
+
+  /** Waits for the tick; an answer that comes before it belongs to the moment it was read. */
+  private Optional<Frame> late(long until) throws InterruptedException {
+    long left = until - System.nanoTime();
+    while (left > 0) {
+      boolean waiting = false;
+      for (int i = 0; i < asked.length; i++) {
+        if (asked[i] > 0) {
+          Optional<Poller.Answer> answer = pollers.get(i).await(asked[i], System.nanoTime());
+          waiting |= answer.isEmpty();
+          if (answer.isPresent()) {
+            asked[i] = 0;
+            double[][] read = new double[pollers.size()][];
+            read[i] = answer.get().values();
+            double moment = Math.max(at(answer.get().at()), shownUntil + LEAST_STEP);
+            if (Arrays.stream(read[i]).anyMatch(v -> !Double.isNaN(v))) {
+              return Optional.of(frame(moment, read));
+            }
           }
         }
       }
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
+      if (Thread.interrupted()) {
+        throw new InterruptedException();
+      }
+      LockSupport.parkNanos(waiting ? Math.min(left, LOOK_EVERY) : left);
+      left = until - System.nanoTime();
     }
-    return new Frame(due, channels, values);
+    return Optional.empty();
+  }
+
+  private Frame onTime(double due, double seconds) throws InterruptedException {
+    number++;
+    for (int i = 0; i < asked.length; i++) {
+      Poller poller = pollers.get(i);
+      boolean free = poller != null && asked[i] == 0 && poller.idle();
+      if (free && isDue(poller.description(), due, seconds)) {
+        poller.request(number);
+        asked[i] = number;
+      }
+    }
+    long nanos = (long) (seconds / clockFactor * 1e9);
+    long patience = System.nanoTime() + Math.max((long) (nanos * SHARE_TO_WAIT), LEAST_WAIT);
+    double[][] read = new double[asked.length][];
+    for (int i = 0; i < asked.length; i++) {
+      if (asked[i] == number) {
+        Optional<Poller.Answer> answer = pollers.get(i).await(number, patience);
+        if (answer.isPresent()) {
+          read[i] = answer.get().values();
+          asked[i] = 0;
+        }
+      }
+    }
+    return frame(due, read);
+  }
+
+  /** A frame of what some instruments read; of the others nothing is known at that moment. */
+  private Frame frame(double moment, double[][] read) {
+    double[] values = new double[channels.size()];
+    Arrays.fill(values, Double.NaN);
+    for (int i = 0; i < read.length; i++) {
+      for (int k = 0; read[i] != null && k < read[i].length; k++) {
+        int at = place[i][k];
+        // An instrument without a reading sends a number of its own instead.
+        if (at >= 0 && Plausible.is(channels.get(at), read[i][k])) {
+          values[at] = read[i][k];
+        }
+      }
+    }
+    shownUntil = moment;
+    return new Frame(moment, channels, values);
   }
 
   /** A slow meter is asked only as often as it has something new. */
@@ -217,11 +276,9 @@ public final class ConnectedBench implements Bench, AutoCloseable {
 
   @Override
   public void close() {
+    // All are told first, so that none waits for another to let go.
+    pollers.stream().filter(p -> p != null).forEach(Poller::beginClose);
     scope.ifPresent(ScopePoller::close);
-    for (Poller poller : pollers) {
-      if (poller != null) {
-        poller.close();
-      }
-    }
+    pollers.stream().filter(p -> p != null).forEach(Poller::close);
   }
 }

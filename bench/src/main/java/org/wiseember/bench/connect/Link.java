@@ -23,6 +23,14 @@ interface Link extends AutoCloseable {
    */
   int readByte() throws IOException;
 
+  /**
+   * Whether anything comes in that nobody asked for; it is dropped.
+   *
+   * @param millis to wait for it
+   * @throws IOException when the other end is gone
+   */
+  boolean heard(int millis) throws IOException;
+
   /** Starts the time limit of an answer. */
   void startDeadline();
 

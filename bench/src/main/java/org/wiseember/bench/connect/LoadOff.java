@@ -18,7 +18,7 @@ public final class LoadOff {
    */
   public static Optional<StillOn> of(InstrumentDescription instrument) {
     LoadSwitch load = instrument.load().orElseThrow();
-    try (Driver driver = Drivers.open(instrument)) {
+    try (Driver driver = Drivers.open(instrument, false)) {
       driver.send(List.of(load.off()));
       return driver.loadIsOn()
           ? Optional.of(new StillOn(instrument, "it says that its load is on"))

@@ -5,10 +5,13 @@ import com.ghgande.j2mod.modbus.ModbusIOException;
 import com.ghgande.j2mod.modbus.facade.AbstractModbusMaster;
 import com.ghgande.j2mod.modbus.facade.ModbusSerialMaster;
 import com.ghgande.j2mod.modbus.facade.ModbusTCPMaster;
+import com.ghgande.j2mod.modbus.net.AbstractSerialConnection;
 import com.ghgande.j2mod.modbus.procimg.InputRegister;
 import com.ghgande.j2mod.modbus.util.SerialParameters;
 import java.io.IOException;
+import java.net.SocketTimeoutException;
 import java.util.List;
+import java.util.concurrent.locks.LockSupport;
 import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.Register;
@@ -19,7 +22,10 @@ final class ModbusDriver implements Driver {
   private final AbstractModbusMaster master;
   private final InstrumentDescription description;
 
-  ModbusDriver(InstrumentDescription description, int timeoutMillis) throws IOException {
+  private final InStep step;
+
+  ModbusDriver(InstrumentDescription description, int timeoutMillis, boolean again)
+      throws IOException {
     this.description = description;
     Address address = Address.of(description.address());
     if (description.transport() == Transport.MODBUS_TCP) {
@@ -35,14 +41,31 @@ final class ModbusDriver implements Driver {
     master.setRetries(0);
     try {
       master.connect();
+      // Over TCP answers bear the number of their question; on a serial line nothing tells them.
+      step =
+          master instanceof ModbusSerialMaster serial
+              ? InStep.onceQuiet(millis -> heard(serial.getConnection(), millis), again)
+              : InStep.fresh(millis -> false);
     } catch (IOException e) {
       master.disconnect();
       throw e;
     } catch (Exception e) {
-      // The library declares no narrower type.
+      // The library declares no narrower type, and its words are its own.
       master.disconnect();
-      throw new IOException(String.valueOf(e.getMessage()), e);
+      throw new IOException("its line cannot be opened", e);
     }
+  }
+
+  private static boolean heard(AbstractSerialConnection line, int millis) {
+    long end = System.nanoTime() + millis * 1_000_000L;
+    while (line.bytesAvailable() <= 0 && System.nanoTime() < end) {
+      LockSupport.parkNanos(5_000_000);
+    }
+    boolean heard = false;
+    for (int n = line.bytesAvailable(); n > 0; n = line.bytesAvailable()) {
+      heard |= line.readBytes(new byte[n], n) > 0;
+    }
+    return heard;
   }
 
   @Override
@@ -50,8 +73,10 @@ final class ModbusDriver implements Driver {
     double[] values = new double[description.channels().size()];
     for (int i = 0; i < values.length; i++) {
       ChannelSource source = description.channels().get(i);
+      step.ask();
       values[i] = value(source.register().orElseThrow());
     }
+    step.read();
     return values;
   }
 
@@ -71,7 +96,7 @@ final class ModbusDriver implements Driver {
       }
       return register.value(words);
     } catch (ModbusIOException e) {
-      throw new IOException("it does not answer", e);
+      throw new SocketTimeoutException("it does not answer");
     } catch (ModbusException e) {
       throw new IOException("it refuses register " + register.address(), e);
     }

@@ -1,6 +1,7 @@
 package org.wiseember.bench.connect;
 
 import java.io.IOException;
+import java.net.SocketTimeoutException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -28,6 +29,8 @@ final class Poller implements AutoCloseable {
   private long requested;
   private long answered;
   private double[] values;
+  private long readAt;
+  private boolean gaveUp;
   private Health health = new Health(Health.State.CONNECTING, "");
   private List<String> order = List.of();
   private boolean orderIsOn;
@@ -59,11 +62,24 @@ final class Poller implements AutoCloseable {
     return health;
   }
 
+  /** Whether it is not busy with an earlier request, as slow instruments are for several ticks. */
+  synchronized boolean idle() {
+    return answered >= requested;
+  }
+
   /** Asks for one reading of everything. */
   synchronized void request(long number) {
     requested = number;
     notifyAll();
   }
+
+  /**
+   * What was read for a request.
+   *
+   * @param values in the description's order; NaN where there was none
+   * @param at moment of {@link System#nanoTime()} in the middle of the reading
+   */
+  record Answer(double[] values, long at) {}
 
   /** Lets its load do what is wanted, at once or as soon as the instrument is there. */
   synchronized void arrange(SetPoints wanted) {
@@ -115,17 +131,17 @@ final class Poller implements AutoCloseable {
    * Waits for the answer to a request.
    *
    * @param until moment of {@link System#nanoTime()} to wait no longer than
-   * @return the readings made for it; NaN where there was none in time
+   * @return the readings made for it; empty where it is not answered yet
    */
-  synchronized double[] await(long number, long until) throws InterruptedException {
+  synchronized Optional<Answer> await(long number, long until) throws InterruptedException {
     while (answered < number && !closed) {
       long left = until - System.nanoTime();
       if (left <= 0) {
-        return missing();
+        return Optional.empty();
       }
       TimeUnit.NANOSECONDS.timedWait(this, left);
     }
-    return answered == number ? values : missing();
+    return Optional.of(new Answer(answered == number ? values : missing(), readAt));
   }
 
   /** What the thread does next. */
@@ -137,19 +153,26 @@ final class Poller implements AutoCloseable {
       for (Task task = next(); task != null; task = next()) {
         try {
           if (driver == null) {
-            driver = Drivers.open(description);
+            driver = Drivers.open(description, gaveUp);
             // What it was told before may be forgotten: it is told again.
             task = sendingAgain(task);
           }
           if (!task.commands().isEmpty()) {
             command(task);
           }
+          long began = System.nanoTime();
           double[] read = task.read() ? driver.read() : null;
           pause = FIRST_PAUSE;
-          settle(task.number(), read, Health.ALIVE);
+          gaveUp = false;
+          settle(task.number(), began + (System.nanoTime() - began) / 2, read, Health.ALIVE);
         } catch (IOException | RuntimeException e) {
           drop();
-          settle(task.number(), missing(), new Health(Health.State.LOST, Drivers.words(e) + "."));
+          gaveUp = e instanceof SocketTimeoutException;
+          settle(
+              task.number(),
+              System.nanoTime(),
+              missing(),
+              new Health(Health.State.LOST, Drivers.words(e) + "."));
           pauseFor(pause);
           pause = Math.min(2 * pause, LONGEST_PAUSE);
         }
@@ -201,7 +224,8 @@ final class Poller implements AutoCloseable {
     return everOn;
   }
 
-  private synchronized void settle(long number, double[] read, Health now) {
+  private synchronized void settle(long number, long at, double[] read, Health now) {
+    readAt = at;
     values = read == null ? values : read;
     answered = number;
     health = now;
@@ -232,16 +256,21 @@ final class Poller implements AutoCloseable {
     driver = null;
   }
 
-  /**
-   * Lets go of the instrument; when this returns its port is free, unless it hangs in an answer.
-   */
-  @Override
-  public void close() {
+  /** Tells it to let go of the instrument. */
+  void beginClose() {
     synchronized (this) {
       closed = true;
       notifyAll();
     }
     thread.interrupt();
+  }
+
+  /**
+   * Lets go of the instrument; when this returns its port is free, unless it hangs in an answer.
+   */
+  @Override
+  public void close() {
+    beginClose();
     try {
       thread.join(LONGEST_GOODBYE);
     } catch (InterruptedException e) {

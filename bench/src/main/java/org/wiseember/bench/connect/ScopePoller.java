@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.Optional;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.bench.instrument.Transport;
 import org.wiseember.core.waveform.Capture;
 
 /**
@@ -12,6 +13,7 @@ import org.wiseember.core.waveform.Capture;
  */
 final class ScopePoller implements AutoCloseable {
   private static final int TIMEOUT_MILLIS = 15_000;
+  private static final long LONGEST_GOODBYE = 2_000;
 
   private final InstrumentDescription description;
   private final Thread thread;
@@ -19,7 +21,7 @@ final class ScopePoller implements AutoCloseable {
   private boolean closed;
   private Optional<Capture> caught = Optional.empty();
   private Health health = Health.ALIVE;
-  private ScpiClient client;
+  private volatile ScpiClient client;
   private ScopeReader reader;
 
   ScopePoller(InstrumentDescription description) {
@@ -75,10 +77,10 @@ final class ScopePoller implements AutoCloseable {
   private Optional<Capture> tried(boolean again) {
     try {
       if (reader == null) {
-        client =
-            description.transport() == org.wiseember.bench.instrument.Transport.SCPI_TCP
-                ? ScpiClient.tcp(description.address(), TIMEOUT_MILLIS)
-                : ScpiClient.serial(description.address(), TIMEOUT_MILLIS);
+        client = ScpiClient.of(description, TIMEOUT_MILLIS);
+        if (description.transport() == Transport.SCPI_SERIAL || !again) {
+          InStep.onceQuiet(client::heard, !again);
+        }
         reader = new ScopeReader(client, description.scope().orElseThrow());
       }
       return Optional.of(reader.capture());
@@ -113,10 +115,27 @@ final class ScopePoller implements AutoCloseable {
     reader = null;
   }
 
+  /** Lets go of the scope; when this returns its port is free. */
   @Override
-  public synchronized void close() {
-    closed = true;
-    notifyAll();
+  public void close() {
+    synchronized (this) {
+      closed = true;
+      notifyAll();
+    }
     thread.interrupt();
+    ScpiClient open = client;
+    if (open != null) {
+      try {
+        // It may wait for a capture that takes long; without its line it waits no more.
+        open.close();
+      } catch (IOException ignored) {
+        // It is gone already.
+      }
+    }
+    try {
+      thread.join(LONGEST_GOODBYE);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
   }
 }

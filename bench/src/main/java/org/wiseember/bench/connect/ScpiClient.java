@@ -3,6 +3,8 @@ package org.wiseember.bench.connect;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
+import org.wiseember.bench.instrument.InstrumentDescription;
+import org.wiseember.bench.instrument.Transport;
 
 /**
  * Talks SCPI over a link (IEEE 488.2). After any failure the link is to be closed: an answer that
@@ -20,6 +22,13 @@ public final class ScpiClient implements AutoCloseable {
 
   ScpiClient(Link link) {
     this.link = link;
+  }
+
+  /** Opens what a description asks for. */
+  static ScpiClient of(InstrumentDescription description, int timeoutMillis) throws IOException {
+    return description.transport() == Transport.SCPI_TCP
+        ? tcp(description.address(), timeoutMillis)
+        : serial(description.address(), timeoutMillis);
   }
 
   /**
@@ -42,6 +51,11 @@ public final class ScpiClient implements AutoCloseable {
   public static ScpiClient serial(String address, int timeoutMillis) throws IOException {
     Address parts = Address.of(address);
     return new ScpiClient(new SerialLink(parts.name(), parts.number(), timeoutMillis));
+  }
+
+  /** Whether anything comes in that nobody asked for; it is dropped. */
+  boolean heard(int millis) throws IOException {
+    return link.heard(millis);
   }
 
   /** Sends a command that is not answered. */

@@ -9,10 +9,12 @@ import org.wiseember.bench.instrument.InstrumentDescription;
 final class ScpiDriver implements Driver {
   private final ScpiClient client;
   private final InstrumentDescription description;
+  private final InStep step;
 
-  ScpiDriver(ScpiClient client, InstrumentDescription description) {
+  ScpiDriver(ScpiClient client, InstrumentDescription description, InStep step) {
     this.client = client;
     this.description = description;
+    this.step = step;
   }
 
   @Override
@@ -20,8 +22,10 @@ final class ScpiDriver implements Driver {
     double[] values = new double[description.channels().size()];
     for (int i = 0; i < values.length; i++) {
       ChannelSource source = description.channels().get(i);
+      step.ask();
       values[i] = client.number(source.query()) * source.scale();
     }
+    step.read();
     return values;
   }
 
@@ -34,6 +38,7 @@ final class ScpiDriver implements Driver {
 
   @Override
   public boolean loadIsOn() throws IOException {
+    step.ask();
     return client.isOn(description.load().orElseThrow().state());
   }
 

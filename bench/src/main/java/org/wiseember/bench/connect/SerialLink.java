@@ -3,6 +3,7 @@ package org.wiseember.bench.connect;
 import com.fazecast.jSerialComm.SerialPort;
 import com.fazecast.jSerialComm.SerialPortInvalidPortException;
 import java.io.IOException;
+import java.net.SocketTimeoutException;
 import java.nio.charset.StandardCharsets;
 
 /** A serial port, 8 data bits, no parity, one stop bit. */
@@ -43,16 +44,33 @@ final class SerialLink implements Link {
   public int readByte() throws IOException {
     while (at == filled) {
       if (System.nanoTime() > deadline) {
-        throw new IOException("no whole answer in time");
+        throw new SocketTimeoutException("no whole answer in time");
       }
-      int n = port.readBytes(buffer, buffer.length);
-      if (n < 0) {
-        throw new IOException("the serial port is gone");
-      }
+      filled = take();
       at = 0;
-      filled = n;
     }
     return buffer[at++] & 0xff;
+  }
+
+  @Override
+  public boolean heard(int millis) throws IOException {
+    boolean heard = at < filled;
+    long end = System.nanoTime() + millis * 1_000_000L;
+    do {
+      at = 0;
+      filled = Math.max(0, port.bytesAvailable() > 0 || millis > 0 ? take() : 0);
+      heard |= filled > 0;
+      filled = 0;
+    } while (!heard && System.nanoTime() < end);
+    return heard;
+  }
+
+  private int take() throws IOException {
+    int n = port.readBytes(buffer, buffer.length);
+    if (n < 0) {
+      throw new IOException("the serial port is gone");
+    }
+    return n;
   }
 
   @Override

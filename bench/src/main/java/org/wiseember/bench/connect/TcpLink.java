@@ -54,6 +54,25 @@ final class TcpLink implements Link {
   }
 
   @Override
+  public boolean heard(int millis) throws IOException {
+    if (in.available() == 0 && millis > 0) {
+      socket.setSoTimeout(millis);
+      try {
+        if (in.read() < 0) {
+          throw new EOFException("the connection was closed");
+        }
+        in.skipNBytes(in.available());
+        return true;
+      } catch (SocketTimeoutException quiet) {
+        return false;
+      }
+    }
+    boolean heard = in.available() > 0;
+    in.skipNBytes(in.available());
+    return heard;
+  }
+
+  @Override
   public void startDeadline() {
     deadline = System.nanoTime() + timeoutMillis * 1_000_000L;
   }

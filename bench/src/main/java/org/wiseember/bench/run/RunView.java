@@ -10,7 +10,7 @@ import org.wiseember.core.trace.Frame;
 /**
  * A run at one moment, for whoever watches.
  *
- * @param latest the newest frame; null before the first
+ * @param latest the newest readings, no older than a few seconds; null before the first
  * @param watts the newest watts the test is about: at the outlet, or on the DC side
  * @param deliveredWattHours ∫ of those watts so far
  * @param loadedSeconds time since the load first drew power; 0 before

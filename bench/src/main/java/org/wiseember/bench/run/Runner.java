@@ -47,6 +47,7 @@ public final class Runner {
   private final List<Watcher> watchers;
   private final Queue<Remark> remarks = new ConcurrentLinkedQueue<>();
   private final CountDownLatch over = new CountDownLatch(1);
+  private final Newest newest = new Newest();
   private final Thinner power = new Thinner();
   private final Thinner celsius = new Thinner();
   private final Thinner display = new Thinner();
@@ -368,6 +369,7 @@ public final class Runner {
       }
     }
     last = frame;
+    newest.take(frame);
     power.add(frame.seconds(), watts);
     celsius.add(frame.seconds(), frame.value(Channel.CASE_TEMPERATURE));
     display.add(frame.seconds(), frame.value(Channel.DISPLAY_CHARGE));
@@ -413,10 +415,11 @@ public final class Runner {
   }
 
   private RunView view() {
+    Frame shownNow = newest.frame();
     return new RunView(
         procedure.phase(),
-        last,
-        last == null ? Double.NaN : procedure.watched(last),
+        shownNow,
+        shownNow == null ? Double.NaN : procedure.watched(shownNow),
         delivered,
         Double.isNaN(loadedSince) ? 0 : last.seconds() - loadedSince,
         frames,

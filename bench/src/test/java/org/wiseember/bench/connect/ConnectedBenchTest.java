@@ -14,7 +14,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.concurrent.locks.LockSupport;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.bench.instrument.ChannelSource;
@@ -306,6 +308,65 @@ public class ConnectedBenchTest {
         }
         assertTrue(there >= 3 && there <= 5, "read " + there + " times in 12 s");
       }
+    }
+  }
+
+  /**
+   * Three queries that take three quarters of a tick together are late for it each time, and are
+   * readings all the same: in frames of their own, at the moment they were made.
+   */
+  @Test(timeOut = 60_000)
+  public void aSlowMeterKeepsItsOwnPaceAndItsOwnStamps() throws IOException {
+    AtomicReference<Misbehaviour> slow =
+        new AtomicReference<>(
+            (c, q) -> {
+              LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(27));
+              write(c, q.contains("POW") ? "600.5\n" : q.contains("VOLT") ? "230\n" : "50\n");
+            });
+    AtomicReference<Misbehaviour> quick = new AtomicReference<>((c, q) -> write(c, "21.5\n"));
+    try (Rogue rogue = new Rogue(slow);
+        Rogue thermometer = new Rogue(quick)) {
+      InstrumentDescription meter =
+          scpi(
+              "Slow",
+              rogue.port(),
+              asked(Channel.AC_POWER, "MEAS:POW?"),
+              asked(Channel.AC_VOLTAGE, "MEAS:VOLT?"),
+              asked(Channel.FREQUENCY, "MEAS:FREQ?"));
+      InstrumentDescription room =
+          scpi("Room", thermometer.port(), asked(Channel.ROOM_TEMPERATURE, "MEAS:TEMP?"));
+      try (ConnectedBench bench = new ConnectedBench(List.of(meter, room), 0, FASTER)) {
+        int read = 0;
+        int rooms = 0;
+        double before = -1;
+        for (int i = 0; i < 200 && (read < 6 || rooms < 6); i++) {
+          Frame frame = bench.advance(1);
+          assertTrue(frame.seconds() > before, frame.seconds() + " after " + before);
+          before = frame.seconds();
+          if (!Double.isNaN(frame.value(Channel.AC_POWER))) {
+            read++;
+            assertEquals(frame.value(Channel.AC_POWER), 600.5);
+            assertEquals(frame.value(Channel.AC_VOLTAGE), 230.0);
+            assertEquals(frame.value(Channel.FREQUENCY), 50.0);
+          }
+          rooms += Double.isNaN(frame.value(Channel.ROOM_TEMPERATURE)) ? 0 : 1;
+        }
+        assertTrue(read >= 6 && rooms >= 6, read + " and " + rooms + " readings");
+      }
+    }
+  }
+
+  /** Where the bench says it is closed, its threads are gone and so are its connections. */
+  @Test(timeOut = 60_000)
+  public void closingWaitsForItsThreads() throws IOException {
+    AtomicReference<Misbehaviour> hangs = new AtomicReference<>((c, q) -> {});
+    try (Rogue rogue = new Rogue(hangs)) {
+      ConnectedBench bench = new ConnectedBench(List.of(meter(rogue.port())), 0, FASTER);
+      bench.advance(1);
+      bench.close();
+      assertTrue(
+          Thread.getAllStackTraces().keySet().stream()
+              .noneMatch(t -> t.isAlive() && t.getName().equals("poll AC meter")));
     }
   }
 }

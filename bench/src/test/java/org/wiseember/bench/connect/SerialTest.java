@@ -9,12 +9,17 @@ import com.ghgande.j2mod.modbus.procimg.SimpleProcessImage;
 import com.ghgande.j2mod.modbus.slave.ModbusSlave;
 import com.ghgande.j2mod.modbus.slave.ModbusSlaveFactory;
 import com.ghgande.j2mod.modbus.util.SerialParameters;
+import java.io.FileInputStream;
+import java.io.FileOutputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.LockSupport;
 import org.testng.SkipException;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
@@ -86,6 +91,73 @@ public class SerialTest {
         assertTrue(client.query("*IDN?").startsWith("Wise Ember,Thermometer"));
         assertEquals(client.number("MEAS:TEMP? (@102)"), 22, 1);
       }
+    }
+  }
+
+  /**
+   * One answer that comes too late must not be taken for the next one's, and the next for the one
+   * after, for good. On a serial line there is no new connection that would drop it.
+   */
+  @Test(timeOut = 60_000)
+  public void aLateAnswerIsNotTakenForTheNext() throws Exception {
+    Path here = pty("here");
+    Path there = pty("there");
+    socat("PTY,link=" + here + ",raw,echo=0", "PTY,link=" + there + ",raw,echo=0");
+    awaitFile(here);
+    awaitFile(there);
+    AtomicInteger asked = new AtomicInteger();
+    Thread meter = new Thread(() -> answers(there, asked), "meter");
+    meter.setDaemon(true);
+    meter.start();
+    InstrumentDescription description =
+        new InstrumentDescription(
+            "Meter",
+            Transport.SCPI_SERIAL,
+            here.toRealPath() + ":115200",
+            1,
+            1,
+            List.of(query(Channel.AC_POWER, "POW?"), query(Channel.AC_VOLTAGE, "VOLT?")));
+    boolean lost = false;
+    int good = 0;
+    try (ConnectedBench bench = new ConnectedBench(List.of(description), 0, 10)) {
+      for (int i = 0; i < 400 && good < 20; i++) {
+        Frame frame = bench.advance(1);
+        double watts = frame.value(Channel.AC_POWER);
+        double volts = frame.value(Channel.AC_VOLTAGE);
+        assertTrue(Double.isNaN(watts) || watts == 600.5, watts + " W");
+        assertTrue(Double.isNaN(volts) || volts == 230, volts + " V");
+        lost |= bench.health().get(0).state() == Health.State.LOST;
+        good += lost && watts == 600.5 ? 1 : 0;
+      }
+    }
+    assertTrue(lost, "the late answer was waited for");
+    assertTrue(good >= 20, "it is read again after that");
+  }
+
+  private static ChannelSource query(Channel channel, String query) {
+    return new ChannelSource(
+        channel, query, 1, Optional.empty(), Optional.empty(), Optional.empty());
+  }
+
+  /** A meter that takes two seconds for its seventh answer. */
+  private static void answers(Path line, AtomicInteger asked) {
+    try (FileInputStream in = new FileInputStream(line.toFile());
+        FileOutputStream out = new FileOutputStream(line.toFile())) {
+      StringBuilder question = new StringBuilder();
+      for (int b = in.read(); b >= 0; b = in.read()) {
+        if (b != '\n') {
+          question.append((char) b);
+          continue;
+        }
+        if (asked.incrementAndGet() == 7) {
+          LockSupport.parkNanos(TimeUnit.SECONDS.toNanos(2));
+        }
+        boolean power = question.toString().contains("POW");
+        out.write((power ? "600.5\n" : "230\n").getBytes(StandardCharsets.US_ASCII));
+        question.setLength(0);
+      }
+    } catch (IOException over) {
+      // The test has ended and its line with it.
     }
   }
 
