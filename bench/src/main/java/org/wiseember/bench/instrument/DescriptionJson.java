@@ -1,8 +1,11 @@
 package org.wiseember.bench.instrument;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
@@ -25,7 +28,11 @@ public final class DescriptionJson {
 
   private static final int LONGEST = 200_000;
   private static final int MOST_CHANNELS = 40;
-  private static final ObjectMapper JSON = new ObjectMapper();
+  private static final ObjectMapper JSON =
+      JsonMapper.builder()
+          .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+          .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+          .build();
 
   private DescriptionJson() {}
 
@@ -200,7 +207,7 @@ public final class DescriptionJson {
       root = JSON.readTree(json);
     } catch (JsonProcessingException e) {
       throw new DescriptionUnreadable(
-          "The description is not JSON: line "
+          "The description is not JSON, or says one thing twice: line "
               + (e.getLocation() == null ? "?" : e.getLocation().getLineNr())
               + " cannot be read. Mend it there.");
     }
@@ -208,18 +215,10 @@ public final class DescriptionJson {
       throw new DescriptionUnreadable(
           "The description does not call itself \"format\": \"" + FORMAT + "\". Choose another.");
     }
+    DescriptionSchema.check(root);
     Transport way =
         Transport.byKey(root.path("way").asText())
-            .orElseThrow(
-                () ->
-                    new DescriptionUnreadable(
-                        "“way” is “"
-                            + shortened(root.path("way").asText())
-                            + "”; use one of "
-                            + String.join(
-                                ", ",
-                                Arrays.stream(Transport.values()).map(Transport::key).toList())
-                            + "."));
+            .orElseThrow(() -> new DescriptionUnreadable("“way” is not known. Correct it."));
     JsonNode list = root.path("channels");
     Optional<ScopeCommands> scope = scope(root.path("scope"), way);
     boolean enough = scope.isPresent() || (list.isArray() && !list.isEmpty());

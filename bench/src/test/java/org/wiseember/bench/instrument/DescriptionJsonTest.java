@@ -68,19 +68,22 @@ public class DescriptionJsonTest {
       {"not json", "not JSON"},
       {"{}", "does not call itself"},
       {head + "\"way\":\"telepathy\"," + one, "“way” is “telepathy”"},
-      {head + "\"way\":\"typed\",\"channels\":[]}", "lists what the instrument gives"},
+      {head + "\"way\":\"typed\",\"channels\":[]}", "“channels” is empty"},
       {
         head + "\"way\":\"typed\",\"channels\":[{\"channel\":\"colour\"}]}", "“colour” is not known"
       },
-      {head + "\"way\":\"scpi-tcp\"," + one, "needs a “query”"},
-      {head + "\"way\":\"modbus-tcp\"," + one, "needs a “register”"},
+      {head + "\"way\":\"scpi-tcp\"," + one, "“channels” 1 needs “query”"},
+      {head + "\"way\":\"modbus-tcp\"," + one, "“channels” 1 needs “register”"},
       {
         head
             + "\"way\":\"modbus-tcp\",\"channels\":[{\"channel\":\"ac_power\",\"register\":"
             + "{\"address\":70000}}]}",
-        "between 0 and 65535"
+        "“address” is “70000”; 65535 is the most"
       },
-      {head + "\"way\":\"typed\",\"everySeconds\":-1," + one, "every 0.1 to 3600 s"},
+      {
+        head + "\"way\":\"typed\",\"everySeconds\":-1," + one,
+        "“everySeconds” is “-1”; 0.1 is the least"
+      },
       {
         head
             + "\"way\":\"typed\",\"channels\":[{\"channel\":\"ac_power\"},"
@@ -91,10 +94,28 @@ public class DescriptionJsonTest {
         head
             + "\"way\":\"typed\",\"channels\":[{\"channel\":\"ac_power\",\"accuracy\":"
             + "{\"percentOfReading\":-4}}]}",
-        "cannot be negative"
+        "“percentOfReading” is “-4”; 0 is the least"
       },
+      {register("\"wordOrder\":\"low\""), "“wordOrder” is “low”; use one of high-first, low-first"},
+      {register("\"scale\":\"0,1\""), "“scale” is “0,1”, where a number"},
+      {register("\"scale\":\"0.1\""), "“scale” is “0.1”, where a number"},
+      {register("\"adress\":4"), "“adress” in “channels” 1, “register” is not known"},
+      {head + "\"way\":\"typed\",\"modbusUnit\":\"five\"," + one, "where a whole number belongs"},
+      {head + "\"way\":\"typed\",\"modbusUnit\":1.5," + one, "where a whole number belongs"},
+      {head + "\"way\":\"typed\",\"everyseconds\":2," + one, "“everyseconds” in the description"},
+      {head + "\"way\":\"typed\",\"way\":\"csv\"," + one, "says one thing twice"},
+      {head + "\"way\":\"typed\"," + one + "{}", "not JSON"},
       {"[".repeat(300_000), "too long"},
+      {"[".repeat(150_000), "not JSON"},
     };
+  }
+
+  private static String register(String field) {
+    return "{\"format\":\"wise-ember-instrument-1\",\"name\":\"M\",\"way\":\"modbus-tcp\","
+        + "\"address\":\"127.0.0.1:502\",\"channels\":[{\"channel\":\"ac_power\",\"register\":"
+        + "{\"address\":0,"
+        + field
+        + "}}]}";
   }
 
   @Test(dataProvider = "wrong")
