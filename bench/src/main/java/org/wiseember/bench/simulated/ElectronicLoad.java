@@ -13,7 +13,7 @@ public final class ElectronicLoad {
   }
 
   private Mode mode = Mode.CURRENT;
-  private double setting;
+  private final double[] levels = new double[Mode.values().length];
   private double stopVolts;
   private boolean on;
   private boolean stopped;
@@ -27,16 +27,22 @@ public final class ElectronicLoad {
   }
 
   /**
-   * Sets how much.
+   * Sets how much in the mode it is in.
    *
    * @param value A, W or Ω by its mode, 0 or more
    */
   public void setting(double value) {
-    setting = value;
+    levels[mode.ordinal()] = value;
   }
 
-  public double setting() {
-    return setting;
+  /** What is set in a mode; each keeps its own. */
+  public double setting(Mode of) {
+    return levels[of.ordinal()];
+  }
+
+  /** Nothing is set in any mode any more. */
+  public void clear() {
+    java.util.Arrays.fill(levels, 0);
   }
 
   /** Below these volts it switches itself off, V; 0 for never. */
@@ -70,6 +76,7 @@ public final class ElectronicLoad {
    * @param ohms between the source and its terminals, Ω
    */
   double amps(double sourceVolts, double ohms) {
+    double setting = levels[mode.ordinal()];
     if (!isOn() || sourceVolts <= 0 || setting <= 0) {
       return 0;
     }

@@ -101,6 +101,10 @@ final class Inverter {
     }
   }
 
+  boolean ecoOn() {
+    return eco;
+  }
+
   void cutOff() {
     state = State.CUT_OFF;
     runOn = RUN_ON_SECONDS;

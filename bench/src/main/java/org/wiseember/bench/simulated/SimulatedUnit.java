@@ -168,6 +168,18 @@ public final class SimulatedUnit {
     inverter.eco(on);
   }
 
+  public boolean ecoOn() {
+    return inverter.ecoOn();
+  }
+
+  public boolean portOn() {
+    return portOn;
+  }
+
+  public boolean pluggedIn() {
+    return wall;
+  }
+
   /** Switches the 12 V port. */
   public void port(boolean on) {
     portOn = on;

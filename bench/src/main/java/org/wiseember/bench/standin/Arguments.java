@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -12,7 +13,10 @@ final class Arguments {
   private static final Pattern NUMBER =
       Pattern.compile("([+-]?(?:\\d+\\.?\\d*|\\.\\d+)(?:[eE][+-]?\\d{1,3})?)\\s*([A-Za-z]*)");
   private static final Map<String, Double> MULTIPLIERS =
-      Map.of("", 1.0, "K", 1e3, "M", 1e-3, "U", 1e-6, "N", 1e-9);
+      Map.of("", 1.0, "G", 1e9, "MA", 1e6, "K", 1e3, "M", 1e-3, "U", 1e-6, "N", 1e-9);
+
+  /** Of these M means a million (IEEE 488.2, 7.7.3, recalled from memory). */
+  private static final List<String> MEGA = List.of("OHM", "HZ");
 
   private final List<String> values;
 
@@ -64,14 +68,9 @@ final class Arguments {
    */
   double number(double least, double most, double otherwise, String unit) throws ScpiError {
     String text = only();
-    if (named(text, "MINimum")) {
-      return least;
-    }
-    if (named(text, "MAXimum")) {
-      return most;
-    }
-    if (named(text, "DEFault")) {
-      return otherwise;
+    OptionalDouble named = named(text, least, most, otherwise);
+    if (named.isPresent()) {
+      return named.getAsDouble();
     }
     Matcher m = NUMBER.matcher(text);
     if (!m.matches()) {
@@ -84,6 +83,25 @@ final class Arguments {
     return value;
   }
 
+  /** The one of MINimum, MAXimum and DEFault that is asked for. */
+  double named(double least, double most, double usual) throws ScpiError {
+    OptionalDouble named = named(only(), least, most, usual);
+    if (named.isEmpty()) {
+      throw ScpiError.illegalValue();
+    }
+    return named.getAsDouble();
+  }
+
+  private static OptionalDouble named(String text, double least, double most, double usual) {
+    if (named(text, "MINimum")) {
+      return OptionalDouble.of(least);
+    }
+    if (named(text, "MAXimum")) {
+      return OptionalDouble.of(most);
+    }
+    return named(text, "DEFault") ? OptionalDouble.of(usual) : OptionalDouble.empty();
+  }
+
   private static double factor(String suffix, String unit) throws ScpiError {
     String upper = suffix.toUpperCase(Locale.ROOT);
     if (upper.isEmpty()) {
@@ -92,7 +110,11 @@ final class Arguments {
     if (!upper.endsWith(unit)) {
       throw ScpiError.suffix();
     }
-    Double factor = MULTIPLIERS.get(upper.substring(0, upper.length() - unit.length()));
+    String multiplier = upper.substring(0, upper.length() - unit.length());
+    if (multiplier.equals("M") && MEGA.contains(unit)) {
+      return 1e6;
+    }
+    Double factor = MULTIPLIERS.get(multiplier);
     if (factor == null) {
       throw ScpiError.suffix();
     }

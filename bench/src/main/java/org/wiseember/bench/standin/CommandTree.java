@@ -1,8 +1,10 @@
 package org.wiseember.bench.standin;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.DoubleSupplier;
 import java.util.function.Supplier;
 import java.util.regex.Pattern;
 
@@ -12,9 +14,9 @@ import java.util.regex.Pattern;
  * may be left out.
  */
 final class CommandTree {
-  /** Carries a command out and gives its answer, null for none. */
+  /** Carries a command out and gives what writes its answer, null for none. */
   interface Action {
-    byte[] run(Arguments arguments) throws ScpiError;
+    Supplier<byte[]> run(Arguments arguments) throws ScpiError;
   }
 
   /** Answers with text. */
@@ -53,7 +55,22 @@ final class CommandTree {
   CommandTree query(String header, Query query) {
     return add(
         header,
-        arguments -> query.answer(arguments).getBytes(java.nio.charset.StandardCharsets.US_ASCII));
+        arguments -> {
+          byte[] answer = query.answer(arguments).getBytes(StandardCharsets.US_ASCII);
+          return () -> answer;
+        });
+  }
+
+  /** A query of a setting, which may ask for its least, its most or its usual value instead. */
+  CommandTree level(
+      String header, double least, double most, double usual, DoubleSupplier setting) {
+    return query(
+        header,
+        arguments ->
+            ScpiInstrument.number(
+                arguments.size() == 0
+                    ? setting.getAsDouble()
+                    : arguments.named(least, most, usual)));
   }
 
   CommandTree add(String header, Action action) {
@@ -89,7 +106,8 @@ final class CommandTree {
             .append(Arguments.shortForm(mnemonic))
             .append('|')
             .append(mnemonic.toUpperCase(Locale.ROOT))
-            .append(')');
+            // The first of several, which may be said (SCPI-99 volume 1, 6.2.5.2).
+            .append(")1?");
         i = end;
       } else {
         regex.append(c == '[' ? "(?:" : c == ']' ? ")?" : Pattern.quote(String.valueOf(c)));

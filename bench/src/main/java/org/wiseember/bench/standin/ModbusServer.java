@@ -1,40 +1,52 @@
 package org.wiseember.bench.standin;
 
-import com.ghgande.j2mod.modbus.ModbusException;
-import com.ghgande.j2mod.modbus.slave.ModbusSlave;
-import com.ghgande.j2mod.modbus.slave.ModbusSlaveFactory;
+import com.ghgande.j2mod.modbus.ModbusIOException;
+import com.ghgande.j2mod.modbus.io.ModbusTCPTransport;
+import com.ghgande.j2mod.modbus.msg.ModbusRequest;
+import com.ghgande.j2mod.modbus.msg.ModbusResponse;
 import java.io.IOException;
-import java.net.InetAddress;
-import java.util.List;
-import java.util.function.DoubleSupplier;
+import java.util.Optional;
 
-/** Serves the meters as Modbus units on a loopback port: 1 AC, 2 DC, 3 load, 4 source, 6 probes. */
+/** Serves the meters over Modbus/TCP on a loopback port. */
 final class ModbusServer implements AutoCloseable {
-  private static final int THREADS = 8;
+  private static final int MOST_CLIENTS = 8;
 
-  private final ModbusSlave slave;
+  private final ModbusUnits units;
+  private final LoopbackServer server;
 
-  ModbusServer(StandIns on, int port) throws IOException {
+  /**
+   * Starts listening.
+   *
+   * @param port 0 for any free one
+   */
+  ModbusServer(ModbusUnits units, int port) throws IOException {
+    this.units = units;
+    this.server = new LoopbackServer("modbus", port, MOST_CLIENTS, this::talk);
+  }
+
+  int port() {
+    return server.port();
+  }
+
+  private void talk(LoopbackServer.Client client) throws IOException {
+    ModbusTCPTransport transport = new ModbusTCPTransport(client.socket());
     try {
-      slave =
-          ModbusSlaveFactory.createTCPSlave(InetAddress.getLoopbackAddress(), port, THREADS, false);
-      add(1, List.of(on::acWatts, on::acVolts, on::acAmps, on::acWattHours, on::hertz));
-      add(2, List.of(on::dcVolts, on::dcAmps, () -> on.dcVolts() * on.dcAmps()));
-      add(3, List.of(on::loadVolts, on::loadAmps, () -> on.loadVolts() * on.loadAmps()));
-      add(4, List.of(on::sourceVolts, on::sourceAmps, () -> on.sourceVolts() * on.sourceAmps()));
-      add(6, List.of(on::caseCelsius, on::roomCelsius));
-      slave.open();
-    } catch (ModbusException e) {
-      throw new PortTaken(port, "--modbus-port", e);
+      while (!client.socket().isClosed()) {
+        ModbusRequest request = transport.readRequest(units);
+        client.heard();
+        Optional<ModbusResponse> answer = units.answer(request);
+        if (answer.isPresent()) {
+          transport.writeResponse(answer.get());
+        }
+      }
+    } catch (ModbusIOException | RuntimeException gone) {
+      // It closed the connection, or sent what is no Modbus: then it is closed from here.
+      transport.close();
     }
   }
 
-  private void add(int unit, List<DoubleSupplier> values) {
-    slave.addProcessImage(unit, new ModbusImage(unit, values));
-  }
-
   @Override
-  public void close() {
-    ModbusSlaveFactory.close(slave);
+  public void close() throws IOException {
+    server.close();
   }
 }

@@ -3,6 +3,7 @@ package org.wiseember.bench.standin;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.util.SplittableRandom;
+import java.util.function.Supplier;
 import org.wiseember.bench.simulated.SimulatedUnit;
 
 /**
@@ -10,6 +11,8 @@ import org.wiseember.bench.simulated.SimulatedUnit;
  * through a clamp. Twelve bits, with half a bit of noise.
  */
 final class Scope {
+  private static final int LEAST_POINTS = 10;
+  private static final int POINTS = 10_000;
   private static final int MOST_POINTS = 2_000_000;
   private static final int BITS = 12;
   private static final double VOLTS_FULL_SCALE = 800;
@@ -24,7 +27,7 @@ final class Scope {
   private final StandInBench bench;
   private final SplittableRandom noise;
   private double sweepSeconds = 0.1;
-  private int points = 10_000;
+  private int points = POINTS;
   private Coding coding = Coding.ASCII;
   private boolean swapped;
   private short[][] captured;
@@ -38,9 +41,13 @@ final class Scope {
   ScpiInstrument instrument() {
     CommandTree tree = new CommandTree();
     tree.command("[SENSe:]SWEep:TIME", a -> sweepSeconds = a.number(1e-4, 10, 0.1, "S"))
-        .ask("[SENSe:]SWEep:TIME?", () -> ScpiInstrument.number(sweepSeconds))
-        .command("[SENSe:]SWEep:POINts", a -> points = a.whole(10, MOST_POINTS))
-        .ask("[SENSe:]SWEep:POINts?", () -> Integer.toString(points))
+        .level("[SENSe:]SWEep:TIME?", 1e-4, 10, 0.1, () -> sweepSeconds)
+        .command("[SENSe:]SWEep:POINts", a -> points = a.whole(LEAST_POINTS, MOST_POINTS))
+        .query(
+            "[SENSe:]SWEep:POINts?",
+            a ->
+                Integer.toString(
+                    a.size() == 0 ? points : (int) a.named(LEAST_POINTS, MOST_POINTS, POINTS)))
         .command(
             "FORMat[:DATA]",
             a -> coding = Coding.values()[a.choice("ASCii", "INTeger,16", "REAL,32")])
@@ -74,7 +81,7 @@ final class Scope {
         tree,
         () -> {
           sweepSeconds = 0.1;
-          points = 10_000;
+          points = POINTS;
           coding = Coding.ASCII;
           swapped = false;
           captured = null;
@@ -123,10 +130,17 @@ final class Scope {
     return (short) (16 * Math.max(-half, Math.min(half - 1, Math.rint(raw))));
   }
 
-  private byte[] data(int channel) throws ScpiError {
+  /** What was captured is not touched any more, so that it can be written out at leisure. */
+  private Supplier<byte[]> data(int channel) throws ScpiError {
     needCapture();
     short[] counts = captured[channel];
     double perCount = perCount(channel);
+    Coding wanted = coding;
+    boolean little = swapped;
+    return () -> written(counts, perCount, wanted, little);
+  }
+
+  private static byte[] written(short[] counts, double perCount, Coding coding, boolean little) {
     if (coding == Coding.ASCII) {
       StringBuilder text = new StringBuilder();
       for (short count : counts) {
@@ -137,7 +151,7 @@ final class Scope {
     int size = coding == Coding.INTEGER ? Short.BYTES : Float.BYTES;
     ByteBuffer bytes =
         ByteBuffer.allocate(counts.length * size)
-            .order(swapped ? ByteOrder.LITTLE_ENDIAN : ByteOrder.BIG_ENDIAN);
+            .order(little ? ByteOrder.LITTLE_ENDIAN : ByteOrder.BIG_ENDIAN);
     for (short count : counts) {
       if (coding == Coding.INTEGER) {
         bytes.putShort(count);

@@ -59,6 +59,10 @@ final class ScpiError extends Exception {
     return new ScpiError(-222, "Data out of range");
   }
 
+  static ScpiError tooMuchData() {
+    return new ScpiError(-223, "Too much data");
+  }
+
   static ScpiError illegalValue() {
     return new ScpiError(-224, "Illegal parameter value");
   }

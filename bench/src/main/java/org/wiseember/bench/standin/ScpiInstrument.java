@@ -5,12 +5,16 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Supplier;
 
 /**
  * One instrument as IEEE 488.2 wants it: common commands, status, an error queue, and its own tree
  * of SCPI commands. One program message at a time.
  */
 final class ScpiInstrument {
+  /** A message of more is no program's. */
+  private static final int MOST_COMMANDS = 200;
+
   private final String identity;
   private final CommandTree tree;
   private final Status status = new Status();
@@ -56,11 +60,21 @@ final class ScpiInstrument {
         .ask("SYSTem:ERRor[:NEXT]?", () -> status.nextError())
         .ask("SYSTem:ERRor:COUNt?", () -> Integer.toString(status.errorCount()))
         .ask("SYSTem:VERSion?", () -> "1999.0")
-        .command("STATus:PRESet", Arguments::none)
+        .command(
+            "STATus:PRESet",
+            a -> {
+              a.none();
+              status.operationEnable(0);
+              status.questionableEnable(0);
+            })
         .ask("STATus:OPERation[:EVENt]?", () -> "0")
         .ask("STATus:OPERation:CONDition?", () -> "0")
+        .command("STATus:OPERation:ENABle", a -> status.operationEnable(a.whole(0, 32_767)))
+        .ask("STATus:OPERation:ENABle?", () -> Integer.toString(status.operationEnable()))
         .ask("STATus:QUEStionable[:EVENt]?", () -> "0")
-        .ask("STATus:QUEStionable:CONDition?", () -> "0");
+        .ask("STATus:QUEStionable:CONDition?", () -> "0")
+        .command("STATus:QUEStionable:ENABle", a -> status.questionableEnable(a.whole(0, 32_767)))
+        .ask("STATus:QUEStionable:ENABle?", () -> Integer.toString(status.questionableEnable()));
   }
 
   void raise(ScpiError error) {
@@ -72,15 +86,33 @@ final class ScpiInstrument {
    *
    * @return the answer without its terminator, empty where nothing was asked
    */
-  synchronized byte[] message(String message) {
+  byte[] message(String message) {
     ByteArrayOutputStream answer = new ByteArrayOutputStream();
+    // Writing a long answer out takes time; the instrument is free for others meanwhile.
+    for (Supplier<byte[]> said : carryOut(message)) {
+      if (answer.size() > 0) {
+        answer.write(';');
+      }
+      answer.writeBytes(said.get());
+    }
+    return answer.toByteArray();
+  }
+
+  private synchronized List<Supplier<byte[]>> carryOut(String message) {
+    List<Supplier<byte[]>> answers = new ArrayList<>();
     answering = false;
     String path = "";
-    for (String part : split(message)) {
-      String unit = part.strip();
+    List<String> parts = split(message);
+    if (parts.size() > MOST_COMMANDS) {
+      status.raise(ScpiError.tooMuchData());
+      return answers;
+    }
+    for (int i = 0; i < parts.size(); i++) {
+      String unit = parts.get(i).strip();
       if (unit.isEmpty()) {
-        if (!message.isBlank() && split(message).size() > 1 && !message.strip().endsWith(";")) {
+        if (i < parts.size() - 1) {
           status.raise(ScpiError.syntax());
+          break;
         }
         continue;
       }
@@ -103,12 +135,9 @@ final class ScpiInstrument {
         if (action == null) {
           throw ScpiError.undefinedHeader();
         }
-        byte[] said = action.run(new Arguments(unit.substring(space)));
+        Supplier<byte[]> said = action.run(new Arguments(unit.substring(space)));
         if (said != null) {
-          if (answering) {
-            answer.write(';');
-          }
-          answer.writeBytes(said);
+          answers.add(said);
           answering = true;
         }
       } catch (ScpiError e) {
@@ -119,7 +148,7 @@ final class ScpiInstrument {
         }
       }
     }
-    return answer.toByteArray();
+    return answers;
   }
 
   /** Parts a message at semicolons that stand outside quotes. */

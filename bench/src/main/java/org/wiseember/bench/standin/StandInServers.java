@@ -1,10 +1,12 @@
 package org.wiseember.bench.standin;
 
 import java.io.IOException;
-import java.util.ArrayList;
+import java.net.BindException;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * All servers of one stand-in bench. Each SCPI instrument has a port of its own, one after the
@@ -12,20 +14,47 @@ import java.util.Map;
  */
 public final class StandInServers implements AutoCloseable {
   private final Map<String, ScpiServer> scpi = new LinkedHashMap<>();
-  private final List<ModbusServer> modbus = new ArrayList<>();
+  private final Deque<AutoCloseable> open = new ArrayDeque<>();
+  private int modbusPort = -1;
 
   /**
-   * Starts them.
+   * Where they are wanted.
    *
-   * @param scpiPort first of six; 0 for any free ones, below 0 for none
-   * @param modbusPort below 0 for none
+   * @param scpi first of six ports; 0 for any free ones, below 0 for none
+   * @param modbus 0 for any free one, below 0 for none
+   * @param control the unit's buttons; 0 for any free one, below 0 for none
+   * @param line serial port of the Modbus meters; empty for none
+   * @param baud of the line
+   */
+  public record Ports(int scpi, int modbus, int control, Optional<String> line, int baud) {
+    /** Instruments alone. */
+    public static Ports of(int scpi, int modbus) {
+      return new Ports(scpi, modbus, -1, Optional.empty(), 9600);
+    }
+  }
+
+  /** Opens a server on a port. */
+  private interface Opening {
+    AutoCloseable at(int port) throws IOException;
+  }
+
+  /** Starts instruments alone, see {@link Ports#of}. */
+  public StandInServers(StandInBench bench, int scpiPort, int modbusPort) throws IOException {
+    this(bench, Ports.of(scpiPort, modbusPort));
+  }
+
+  /**
+   * Starts them. The 12 V port is on, and eco mode is off: over the wire nobody could wake the unit
+   * without its buttons.
+   *
    * @throws IOException in one sentence when a port is taken
    */
-  public StandInServers(StandInBench bench, int scpiPort, int modbusPort) throws IOException {
+  public StandInServers(StandInBench bench, Ports ports) throws IOException {
     StandIns on = new StandIns(bench);
     bench.with(
         u -> {
           u.port(true);
+          u.eco(false);
           return u;
         });
     Map<String, ScpiInstrument> instruments = new LinkedHashMap<>();
@@ -35,27 +64,66 @@ public final class StandInServers implements AutoCloseable {
     instruments.put("DC source", on.dcSource());
     instruments.put("Scope", on.scope());
     instruments.put("Thermometer", on.thermometer());
-    int next = scpiPort;
+    boolean done = false;
     try {
+      int next = ports.scpi();
       for (Map.Entry<String, ScpiInstrument> entry : instruments.entrySet()) {
-        if (scpiPort >= 0) {
-          scpi.put(entry.getKey(), new ScpiServer(entry.getValue(), next));
-          next += scpiPort == 0 ? 0 : 1;
+        if (ports.scpi() >= 0) {
+          scpi(entry.getKey(), entry.getValue(), next, "--scpi-port");
+          next += ports.scpi() == 0 ? 0 : 1;
         }
       }
-      if (modbusPort >= 0) {
-        modbus.add(new ModbusServer(on, modbusPort));
+      if (ports.control() >= 0) {
+        scpi("Unit", on.buttons(), ports.control(), "--control-port");
       }
-    } catch (java.net.BindException e) {
-      close();
-      throw new PortTaken(next, "--scpi-port", e);
-    } catch (IOException e) {
-      close();
-      throw e;
+      ModbusUnits units = new ModbusUnits(on);
+      if (ports.modbus() >= 0) {
+        open(
+            ports.modbus(),
+            "--modbus-port",
+            port -> {
+              ModbusServer server = new ModbusServer(units, port);
+              modbusPort = server.port();
+              return server;
+            });
+      }
+      if (ports.line().isPresent()) {
+        open.push(new ModbusLine(units, ports.line().get(), ports.baud()));
+      }
+      done = true;
+    } finally {
+      if (!done) {
+        close();
+      }
     }
   }
 
-  /** Port of each SCPI instrument by its name, in order. */
+  private void scpi(String name, ScpiInstrument instrument, int port, String option)
+      throws IOException {
+    open(
+        port,
+        option,
+        at -> {
+          ScpiServer server = new ScpiServer(instrument, at);
+          scpi.put(name, server);
+          return server;
+        });
+  }
+
+  private void open(int port, String option, Opening opening) throws IOException {
+    try {
+      open.push(opening.at(port));
+    } catch (BindException e) {
+      throw new PortTaken(port, option, e);
+    }
+  }
+
+  /** Port of the Modbus meters; below 0 for none. */
+  public int modbusPort() {
+    return modbusPort;
+  }
+
+  /** Port of each SCPI instrument by its name, in order; last the unit's buttons. */
   public Map<String, Integer> ports() {
     Map<String, Integer> ports = new LinkedHashMap<>();
     scpi.forEach((name, server) -> ports.put(name, server.port()));
@@ -64,9 +132,14 @@ public final class StandInServers implements AutoCloseable {
 
   @Override
   public void close() throws IOException {
-    for (ScpiServer server : scpi.values()) {
-      server.close();
+    while (!open.isEmpty()) {
+      try {
+        open.pop().close();
+      } catch (IOException e) {
+        throw e;
+      } catch (Exception e) {
+        throw new IOException("a stand-in cannot be ended", e);
+      }
     }
-    modbus.forEach(ModbusServer::close);
   }
 }

@@ -3,6 +3,8 @@ package org.wiseember.bench.standin;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
+import java.util.function.BiConsumer;
+import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import org.wiseember.bench.simulated.ElectronicLoad;
 import org.wiseember.bench.simulated.SimulatedMeter;
@@ -173,7 +175,8 @@ final class StandIns {
               double volts = a.number(0, 60, 0, "V");
               useLoad(l -> l.stopVolts(volts));
             })
-        .ask("[SOURce:]VOLTage:LIMit:LOW?", () -> text(bench.with(u -> u.dcLoad().stopVolts())))
+        .level(
+            "[SOURce:]VOLTage:LIMit:LOW?", 0, 60, 0, () -> bench.with(u -> u.dcLoad().stopVolts()))
         .command(
             "INPut[:STATe]",
             a -> {
@@ -192,7 +195,7 @@ final class StandIns {
                 l -> {
                   l.on(false);
                   l.mode(ElectronicLoad.Mode.CURRENT);
-                  l.setting(0);
+                  l.clear();
                   l.stopVolts(0);
                 }));
   }
@@ -214,12 +217,12 @@ final class StandIns {
                     l.setting(value);
                   });
             })
-        .ask(
+        .level(
             "[SOURce:]" + header + "[:LEVel][:IMMediate][:AMPLitude]?",
-            () ->
-                text(
-                    bench.with(
-                        u -> u.dcLoad().mode() == mode ? u.dcLoad().setting() : Double.NaN)));
+            least,
+            most,
+            least,
+            () -> bench.with(u -> u.dcLoad().setting(mode)));
   }
 
   ScpiInstrument dcSource() {
@@ -230,18 +233,24 @@ final class StandIns {
               double volts = a.number(0, 60, 0, "V");
               use(u -> u.dcSource().volts(volts));
             })
-        .ask(
+        .level(
             "[SOURce:]VOLTage[:LEVel][:IMMediate][:AMPLitude]?",
-            () -> text(bench.with(u -> u.dcSource().volts())))
+            0,
+            60,
+            0,
+            () -> bench.with(u -> u.dcSource().volts()))
         .command(
             "[SOURce:]CURRent[:LEVel][:IMMediate][:AMPLitude]",
             a -> {
               double amps = a.number(0, 30, 0, "A");
               use(u -> u.dcSource().limitAmps(amps));
             })
-        .ask(
+        .level(
             "[SOURce:]CURRent[:LEVel][:IMMediate][:AMPLitude]?",
-            () -> text(bench.with(u -> u.dcSource().limitAmps())))
+            0,
+            30,
+            0,
+            () -> bench.with(u -> u.dcSource().limitAmps()))
         .command(
             "OUTPut[:STATe]",
             a -> {
@@ -272,6 +281,30 @@ final class StandIns {
           a -> text(a.channel(101, 102) == 101 ? caseCelsius() : roomCelsius()));
     }
     return new ScpiInstrument("Thermometer", tree, () -> {});
+  }
+
+  /** The unit's own buttons and its plug, for whoever stands at the bench. */
+  ScpiInstrument buttons() {
+    CommandTree tree = new CommandTree();
+    button(tree, "BUTTon:AC", SimulatedUnit::output, SimulatedUnit::alive);
+    button(tree, "BUTTon:DC", SimulatedUnit::port, SimulatedUnit::portOn);
+    button(tree, "BUTTon:ECO", SimulatedUnit::eco, SimulatedUnit::ecoOn);
+    button(tree, "PLUG:WALL", SimulatedUnit::wall, SimulatedUnit::pluggedIn);
+    return new ScpiInstrument("Unit", tree, () -> {});
+  }
+
+  private void button(
+      CommandTree tree,
+      String header,
+      BiConsumer<SimulatedUnit, Boolean> press,
+      Predicate<SimulatedUnit> lit) {
+    tree.command(
+            header,
+            a -> {
+              boolean on = a.bool();
+              use(u -> press.accept(u, on));
+            })
+        .ask(header + "?", () -> bool(bench.with(lit::test)));
   }
 
   ScpiInstrument scope() {

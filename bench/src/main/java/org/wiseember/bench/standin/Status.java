@@ -25,6 +25,8 @@ final class Status {
   private int events = POWER_ON;
   private int eventEnable;
   private int serviceEnable;
+  private int operationEnable;
+  private int questionableEnable;
 
   void raise(ScpiError error) {
     events |= error.eventBit();
@@ -74,6 +76,22 @@ final class Status {
 
   int serviceEnable() {
     return serviceEnable;
+  }
+
+  void operationEnable(int mask) {
+    operationEnable = mask;
+  }
+
+  int operationEnable() {
+    return operationEnable;
+  }
+
+  void questionableEnable(int mask) {
+    questionableEnable = mask;
+  }
+
+  int questionableEnable() {
+    return questionableEnable;
   }
 
   /**

@@ -29,7 +29,13 @@ import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.Register;
 import org.wiseember.bench.instrument.Transport;
+import org.wiseember.bench.simulated.Chemistry;
+import org.wiseember.bench.simulated.Heater;
+import org.wiseember.bench.simulated.SimulatedUnit;
+import org.wiseember.bench.simulated.UnitDesign;
+import org.wiseember.bench.standin.StandInBench;
 import org.wiseember.bench.standin.StandInFixture;
+import org.wiseember.bench.standin.StandInServers;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
@@ -198,6 +204,61 @@ public class SerialTest {
     } finally {
       ModbusSlaveFactory.close(slave);
     }
+  }
+
+  /**
+   * The stand-ins serve the same meters over a serial line; units that are not there are silent.
+   */
+  @Test(timeOut = 60_000)
+  public void standInsServeRtuOnAPort() throws Exception {
+    Path here = pty("here");
+    Path there = pty("there");
+    socat("PTY,link=" + here + ",raw,echo=0", "PTY,link=" + there + ",raw,echo=0");
+    awaitFile(here);
+    awaitFile(there);
+    SimulatedUnit unit =
+        new SimulatedUnit(
+            UnitDesign.typical(Chemistry.LFP, 1000, 1000, 230, 1), Heater.of(600, 230), 1, 22);
+    StandInServers.Ports line =
+        new StandInServers.Ports(-1, -1, -1, Optional.of(there.toRealPath().toString()), 19_200);
+    StandInBench clocked = new StandInBench(unit, 1, System::nanoTime, 7);
+    try (StandInServers servers = new StandInServers(clocked, line)) {
+      assertTrue(servers.ports().isEmpty());
+      for (int asked : new int[] {1, 5}) {
+        InstrumentDescription description =
+            new InstrumentDescription(
+                "AC meter",
+                Transport.MODBUS_RTU,
+                here.toRealPath() + ":19200",
+                asked,
+                1,
+                List.of(volts()));
+        try (ConnectedBench bench = new ConnectedBench(List.of(description), 0, 4)) {
+          Frame frame = bench.advance(1);
+          for (int i = 0; i < 60 && bench.health().get(0).state() == Health.State.CONNECTING; i++) {
+            frame = bench.advance(1);
+          }
+          for (int i = 0; i < 20 && asked == 1 && !(frame.value(Channel.AC_VOLTAGE) > 0); i++) {
+            frame = bench.advance(1);
+          }
+          if (asked == 1) {
+            assertEquals(frame.value(Channel.AC_VOLTAGE), 230, 3, bench.health().toString());
+          } else {
+            assertEquals(bench.health().get(0).state(), Health.State.LOST);
+          }
+        }
+      }
+    }
+  }
+
+  private static ChannelSource volts() {
+    return new ChannelSource(
+        Channel.AC_VOLTAGE,
+        "",
+        1,
+        Optional.of(new Register(Register.Table.INPUT, 2, Register.Type.FLOAT32, false, 1)),
+        Optional.empty(),
+        Optional.empty());
   }
 
   private static ChannelSource register(Channel channel, int address) {

@@ -147,7 +147,7 @@ public class ScpiServerTest {
     assertEquals(load.ask("FUNC?"), "POW");
     assertTrue(fixture.unit().portVolts() > 13, "port " + fixture.unit().portVolts());
     assertEquals(Double.parseDouble(load.ask("MEAS:POW?")), 60, 0.5);
-    assertEquals(load.ask("CURR?"), "9.91E+37", "no current is set in this mode");
+    assertEquals(load.ask("CURR?"), "4.000000E+01", "it keeps what was set for the other mode");
     load.send("VOLT:LIM:LOW 13.2");
     assertEquals(Double.parseDouble(load.ask("VOLT:LIM:LOW?")), 13.2, 1e-9);
     fixture.pass(2);

@@ -19,18 +19,9 @@ public final class StandInFixture implements AutoCloseable {
       new SimulatedUnit(
           UnitDesign.typical(Chemistry.LFP, 1000, 1000, 230, 1), Heater.of(600, 230), 1, 22);
   private final StandInServers servers;
-  private final int modbusPort;
 
   public StandInFixture(boolean modbus) throws IOException {
-    int port = -1;
-    if (modbus) {
-      try (java.net.ServerSocket free =
-          new java.net.ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-        port = free.getLocalPort();
-      }
-    }
-    modbusPort = port;
-    servers = new StandInServers(new StandInBench(unit, 1, nanos::get, 7), 0, port);
+    servers = new StandInServers(new StandInBench(unit, 1, nanos::get, 7), 0, modbus ? 0 : -1);
   }
 
   public SimulatedUnit unit() {
@@ -42,7 +33,7 @@ public final class StandInFixture implements AutoCloseable {
   }
 
   public int modbusPort() {
-    return modbusPort;
+    return servers.modbusPort();
   }
 
   public void pass(double seconds) {
