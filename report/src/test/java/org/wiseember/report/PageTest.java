@@ -176,6 +176,22 @@ public class PageTest {
     }
   }
 
+  /** A vertical tab out of a pasted label once kept the whole page from being made. */
+  @Test
+  public void signsNoPageCanHoldAreLeftOutAndSaidSo() throws Exception {
+    String left = "cannot be printed; they are left out";
+    String odd = "Quern\u000bfold\u0000\ud800 Q\u001b1100 \ufffe";
+    String html = new PageHtml().write(page(odd));
+    assertTrue(html.contains("Quernfold Q1100"), "what can be printed stays");
+    assertTrue(html.contains(left));
+    assertFalse(new PageHtml().write(page("Quernfold Q1100")).contains(left));
+    try (PDDocument document = pdf(page(odd))) {
+      String text = new PDFTextStripper().getText(document);
+      assertTrue(text.contains("Quernfold Q1100"), text);
+      assertTrue(text.contains(left), text);
+    }
+  }
+
   @Test
   public void thePageFetchesNothing() {
     String html = new PageHtml().write(page("Q"));

@@ -42,10 +42,36 @@ public final class PageHtml {
     this.engine = new PebbleEngine.Builder().loader(loader).build();
   }
 
-  /** Writes the page. Every word from outside is escaped by the template. */
+  /**
+   * Writes the page. Every word from outside is escaped by the template; signs that no page can
+   * hold, such as a vertical tab out of a pasted label, are left out, which the page then says.
+   */
   public String write(UnitPage page) {
+    String html = filled(page, false);
+    String printable = printable(html);
+    return printable.length() == html.length() ? html : printable(filled(page, true));
+  }
+
+  /** What XML 1.0 allows in a document, and so a page may hold: section 2.2. */
+  private static String printable(String html) {
+    StringBuilder kept = new StringBuilder(html.length());
+    html.codePoints()
+        .filter(
+            c ->
+                c == '\t'
+                    || c == '\n'
+                    || c == '\r'
+                    || (c >= 0x20 && c <= 0xD7FF)
+                    || (c >= 0xE000 && c <= 0xFFFD)
+                    || c >= 0x10000)
+        .forEach(kept::appendCodePoint);
+    return kept.toString();
+  }
+
+  private String filled(UnitPage page, boolean signsLeftOut) {
     Map<String, Object> model = new HashMap<>();
     model.put("page", page);
+    model.put("signsLeftOut", signsLeftOut);
     model.put("rows", page.rows().stream().map(PageHtml::row).toList());
     model.put("ticks", ticks());
     model.put("colours", Palette.LIGHT.tokens());
