@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Label;
@@ -31,6 +33,8 @@ import org.wiseember.workbook.Workbook;
  * answers against their claims is cheap and is done again for every guard band.
  */
 public final class Judgement implements UnitFindings {
+  private static final Logger LOG = LoggerFactory.getLogger(Judgement.class);
+
   private final Unit unit;
   private final List<TestRun> runs;
   private final List<TestRun> aside;
@@ -39,7 +43,7 @@ public final class Judgement implements UnitFindings {
   private final List<Judged> lines;
 
   /** A claim and what the runs answer to it; no answer to a plain fact, which nobody judges. */
-  private record Held(Claim claim, boolean fact, Optional<Answer> answer) {
+  private record Held(Claim claim, boolean fact, Optional<Answer> answer, boolean brokeOff) {
     Judged line(boolean guardBand) {
       if (fact) {
         return new Judged(claim.subject().words(), claim, Optional.empty(), Optional.empty());
@@ -59,7 +63,8 @@ public final class Judgement implements UnitFindings {
       Claim promised = AllTests.judgedAs(claim);
       return new Judged(
           claim.subject().words()
-              + (promised.equals(claim) ? "" : " " + Figures.plain(claim.figure(), claim.unit())),
+              + (promised.equals(claim) ? "" : " " + Figures.plain(claim.figure(), claim.unit()))
+              + (brokeOff ? ": cannot be worked out" : ""),
           promised,
           Optional.of(Verdict.notTested(promised)),
           Optional.empty());
@@ -148,7 +153,13 @@ public final class Judgement implements UnitFindings {
     boolean told = !AllTests.answering(claim.subject()).isEmpty();
     // A figure that only states a fact is not judged, and neither is what no test can tell.
     boolean fact = !told || (claim.direction() == Direction.STATED && claim.word().isEmpty());
-    return new Held(claim, fact, fact ? Optional.empty() : answer(claim));
+    try {
+      return new Held(claim, fact, fact ? Optional.empty() : answer(claim), false);
+    } catch (RuntimeException e) {
+      // One claim that cannot be held says so in its place; the others stand.
+      LOG.error("a claim cannot be held: {}", claim, e);
+      return new Held(claim, fact, Optional.empty(), true);
+    }
   }
 
   /** The first test that has an answer; one that only says why it has none gives way. */
