@@ -27,6 +27,8 @@ public class HostileInputsTest {
         new ProcessBuilder(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Xmx256m",
+                "-XX:+UseSerialGC",
+                "-XX:TieredStopAtLevel=1",
                 "-cp",
                 System.getProperty(
                     "surefire.test.class.path", System.getProperty("java.class.path")),

@@ -9,6 +9,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -169,18 +170,39 @@ final class OpenWindow implements AutoCloseable {
 
   /** Clicks a node with the mouse. */
   void click(String id) {
-    Node node = node(id);
-    settle();
+    Node node = onShow(() -> node(id));
     reveal(node);
     robot.clickOn(node);
     settle();
   }
 
+  private static boolean gone(Node node) {
+    return onFx(() -> node.getScene() == null);
+  }
+
+  /** A page may be laid out anew while it is looked at: then its node is another one. */
+  private Node onShow(Supplier<Node> find) {
+    long end = System.nanoTime() + PATIENCE;
+    Node node = find.get();
+    settle();
+    while (gone(node)) {
+      if (System.nanoTime() > end) {
+        throw new AssertionError("it is laid out anew without end: " + node);
+      }
+      node = find.get();
+      settle();
+    }
+    return node;
+  }
+
   /** Clicks what a screen reader calls by words that begin so. */
   void clickOn(String words) {
-    until(() -> called(words).isPresent());
-    Node node = onFx(() -> called(words).orElseThrow());
-    settle();
+    Node node =
+        onShow(
+            () -> {
+              until(() -> called(words).isPresent());
+              return onFx(() -> called(words).orElseThrow());
+            });
     reveal(node);
     robot.clickOn(node);
     settle();

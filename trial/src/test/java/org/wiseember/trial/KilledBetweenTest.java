@@ -41,7 +41,7 @@ import org.wiseember.workbook.disk.Scratch;
 public class KilledBetweenTest {
   private static final int ROWS = 20_000;
   private static final int TYPED = 400;
-  private static final int OLD = 5;
+  private static final int OLD = 4;
 
   private Scratch made;
   private Path pack;
@@ -101,6 +101,7 @@ public class KilledBetweenTest {
     List<String> command = new ArrayList<>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.add("-XX:TieredStopAtLevel=1");
+    command.add("-XX:+UseSerialGC");
     command.add("-cp");
     command.add(
         System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")));
@@ -123,7 +124,7 @@ public class KilledBetweenTest {
     try (Scratch scratch = Scratch.make()) {
       Path file = scratch.file("into.ember");
       killed(
-          100 + new SplittableRandom(seed).nextInt(900),
+          100 + new SplittableRandom(seed).nextInt(600),
           List.of("packages", file.toString(), pack.toString()));
       try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
         List<Run> runs = workbook.runs().all();
@@ -151,7 +152,7 @@ public class KilledBetweenTest {
         Files.copy(OldWorkbooksTest.unpacked(layout), old);
         args.add(old.toString());
       }
-      killed(random.nextInt(700), args);
+      killed(random.nextInt(500), args);
       String wanted = content(OldWorkbooksTest.unpacked(layout));
       for (String old : args.subList(1, args.size())) {
         Path file = Path.of(old);

@@ -169,9 +169,12 @@ public final class Workbook implements AutoCloseable {
     }
   }
 
-  private synchronized void copyTo(Path to) throws IOException {
+  /** Over a connection of its own, so that nobody waits for a large copy. */
+  private void copyTo(Path to) throws IOException {
     try {
-      Migration.copy(connection, to);
+      try (Connection reading = Opening.connect(lies(), true)) {
+        Migration.copy(reading, to);
+      }
       try (Connection copy = Opening.connect(to, false);
           Statement statement = copy.createStatement()) {
         statement.execute("DELETE FROM about WHERE key = '" + OPEN + "'");
@@ -181,6 +184,11 @@ public final class Workbook implements AutoCloseable {
     } catch (SQLException e) {
       throw new IOException(e.getMessage(), e);
     }
+  }
+
+  /** The file that is read, which is a copy where the workbook's own is not to be touched. */
+  private synchronized Path lies() throws SQLException {
+    return Path.of(connection.getMetaData().getURL().substring("jdbc:sqlite:".length()));
   }
 
   /**

@@ -322,10 +322,24 @@ public final class Desk {
         this::say);
   }
 
+  /** Beside everything else: a copy of a large workbook takes its time. */
   private void backUp(Workbook opened) {
-    background(
-        () -> opened.backups().daily(LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault())),
-        saved -> {});
+    LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+    Thread copying =
+        new Thread(
+            () -> {
+              try {
+                opened.backups().daily(today);
+              } catch (WorkbookException e) {
+                LOG.warn("no backup", e);
+                if (workbook == opened) {
+                  say("Today's backup could not be made. " + e.getMessage());
+                }
+              }
+            },
+            "backup");
+    copying.setDaemon(true);
+    copying.start();
   }
 
   /** Tells the tester one sentence, from any thread. */

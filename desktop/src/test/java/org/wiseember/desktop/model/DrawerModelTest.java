@@ -83,13 +83,20 @@ public class DrawerModelTest extends OnDesk {
 
   @Test
   public void aCopyIsSavedAndABackupMade() throws Exception {
-    settle();
-    assertEquals(desk.workbook().orElseThrow().backups().all().size(), 1);
+    until(() -> backups() == 1);
     Path copy = folder.resolve("copy.ember");
     desk.saveCopy(copy);
     untilSaid("A copy of the workbook is saved");
     try (Workbook whole = Workbook.read(copy, Clock.systemUTC())) {
       assertEquals(whole.units().all().size(), 5);
+    }
+  }
+
+  private int backups() {
+    try {
+      return desk.workbook().orElseThrow().backups().all().size();
+    } catch (IOException e) {
+      throw new AssertionError(e);
     }
   }
 
