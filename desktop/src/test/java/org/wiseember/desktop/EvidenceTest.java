@@ -39,7 +39,8 @@ public class EvidenceTest extends InDemoWindow {
           return null;
         });
     window.untilShown(run.run().title());
-    window.settle();
+    // What is still worked out would lay the page out anew under the mouse.
+    window.idle();
   }
 
   /** Presses on the trace at a share of its width and drags to another. */
