@@ -57,7 +57,7 @@ public final class Ember {
     int code;
     try {
       code = args.length == 0 ? usage(line) : line.execute(args);
-    } catch (OutOfMemoryError tooMuch) {
+    } catch (OutOfMemoryError | StackOverflowError tooMuch) {
       err.println(
           "This takes more memory than there is. Give the program more of it, or a smaller file.");
       code = UNREADABLE;

@@ -12,6 +12,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.testng.annotations.AfterMethod;
@@ -49,22 +50,12 @@ public class FullDiskTest {
   }
 
   private String said(long longest, String what, Path to) throws Exception {
-    Process child =
-        new ProcessBuilder(
-                "sh",
-                "-c",
-                "ulimit -f " + longest / BLOCK + "; exec \"$0\" \"$@\"",
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:-UsePerfData",
-                "-cp",
-                System.getProperty(
-                    "surefire.test.class.path", System.getProperty("java.class.path")),
-                WritesUntilFull.class.getName(),
-                what,
-                file.toString(),
-                to.toString())
-            .redirectError(ProcessBuilder.Redirect.DISCARD)
-            .start();
+    List<String> starved =
+        new ArrayList<>(
+            List.of("sh", "-c", "ulimit -f " + longest / BLOCK + "; exec \"$0\" \"$@\""));
+    starved.addAll(
+        ChildProgram.command(WritesUntilFull.class, List.of(what, file.toString(), to.toString())));
+    Process child = ChildProgram.start(starved);
     try (InputStream out = child.getInputStream()) {
       String said = new String(out.readAllBytes(), StandardCharsets.UTF_8).strip();
       child.waitFor();

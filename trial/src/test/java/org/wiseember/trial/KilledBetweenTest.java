@@ -98,17 +98,7 @@ public class KilledBetweenTest {
 
   /** Starts a program, lets it begin, and kills it some moment later. */
   private static void killed(long afterMillis, List<String> args) throws Exception {
-    List<String> command = new ArrayList<>();
-    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-    command.add("-XX:TieredStopAtLevel=1");
-    command.add("-XX:+UseSerialGC");
-    command.add("-cp");
-    command.add(
-        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")));
-    command.add(WorksUntilKilled.class.getName());
-    command.addAll(args);
-    Process child =
-        new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+    Process child = ChildProgram.start(ChildProgram.command(WorksUntilKilled.class, args));
     try (BufferedReader out =
         new BufferedReader(new InputStreamReader(child.getInputStream(), StandardCharsets.UTF_8))) {
       assertEquals(out.readLine(), "ready");

@@ -37,16 +37,7 @@ public class KilledTest {
     Path folder = Files.createTempDirectory("ember-killed");
     Path file = folder.resolve("killed.ember");
     Process child =
-        new ProcessBuilder(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:TieredStopAtLevel=1",
-                "-cp",
-                System.getProperty(
-                    "surefire.test.class.path", System.getProperty("java.class.path")),
-                DrainUntilKilled.class.getName(),
-                file.toString())
-            .redirectError(ProcessBuilder.Redirect.DISCARD)
-            .start();
+        ChildProgram.start(ChildProgram.command(DrainUntilKilled.class, List.of(file.toString())));
     // Late enough that something was said more than a second before.
     long mark = 1000L + new SplittableRandom(seed).nextInt(900);
     List<long[]> said = new ArrayList<>();

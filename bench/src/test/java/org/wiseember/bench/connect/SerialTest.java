@@ -75,6 +75,13 @@ public class SerialTest {
     }
   }
 
+  /** A serial line between two pseudo-terminals. */
+  private void line(Path here, Path there) throws Exception {
+    socat("PTY,link=" + here + ",raw,echo=0", "PTY,link=" + there + ",raw,echo=0");
+    awaitFile(here);
+    awaitFile(there);
+  }
+
   private Path pty(String name) {
     return folder.resolve(name);
   }
@@ -108,9 +115,7 @@ public class SerialTest {
   public void aLateAnswerIsNotTakenForTheNext() throws Exception {
     Path here = pty("here");
     Path there = pty("there");
-    socat("PTY,link=" + here + ",raw,echo=0", "PTY,link=" + there + ",raw,echo=0");
-    awaitFile(here);
-    awaitFile(there);
+    line(here, there);
     AtomicInteger asked = new AtomicInteger();
     Thread meter = new Thread(() -> answers(there, asked), "meter");
     meter.setDaemon(true);
@@ -171,9 +176,7 @@ public class SerialTest {
   public void modbusRtuOverASerialLine() throws Exception {
     Path here = pty("here");
     Path there = pty("there");
-    socat("PTY,link=" + here + ",raw,echo=0", "PTY,link=" + there + ",raw,echo=0");
-    awaitFile(here);
-    awaitFile(there);
+    line(here, there);
     SerialParameters port = new SerialParameters();
     port.setPortName(there.toRealPath().toString());
     port.setBaudRate(19200);
@@ -213,9 +216,7 @@ public class SerialTest {
   public void standInsServeRtuOnAPort() throws Exception {
     Path here = pty("here");
     Path there = pty("there");
-    socat("PTY,link=" + here + ",raw,echo=0", "PTY,link=" + there + ",raw,echo=0");
-    awaitFile(here);
-    awaitFile(there);
+    line(here, there);
     SimulatedUnit unit =
         new SimulatedUnit(
             UnitDesign.typical(Chemistry.LFP, 1000, 1000, 230, 1), Heater.of(600, 230), 1, 22);

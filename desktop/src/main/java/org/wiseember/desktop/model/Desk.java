@@ -1,5 +1,7 @@
 package org.wiseember.desktop.model;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -83,6 +85,7 @@ public final class Desk {
   private final ObjectProperty<Long> shownRun = new SimpleObjectProperty<>();
   private volatile Workbook workbook;
   private volatile boolean opening;
+  private LocalDate backedUp;
 
   /**
    * A desk with nothing on it.
@@ -301,6 +304,8 @@ public final class Desk {
     Workbook open = workbook;
     if (open != null && waiting.isEmpty() && !bench.going()) {
       open.settle();
+      // Once a day, since a window may stay open for several.
+      backUp(open);
     }
   }
 
@@ -325,6 +330,10 @@ public final class Desk {
   /** Beside everything else: a copy of a large workbook takes its time. */
   private void backUp(Workbook opened) {
     LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+    if (today.equals(backedUp)) {
+      return;
+    }
+    backedUp = today;
     Thread copying =
         new Thread(
             () -> {
@@ -377,7 +386,6 @@ public final class Desk {
           }
           workOutTheRest();
           drawer.refresh();
-          backUp(opened.workbook());
           lookThrough(opened.workbook());
         });
   }
@@ -385,15 +393,28 @@ public final class Desk {
   private Opened swap(Path file) {
     boolean done = false;
     try {
+      refuseTheOpenOne(file);
       Opened opened = read(Workbook.open(file, clock));
       Workbook before = workbook;
       workbook = opened.workbook();
+      backedUp = null;
       closeBefore(before);
       done = true;
       return opened;
     } finally {
       // After a failure the open workbook may be edited again; otherwise once it is on show.
       opening &= done;
+    }
+  }
+
+  /** Opened a second time beside itself it could only be read. */
+  private void refuseTheOpenOne(Path file) {
+    try {
+      if (workbook != null && Files.exists(file) && Files.isSameFile(file, workbook.file())) {
+        throw new WorkbookException(file.getFileName() + " is open already.");
+      }
+    } catch (IOException e) {
+      throw new WorkbookException(file + " cannot be reached. Check the disk it lies on.", e);
     }
   }
 

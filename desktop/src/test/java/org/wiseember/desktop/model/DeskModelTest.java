@@ -176,6 +176,16 @@ public class DeskModelTest extends OnDesk {
     until(() -> names().contains("Still here"));
   }
 
+  /** Once it came back for reading only, written by this very program. */
+  @Test
+  public void theOpenWorkbookIsNotOpenedBesideItself() throws Exception {
+    desk.open(Files.createSymbolicLink(folder.resolve("link.ember"), file));
+    untilSaid("is open already");
+    assertFalse(desk.readOnly());
+    desk.rename(desk.chosen().get().unit().id(), "Still here");
+    until(() -> names().contains("Still here"));
+  }
+
   @Test
   public void anEmptyWorkbookBeginsWithALabel() {
     desk.open(folder.resolve("fresh.ember"));

@@ -8,7 +8,12 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
 import org.testng.annotations.Test;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.workbook.Workbook;
@@ -92,6 +97,25 @@ public class DrawerModelTest extends OnDesk {
     }
   }
 
+  private static Clock clock(AtomicReference<Instant> now) {
+    return new Clock() {
+      @Override
+      public ZoneId getZone() {
+        return ZoneOffset.UTC;
+      }
+
+      @Override
+      public Clock withZone(ZoneId zone) {
+        return this;
+      }
+
+      @Override
+      public Instant instant() {
+        return now.get();
+      }
+    };
+  }
+
   private int backups() {
     try {
       return desk.workbook().orElseThrow().backups().all().size();
@@ -106,6 +130,20 @@ public class DrawerModelTest extends OnDesk {
     } catch (IOException e) {
       throw new AssertionError(e);
     }
+  }
+
+  /** The window stays open over the weekend; on Monday the first edit brings a backup. */
+  @Test
+  public void aWindowThatStaysOpenIsBackedUpEachDay() {
+    until(() -> backups() == 1);
+    desk.close();
+    AtomicReference<Instant> now = new AtomicReference<>(Instant.now());
+    desk = new Desk(clock(now), screen());
+    desk.open(file);
+    until(() -> desk.chosen().get() != null);
+    now.set(now.get().plus(Duration.ofDays(3)));
+    desk.rename(desk.chosen().get().unit().id(), "Ferry stall");
+    until(() -> backups() == 2);
   }
 
   /** Between edits nothing waits beside the file; copied then, it has all of them. */
