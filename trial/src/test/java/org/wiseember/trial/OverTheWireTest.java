@@ -88,26 +88,43 @@ public class OverTheWireTest {
     }
   }
 
+  /** One drain over the wire. */
+  private record Drained(Outcome outcome, double truth) {
+    /** What flowed while nothing was read, Wh: a busy machine misses readings. */
+    double unseen() {
+      return WATTS * 1.03 * secondsUnseen(outcome.trace()) / 3600;
+    }
+
+    static Drained once() throws IOException {
+      SimulatedUnit unit = unit();
+      StandInBench bench = new StandInBench(unit, SPEED, System::nanoTime, 3);
+      try (StandInServers servers = new StandInServers(bench, 0, -1)) {
+        Outcome outcome = drain(servers.ports().get("AC meter"), wattHours -> {});
+        return new Drained(outcome, unit.account().delivered());
+      }
+    }
+  }
+
+  /**
+   * At this pace a reading is due each 10 ms. A machine that stands still for a moment sees little
+   * of a drain; such a one shows nothing and is made again.
+   */
   @Test(timeOut = 120_000)
   public void aDrainOverScpiGivesWhatTheUnitGave() throws IOException {
-    SimulatedUnit unit = unit();
-    StandInBench bench = new StandInBench(unit, SPEED, System::nanoTime, 3);
-    try (StandInServers servers = new StandInServers(bench, 0, -1)) {
-      Outcome outcome = drain(servers.ports().get("AC meter"), wattHours -> {});
-      assertEquals(outcome.run().state(), Run.State.DONE, outcome.run().ending());
-      Figure energy = outcome.judgement().drains().get(0).finding().deliveredEnergy().orElseThrow();
-      double truth = unit.account().delivered();
-      // The bench clock of the program and that of the stand-in run side by side, not in step.
-      double spread = 2 * energy.u95() + 0.01 * truth;
-      assertTrue(energy.value() < truth + spread, energy.words() + " of " + truth);
-      // At this pace a reading is due each 10 ms; where a busy machine missed some, what flowed
-      // then
-      // was not seen, and no more than that may be missing.
-      double unseen = WATTS * 1.03 * secondsUnseen(outcome.trace()) / 3600;
-      assertTrue(energy.value() > truth - spread - unseen, energy.words() + " of " + truth);
-      assertTrue(unseen < truth / 2, "half of it was not seen: " + unseen + " Wh");
-      assertTrue(truth > 15, "a real drain: " + truth);
+    Drained drained = Drained.once();
+    for (int again = 0; again < 3 && drained.unseen() > drained.truth() / 2; again++) {
+      drained = Drained.once();
     }
+    Outcome outcome = drained.outcome();
+    double truth = drained.truth();
+    assertEquals(outcome.run().state(), Run.State.DONE, outcome.run().ending());
+    Figure energy = outcome.judgement().drains().get(0).finding().deliveredEnergy().orElseThrow();
+    // The bench clock of the program and that of the stand-in run side by side, not in step.
+    double spread = 2 * energy.u95() + 0.01 * truth;
+    assertTrue(energy.value() < truth + spread, energy.words() + " of " + truth);
+    assertTrue(energy.value() > truth - spread - drained.unseen(), energy.words() + " of " + truth);
+    assertTrue(drained.unseen() < truth / 2, "not seen: " + drained.unseen() + " Wh");
+    assertTrue(truth > 15, "a real drain: " + truth);
   }
 
   /** Time in the trace with no reading, beyond the tick between two. */
