@@ -8,11 +8,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
-import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.figure.Figure;
@@ -20,6 +18,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
 
@@ -30,70 +29,96 @@ public class BenchworkTest extends InDemoWindow {
     return drains.get(drains.size() - 1);
   }
 
-  /** A whole drain with nothing but typed readings, and its verdict. */
+  /** A whole drain with nothing but a notebook and two keys, and its verdict. */
   @Test
-  public void aDrainTypedByHandGetsAFigure() {
+  public void aDrainByHandGetsAFigure() {
     int before = window.found(0).drains().size();
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.click("source-BY_HAND");
     window.click("start-test");
-    window.until(() -> window.desk().bench().live().get() != null);
-    window.until(() -> window.desk().bench().live().get().typed().size() == 1);
-    window.untilShown("Switch the load on.");
+    window.untilShown("Switch the load on: 600 W.");
+    write("100 %, 0 Wh", 2);
+    handClock.on(20);
+    robot.push(KeyCode.F6);
+    window.untilShown("Let it run.");
 
     // kWh typed for Wh is said at once, and what was meant is one click away.
-    window.type("typed-CLOCK", "1:01:00");
-    window.type("typed-TOTAL", "609 kWh");
+    handClock.on(3660);
+    window.type("notebook-line", "609 kWh");
     window.untilShown("Did you mean 609");
     window.click("take-meant");
     window.until(
-        () -> ((TextField) window.scene().lookup("#typed-TOTAL")).getText().equals("609 Wh"));
-    window.type("typed-DISPLAY", "38 %");
-    robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().live().get().typed().size() == 3);
-    window.untilShown("Typed: Plug meter 609 Wh at 1:01:00.");
+        () -> ((TextField) window.scene().lookup("#notebook-line")).getText().equals("609 Wh"));
+    write(", display 38 %", 4);
 
-    // The last total, then its end by hand.
-    window.type("typed-CLOCK", "1:32:24");
-    window.type("typed-TOTAL", "0.921 kWh");
-    robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().live().get().typed().size() == 4);
-    window.type("note", "E02");
-    robot.push(KeyCode.ENTER);
-    window.untilShown("The unit shows E02.");
-    Node end = window.node("dropped-out");
-    robot.moveTo(end).press(MouseButton.PRIMARY);
-    try {
-      window.until(() -> !window.desk().bench().going());
-    } finally {
-      robot.release(MouseButton.PRIMARY);
-    }
+    // Its end by one key, while a line is being written; the last total read afterwards.
+    handClock.on(1884);
+    window.type("notebook-line", "0.921 kWh");
+    robot.push(KeyCode.F6);
+    window.untilShown("Write what meter and display show now.");
+    write(", E02", 5);
+    robot.push(KeyCode.F6);
+    window.until(() -> !window.desk().bench().going());
     window.until(() -> window.found(0).drains().size() == before + 1);
     window.until(() -> newest(0).run().state() == Run.State.DONE && newest(0).complete());
     Figure energy = newest(0).finding().deliveredEnergy().orElseThrow();
     assertEquals(energy.value(), 921.0);
     assertTrue(energy.u95() > 5 && energy.u95() < 20, energy.toString());
-    assertEquals(newest(0).finding().duration().orElseThrow().value(), 5544, 1);
+    assertEquals(newest(0).finding().duration().orElseThrow().value(), 5544, 1e-6);
+    assertEquals(newest(0).finding().duration().orElseThrow().u95(), 0.6, 0.05);
+    assertEquals(newest(0).startCharge().orElseThrow(), 100.0);
+  }
+
+  /** Writes on in the notebook and keeps the line; then so many readings stand there. */
+  private void write(String text, int readings) {
+    window.write(text, readings);
   }
 
   @Test
-  public void aTypedReadingIsTakenBackByUndo() {
+  public void aLineIsStruckCorrectedAndBroughtBack() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.click("source-BY_HAND");
     window.click("start-test");
-    window.until(
-        () ->
-            window.desk().bench().live().get() != null
-                && window.desk().bench().live().get().typed().size() == 1);
-    window.type("typed-TOTAL", "12 Wh");
-    robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().live().get().typed().size() == 2);
-    // The focus is in the first field still, as it is for whoever sees a slip right after Enter.
-    window.until(() -> "typed-DISPLAY".equals(window.scene().getFocusOwner().getId()));
+    window.untilShown("Switch the load on: 600 W.");
+    handClock.on(30);
+    write("12 Wh", 1);
+    // The focus is in the line still, as it is for whoever sees a slip right after Enter.
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    window.until(() -> window.desk().bench().live().get().typed().size() == 1);
+    window.until(() -> window.desk().bench().live().get().typed().isEmpty());
+    write("21 Wh", 1);
+    handClock.on(600);
+    // Up goes to the line, Enter takes it back into the field: it keeps its moment.
+    robot.push(KeyCode.UP);
+    robot.push(KeyCode.ENTER);
+    window.until(
+        () -> ((TextField) window.scene().lookup("#notebook-line")).getText().equals("21 Wh"));
+    robot.push(KeyCode.HOME);
+    robot.push(KeyCode.DELETE);
+    robot.push(KeyCode.DELETE);
+    window.write("0", 1);
+    KeptReading corrected = window.desk().bench().live().get().typed().get(0);
+    assertEquals(corrected.value(), 0.0);
+    assertEquals(corrected.seconds(), 30, 1e-6);
+
+    // A press that was wrong is struck, and the test stands where it stood.
+    robot.push(KeyCode.F6);
+    window.untilShown("Let it run.");
+    window.until(() -> window.desk().bench().live().get().pressed().size() == 1);
+    robot.push(KeyCode.UP);
+    robot.push(KeyCode.DELETE);
+    window.untilShown("Switch the load on: 600 W.");
     long run = window.desk().bench().live().get().run().runId();
-    assertEquals(window.desk().workbook().orElseThrow().typedReadings().of(run).size(), 1);
+    Workbook workbook = window.desk().workbook().orElseThrow();
+    window.until(() -> workbook.notebook().pressed(run).isEmpty());
+
+    // Put in afterwards, with its time since the start.
+    window.type("notebook-line", "Mira: load is on at 0:10:00");
+    window.untilShown("At 0:10:00.");
+    robot.push(KeyCode.ENTER);
+    window.untilShown("Let it run.");
+    window.until(() -> workbook.notebook().pressed(run).size() == 1);
+    assertEquals(workbook.notebook().pressed(run).get(0).seconds(), 600.5, 1e-6);
+    assertEquals(workbook.notebook().of(run).get(1).who(), "Mira");
   }
 
   @Test

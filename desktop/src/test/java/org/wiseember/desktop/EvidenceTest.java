@@ -284,15 +284,16 @@ public class EvidenceTest extends InDemoWindow {
     window.click("start-test");
     window.until(() -> window.desk().bench().live().get() != null);
     window.untilShown("AC output on, nothing plugged in");
-    window.click("go-ahead");
-    window.untilShown("Plug in 60 W");
-    window.type("typed-POWER", "193");
-    window.type("typed-DC_VOLTS", "12");
+    window.press(KeyCode.F6, "Plug in 60 W");
+    handClock.on(20);
+    window.press(KeyCode.F6, "Wait half a minute");
+    handClock.on(40);
+    window.type("notebook-line", "193 W, 18.44 A, 12");
+    window.type("notebook-line", " V");
     window.untilShown("Type one more digit");
-    window.type("typed-DC_VOLTS", ".3");
-    window.type("typed-DC_AMPS", "18.44 A");
-    robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().live().get().typed().size() == 3);
+    robot.push(KeyCode.BACK_SPACE);
+    robot.push(KeyCode.BACK_SPACE);
+    window.write(".3 V", 3);
     Node stop = window.node("hold-to-stop");
     robot.moveTo(stop).press(MouseButton.PRIMARY);
     try {

@@ -14,13 +14,18 @@ abstract class InDemoWindow {
 
   protected Path file;
   protected OpenWindow window;
+
+  /** The time of tests by hand, which stands until it is wound on. */
+  protected WoundClock handClock;
+
   protected FxRobot robot;
 
   @BeforeMethod
   public final void openTheDemo() throws Exception {
     folder = Files.createTempDirectory("ember-window");
     file = DemoFile.in(folder);
-    window = OpenWindow.on(file);
+    handClock = new WoundClock();
+    window = OpenWindow.on(file, from -> handClock);
     robot = window.robot();
     window.until(() -> window.desk().chosen().get() != null);
   }

@@ -9,6 +9,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.BooleanSupplier;
+import java.util.function.DoubleFunction;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -16,10 +17,12 @@ import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
+import org.wiseember.bench.connect.HandClock;
 import org.wiseember.desktop.frame.MainWindow;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.WindowThread;
@@ -42,6 +45,12 @@ final class OpenWindow implements AutoCloseable {
   }
 
   static OpenWindow on(Path workbook) throws TimeoutException {
+    return on(workbook, HandClock::real);
+  }
+
+  /** With another time for tests by hand. */
+  static OpenWindow on(Path workbook, DoubleFunction<HandClock> handClocks)
+      throws TimeoutException {
     FxToolkit.registerPrimaryStage();
     OpenWindow window =
         onFx(
@@ -50,7 +59,7 @@ final class OpenWindow implements AutoCloseable {
                 Look.loadFaces();
                 facesLoaded = true;
               }
-              Desk desk = new Desk(Clock.systemUTC(), new WindowThread());
+              Desk desk = new Desk(Clock.systemUTC(), new WindowThread(), handClocks);
               Scene scene = new Scene(new MainWindow(desk), 1280, 800);
               scene.getStylesheets().add(Look.styleSheet());
               Stage stage = new Stage();
@@ -255,6 +264,20 @@ final class OpenWindow implements AutoCloseable {
     until(() -> hasFocus(id));
     robot.write(text);
     settle();
+  }
+
+  /** Writes on in the notebook and keeps the line; then so many readings stand there. */
+  void write(String text, int readings) {
+    type("notebook-line", text);
+    robot.push(KeyCode.ENTER);
+    until(() -> desk.bench().live().get().typed().size() == readings);
+    settle();
+  }
+
+  /** Presses what leads on, and waits for what is asked next. */
+  void press(KeyCode key, String asked) {
+    robot.push(key);
+    untilShown(asked);
   }
 
   /** All that was found of a unit of the shelf, as the workbook has it. */

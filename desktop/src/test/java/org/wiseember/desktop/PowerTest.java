@@ -8,10 +8,10 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.bench.procedure.StaysOn;
-import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
@@ -160,11 +160,8 @@ public class PowerTest extends InDemoWindow {
     window.untilShown("which can show up to 15 W of any port");
     window.click("start-test");
     window.untilShown("Ask for 5 V, raise the load");
-    window.type("typed-DC_VOLTS", "5.08 V");
-    window.type("typed-DC_AMPS", "2.98");
-    robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().live().get().typed().size() == 2);
-    window.click("go-ahead");
+    window.write("5.08 V, 2.98 A", 2);
+    robot.push(KeyCode.F6);
     window.until(() -> !window.desk().bench().going());
     window.until(
         () -> newest(UsbRun.class) != null && newest(UsbRun.class).port().most().isPresent());
@@ -185,19 +182,17 @@ public class PowerTest extends InDemoWindow {
     window.until(() -> window.desk().bench().mayStart(AllTests.of(StaysOn.KIND)));
     window.click("source-BY_HAND");
     window.click("start-test");
-    window.untilShown("type which are on");
-    window.type("typed-AC_ALIVE", "on");
-    window.type("typed-USB_ALIVE", "back");
-    robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().live().get().typed().size() == 2);
-    window.click("go-ahead");
-    window.untilShown("Pull the wall plug 5 times");
-    window.type("typed-PULLS", "5");
-    window.type("typed-LAMP_STEADY", "3");
-    window.type("typed-COMPUTER_STAYED", "5 times");
-    robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().live().get().typed().size() == 5);
-    window.click("go-ahead");
+    window.untilShown("Charger in the wall, lamp and computer on");
+    window.write("AC on, USB back", 2);
+    window.press(KeyCode.F6, "Pull 1 of 5.");
+    // Lamp and computer stayed three times; the lamp blinked twice.
+    for (int pull = 1; pull <= 5; pull++) {
+      window.press(pull <= 3 ? KeyCode.F6 : KeyCode.F7, "Wall plug back in");
+      if (pull < 5) {
+        window.press(KeyCode.F6, "Pull " + (pull + 1) + " of 5.");
+      }
+    }
+    robot.push(KeyCode.F6);
     window.until(() -> !window.desk().bench().going());
     window.until(
         () -> newest(StaysRun.class) != null && newest(StaysRun.class).pulls().isPresent());
@@ -213,20 +208,14 @@ public class PowerTest extends InDemoWindow {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.click("test-two-legs");
     window.untilShown("Never feed a building");
-    window.until(() -> window.desk().bench().mayStart(AllTests.of(StepByStep.TWO_LEGS)));
+    window.until(() -> window.desk().bench().mayStart(AllTests.of(ByHand.TWO_LEGS)));
     window.click("start-test");
     window.untilShown("Without the 240 V load");
-    window.type("typed-POWER", "160");
-    window.type("typed-OTHER_POWER", "140 W");
-    robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().live().get().typed().size() == 2);
-    window.click("go-ahead");
-    window.untilShown("240 V load on and steady");
-    window.type("typed-POWER", "1600");
-    window.type("typed-OTHER_POWER", "1400");
-    robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().live().get().typed().size() == 4);
-    window.click("go-ahead");
+    window.write("160 W, other leg 140 W", 2);
+    window.press(KeyCode.F6, "240 V load on and steady");
+    handClock.on(60);
+    window.write("1600 W, other leg 1400 W", 4);
+    robot.push(KeyCode.F6);
     window.until(() -> !window.desk().bench().going());
     window.until(() -> newest(LegsRun.class) != null && newest(LegsRun.class).legs().isPresent());
     assertEquals(newest(LegsRun.class).legs().orElseThrow().load(), 2700.0);

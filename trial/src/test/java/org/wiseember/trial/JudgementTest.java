@@ -180,7 +180,9 @@ public class JudgementTest extends OnDemo {
               java.util.Optional.empty());
       DrainRun drain =
           (DrainRun)
-              full.type().worked(new RunRecord(kept, List.of(), List.of()), new Asked(judge(0)));
+              full.type()
+                  .worked(
+                      new RunRecord(kept, List.of(), List.of(), List.of()), new Asked(judge(0)));
       assertEquals(drain.complete(), shown >= 99, "display at " + shown);
     }
   }

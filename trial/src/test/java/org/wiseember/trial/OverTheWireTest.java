@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import org.testng.annotations.Test;
+import org.wiseember.bench.connect.HandClock;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.StartingPoints;
 import org.wiseember.bench.run.Pace;
@@ -185,7 +186,7 @@ public class OverTheWireTest {
     BenchSetup asked = BenchSetup.instruments(all, plan, 0, 1);
     assertEquals(
         asked.settings().meterClass(Channel.AC_POWER).orElseThrow().percentOfReading(), 0.5);
-    BenchSetup typed = BenchSetup.byHand(all, plan, 0);
+    BenchSetup typed = BenchSetup.byHand(all, plan, HandClock.real(0));
     assertEquals(
         typed.settings().meterClass(Channel.AC_ENERGY).orElseThrow().percentOfReading(), 1.0);
   }

@@ -10,10 +10,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.procedure.OverloadHolds;
-import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.start.CodeLetter;
@@ -92,7 +92,7 @@ public class ParticularsTest {
     assertEquals(motor(againFrom(odd)).orElseThrow().kind(), Nameplate.Kind.INDUCTION);
     assertTrue(motor(againFrom(odd)).orElseThrow().code().isEmpty());
     assertEquals(
-        kept(StepByStep.USB, Map.of("usbTester", "WIZARD"), UsbSettings.class).tester(),
+        kept(ByHand.USB, Map.of("usbTester", "WIZARD"), UsbSettings.class).tester(),
         UsbTester.FIVE_VOLT);
     assertEquals(
         kept(HeatNoise.KIND, Map.of("soundMetres", "1,2"), HeatSettings.class).metres(), 1.0);

@@ -22,11 +22,11 @@ import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.bench.procedure.PortSteps;
-import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.procedure.SwitchOver;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.figure.Bound;
@@ -265,7 +265,7 @@ public class PowerRunsTest {
   public void aPortIsJudgedByWhatItsTesterCanAskFor(
       UsbTester tester, double volts, double amps, Standing expected) {
     Unit unit = unit("Kiosk", "USB-C 100 W");
-    long run = byHand(unit, StepByStep.USB, new UsbSettings(tester, "").particulars(), List.of());
+    long run = byHand(unit, ByHand.USB, new UsbSettings(tester, "").particulars(), List.of());
     typed(run, 10, Channel.DC_VOLTAGE, 5.1);
     typed(run, 12, Channel.DC_CURRENT, 2.9);
     typed(run, 300, Channel.DC_VOLTAGE, volts);
@@ -280,7 +280,7 @@ public class PowerRunsTest {
   @Test
   public void twoLegsTypedByHand() {
     Unit unit = unit("Pair", "3000 W");
-    long run = byHand(unit, StepByStep.TWO_LEGS, Map.of(), List.of());
+    long run = byHand(unit, ByHand.TWO_LEGS, Map.of(), List.of());
     typed(run, 10, Channel.AC_POWER, 180);
     typed(run, 15, Channel.SECOND_AC_POWER, 120);
     typed(run, 100, Channel.AC_POWER, 1550);

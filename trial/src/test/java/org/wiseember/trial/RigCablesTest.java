@@ -8,10 +8,10 @@ import java.util.List;
 import java.util.Set;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Charge;
 import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.IdleWatch;
-import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.solar.Arrangement;
@@ -54,7 +54,7 @@ public class RigCablesTest {
   public void everyLeadIsFusedAndCarriesItsAmps(String kind) {
     for (Label label : List.of(STATION, INVERTER)) {
       List<RigCable> cables = of(kind, label, ChargeSetting.WALL);
-      boolean bare = kind.equals(IdleWatch.KIND) || kind.equals(StepByStep.USB);
+      boolean bare = kind.equals(IdleWatch.KIND) || kind.equals(ByHand.USB);
       if (Plans.of(kind, label, onHand()).isPresent()) {
         assertEquals(cables.isEmpty(), bare, kind + "");
       }

@@ -22,6 +22,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
@@ -68,6 +69,7 @@ public final class RunPackage {
       Trace trace,
       List<Event> events,
       List<KeptReading> typed,
+      List<NotebookLine> notebook,
       Treatment treatment,
       List<KeptCapture> captures) {
     /** Adds it to a workbook; gives the key of the run. */
@@ -86,6 +88,7 @@ public final class RunPackage {
       }
       workbook.captures().add(run, captures);
       typed.forEach(r -> workbook.typedReadings().keep(run, r));
+      notebook.forEach(l -> workbook.notebook().keep(run, l, List.of()));
       return run;
     }
 
@@ -192,6 +195,14 @@ public final class RunPackage {
           .put("value", reading.value())
           .put("resolution", reading.resolution())
           .put("asTyped", reading.asTyped());
+    }
+    ArrayNode notebook = root.putArray("notebook");
+    for (NotebookLine line : workbook.notebook().of(run.id())) {
+      ObjectNode node = notebook.addObject();
+      node.put("earliest", line.earliest()).put("latest", line.latest());
+      line.press().ifPresent(p -> node.put("press", p.key()));
+      number(node, "subject", line.subject());
+      node.put("words", line.words()).put("who", line.who());
     }
     ArrayNode captures = root.putArray("captures");
     for (KeptCapture kept : workbook.captures().of(run.id())) {
@@ -382,9 +393,32 @@ public final class RunPackage {
   private static double finite(JsonNode node, String name, Path file) {
     JsonNode number = node.path(name);
     if (!number.isNumber() || !Double.isFinite(number.doubleValue())) {
-      throw refused(file, "“" + name + "” of an event or a typed reading is no number");
+      throw refused(
+          file, "“" + name + "” of an event, a typed reading or a notebook line is no number");
     }
     return number.doubleValue();
+  }
+
+  private static List<NotebookLine> notebook(JsonNode root, Path file) {
+    List<NotebookLine> lines = new ArrayList<>();
+    for (JsonNode node : root.path("notebook")) {
+      Optional<Press> press = Press.byKey(node.path("press").asText());
+      double earliest = finite(node, "earliest", file);
+      double latest = finite(node, "latest", file);
+      if ((node.has("press") && press.isEmpty()) || latest < earliest) {
+        throw refused(file, "a line of its notebook has no moment, or an unknown press");
+      }
+      lines.add(
+          new NotebookLine(
+              0,
+              earliest,
+              latest,
+              press,
+              node.path("subject").asDouble(Double.NaN),
+              node.path("words").asText(),
+              node.path("who").asText()));
+    }
+    return lines;
   }
 
   private static Unpacked unpacked(
@@ -423,6 +457,7 @@ public final class RunPackage {
         trace,
         events,
         typed,
+        notebook(root, file),
         TreatmentJson.read(root.path("treatment")),
         captures);
   }

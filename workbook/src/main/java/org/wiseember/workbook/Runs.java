@@ -239,6 +239,7 @@ public final class Runs {
       new Blocks(workbook).of(run);
       workbook.captures().check(run);
       workbook.typedReadings().of(run.id());
+      workbook.notebook().of(run.id());
     } catch (WorkbookException said) {
       return workbook.damage().of(run.id()).or(() -> Optional.of(said.getMessage()));
     }

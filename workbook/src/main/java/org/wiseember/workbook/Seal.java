@@ -9,6 +9,7 @@ import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.List;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.trace.Channel;
 
 /**
@@ -60,6 +61,20 @@ record Seal(String of, long item, byte[] sha256) {
     text(digest, r.meter());
     text(digest, r.channel().key());
     text(digest, r.asTyped());
+    return digest.digest();
+  }
+
+  static byte[] of(NotebookLine line) {
+    MessageDigest digest = digester();
+    digest.update(
+        ByteBuffer.allocate(24)
+            .putDouble(line.earliest())
+            .putDouble(line.latest())
+            .putDouble(line.subject())
+            .flip());
+    text(digest, line.press().map(Press::key).orElse(""));
+    text(digest, line.words());
+    text(digest, line.who());
     return digest.digest();
   }
 

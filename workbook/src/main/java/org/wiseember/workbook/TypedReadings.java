@@ -38,18 +38,23 @@ public final class TypedReadings {
   /** Keeps one; gives its key, which is another than the one it may have had elsewhere. */
   long keep(long runId, KeptReading reading) {
     long[] id = new long[1];
-    workbook.together(connection -> id[0] = insert(connection, runId, reading));
+    workbook.together(connection -> id[0] = insert(connection, runId, reading, 0));
     return id[0];
   }
 
-  private static long insert(Connection connection, long runId, KeptReading reading)
+  /**
+   * Keeps one.
+   *
+   * @param lineId of the notebook line it stands in; 0 for none
+   */
+  static long insert(Connection connection, long runId, KeptReading reading, long lineId)
       throws SQLException {
     long id;
     try (PreparedStatement s =
         connection.prepareStatement(
             "INSERT INTO typed_reading"
-                + " (run_id, seconds, meter, channel, value, resolution, as_typed)"
-                + " VALUES (?, ?, ?, ?, ?, ?, ?)",
+                + " (run_id, seconds, meter, channel, value, resolution, as_typed, line_id)"
+                + " VALUES (?, ?, ?, ?, ?, ?, ?, NULLIF(?, 0))",
             Statement.RETURN_GENERATED_KEYS)) {
       s.setLong(1, runId);
       s.setDouble(2, reading.seconds());
@@ -58,6 +63,7 @@ public final class TypedReadings {
       s.setDouble(5, reading.value());
       s.setDouble(6, reading.resolution());
       s.setString(7, reading.asTyped());
+      s.setLong(8, lineId);
       s.executeUpdate();
       try (ResultSet keys = s.getGeneratedKeys()) {
         keys.next();
@@ -103,6 +109,14 @@ public final class TypedReadings {
             + " WHERE t.run_id = ? AND t.struck = 0 ORDER BY t.seconds, t.id",
         s -> s.setLong(1, runId),
         r -> whole(runId, r));
+  }
+
+  /** Those of a notebook line. */
+  List<KeptReading> inLine(long lineId) {
+    return workbook.query(
+        "SELECT " + COLUMNS + " FROM typed_reading t WHERE t.line_id = ? ORDER BY t.id",
+        s -> s.setLong(1, lineId),
+        TypedReadings::read);
   }
 
   private KeptReading whole(long runId, ResultSet r) throws SQLException {

@@ -237,6 +237,10 @@ public final class Workbook implements AutoCloseable {
     return new TypedReadings(this);
   }
 
+  public Notebook notebook() {
+    return new Notebook(this);
+  }
+
   public Captures captures() {
     return new Captures(this);
   }

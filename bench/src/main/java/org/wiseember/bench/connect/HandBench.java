@@ -1,7 +1,7 @@
 package org.wiseember.bench.connect;
 
 import java.util.List;
-import java.util.concurrent.locks.LockSupport;
+import java.util.OptionalDouble;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.Instrument;
@@ -12,17 +12,19 @@ import org.wiseember.core.trace.Frame;
 /** A bench without a wire: everything is read by a person and typed. It only keeps the time. */
 public final class HandBench implements Bench {
   private final List<Instrument> instruments;
-  private final long origin;
+  private final HandClock clock;
+  private double last;
 
   /**
-   * Starts its clock.
+   * Sets it up.
    *
    * @param instruments what the person reads
-   * @param startedSeconds what the clock shows now, s
+   * @param clock its time
    */
-  public HandBench(List<Instrument> instruments, double startedSeconds) {
+  public HandBench(List<Instrument> instruments, HandClock clock) {
     this.instruments = List.copyOf(instruments);
-    this.origin = System.nanoTime() - (long) (startedSeconds * 1e9);
+    this.clock = clock;
+    this.last = clock.seconds();
   }
 
   @Override
@@ -55,14 +57,21 @@ public final class HandBench implements Bench {
     // A person does it.
   }
 
+  /** A frame each second, and one at once when somebody has pressed something. */
   @Override
   public Frame advance(double seconds) {
-    double now = (System.nanoTime() - origin) / 1e9;
-    double due = (Math.floor(now / seconds) + 1) * seconds;
-    long until = origin + (long) (due * 1e9);
-    while (System.nanoTime() < until && !Thread.currentThread().isInterrupted()) {
-      LockSupport.parkNanos(until - System.nanoTime());
-    }
-    return new Frame(due, List.of(), new double[0]);
+    clock.await((Math.floor(last / seconds) + 1) * seconds);
+    last = Math.max(Math.nextUp(last), clock.seconds());
+    return new Frame(last, List.of(), new double[0]);
+  }
+
+  @Override
+  public OptionalDouble clock() {
+    return OptionalDouble.of(clock.seconds());
+  }
+
+  @Override
+  public void hurry() {
+    clock.hurry();
   }
 }

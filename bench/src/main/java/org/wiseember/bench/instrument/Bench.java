@@ -2,6 +2,7 @@ package org.wiseember.bench.instrument;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.waveform.Capture;
@@ -63,4 +64,12 @@ public interface Bench {
    * @param seconds above 0
    */
   Frame advance(double seconds);
+
+  /** What its clock shows between two frames, s; empty where it has none of its own. */
+  default OptionalDouble clock() {
+    return OptionalDouble.empty();
+  }
+
+  /** Something was said that is not to wait for the next moment to read. */
+  default void hurry() {}
 }

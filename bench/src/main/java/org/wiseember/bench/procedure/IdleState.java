@@ -39,7 +39,7 @@ public enum IdleState {
     return words;
   }
 
-  SetPoints setPoints() {
+  public SetPoints setPoints() {
     return SetPoints.idle(acOutput, dcPort, eco);
   }
 }

@@ -3,6 +3,7 @@ package org.wiseember.bench.procedure;
 import java.util.List;
 import java.util.Optional;
 import org.wiseember.bench.instrument.SetPoints;
+import org.wiseember.core.hand.Pressed;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
@@ -29,6 +30,20 @@ public interface Procedure {
 
   /** What it asked for is done. */
   default void confirm() {}
+
+  /** What a person does at this moment of a test by hand; empty for a test that is not. */
+  default Optional<Now> now() {
+    return Optional.empty();
+  }
+
+  /**
+   * Takes what a person said by key and moves on.
+   *
+   * @return what was noticed in it, possibly nothing
+   */
+  default List<Notice> press(Pressed pressed) {
+    return List.of();
+  }
 
   /**
    * Takes one frame and moves on.

@@ -1,8 +1,10 @@
 package org.wiseember.bench.run;
 
 import java.util.List;
+import java.util.Optional;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.StillOn;
+import org.wiseember.bench.procedure.Now;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Frame;
@@ -22,6 +24,7 @@ import org.wiseember.core.trace.Frame;
  * @param health how each instrument does, in the bench's order
  * @param unitShows what the unit shows beside its figures, such as an error code
  * @param asks what a person has to do before the run goes on; empty for nothing
+ * @param now what a person does in a test by hand; empty in one that is not
  * @param unsaved why the newest frames are not on disk yet; empty when they are
  * @param stillOn loads that could not be switched off when it ended; empty while it runs
  */
@@ -39,5 +42,6 @@ public record RunView(
     List<Health> health,
     String unitShows,
     String asks,
+    Optional<Now> now,
     String unsaved,
     List<StillOn> stillOn) {}

@@ -18,7 +18,9 @@ import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.instrument.StillOn;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.core.hand.Pressed;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.notice.Watcher;
 import org.wiseember.core.quantity.Figures;
@@ -46,6 +48,7 @@ public final class Runner {
   private final Consumer<RunView> watcher;
   private final List<Watcher> watchers;
   private final Queue<Remark> remarks = new ConcurrentLinkedQueue<>();
+  private final Queue<Pressed> presses = new ConcurrentLinkedQueue<>();
   private final CountDownLatch over = new CountDownLatch(1);
   private final Newest newest = new Newest();
   private final Thinner power = new Thinner();
@@ -53,12 +56,13 @@ public final class Runner {
   private final Thinner display = new Thinner();
   private final List<Notice> notices = new ArrayList<>();
   private volatile Pace pace;
+  private volatile List<Pressed> replay;
   private volatile String stopWanted;
   private volatile String finishWanted;
   private volatile boolean confirmed;
   private String shown = "";
   private List<Health> health;
-  private Frame last;
+  private volatile Frame last;
   private double delivered;
   private double loadedSince = Double.NaN;
   private long frames;
@@ -117,10 +121,11 @@ public final class Runner {
    * it. Call before {@link #start()}.
    *
    * @param frames read before, oldest first
+   * @param said what a person said by key, oldest first
    * @param noticed what was noticed then
    * @return whether a simulated bench came to the very readings that were kept
    */
-  public boolean catchUp(Iterable<Frame> frames, List<Notice> noticed) {
+  public boolean catchUp(Iterable<Frame> frames, List<Pressed> said, List<Notice> noticed) {
     boolean same = true;
     for (Frame frame : frames) {
       if (bench.simulated()) {
@@ -132,6 +137,7 @@ public final class Runner {
       watchers.forEach(w -> w.take(frame));
       keepSums(frame);
     }
+    said.forEach(procedure::press);
     notices.addAll(noticed);
     shown = bench.unitShows();
     resumed = true;
@@ -168,6 +174,24 @@ public final class Runner {
    */
   public void finish(String why) {
     finishWanted = why;
+  }
+
+  /** What the bench clock shows now, s. */
+  public double clock() {
+    Frame newest = last;
+    return bench.clock().orElse(newest == null ? 0 : newest.seconds());
+  }
+
+  /** Hands the procedure what a person said by key. It is kept by whoever calls. */
+  public void press(Pressed pressed) {
+    presses.add(pressed);
+    bench.hurry();
+  }
+
+  /** Goes through everything once more that was pressed, after some of it was corrected. */
+  public void replay(List<Pressed> all) {
+    replay = List.copyOf(all);
+    bench.hurry();
   }
 
   /** Says that what the procedure asked a person for is done. */
@@ -295,6 +319,7 @@ public final class Runner {
       take(bench.advance(FRAME_SECONDS));
       unflushed++;
       long clock = System.nanoTime();
+      viewed = takePresses() ? clock - VIEW_NANOS : viewed;
       if (clock - flushed >= FLUSH_NANOS || unflushed >= MOST_UNFLUSHED) {
         flush();
         flushed = clock;
@@ -343,6 +368,20 @@ public final class Runner {
     noticeHealth(frame.seconds());
     noticeWhatItShows(frame.seconds());
     takeRemarks(frame.seconds());
+  }
+
+  /** Whether there were any. */
+  private boolean takePresses() {
+    List<Pressed> corrected = replay;
+    boolean any = !presses.isEmpty() || corrected != null;
+    if (corrected != null && procedure instanceof ByHand byHand) {
+      byHand.replay(corrected);
+    }
+    replay = null;
+    for (Pressed next = presses.poll(); next != null; next = presses.poll()) {
+      procedure.press(next).forEach(this::keep);
+    }
+    return any;
   }
 
   /** A code on the unit is kept with the run, once for each. */
@@ -430,6 +469,7 @@ public final class Runner {
         health,
         bench.unitShows(),
         procedure.asks().orElse(""),
+        procedure.now(),
         unsaved,
         stillOn);
   }

@@ -212,20 +212,6 @@ public class PowerProceduresTest {
     assertEquals(heat.phase(), Phase.DONE);
   }
 
-  @Test
-  public void aTestByHandAsksOneThingAfterTheOther() {
-    StepByStep steps = new StepByStep(StepByStep.USB, List.of("first", "second"), List.of());
-    assertEquals(steps.asks(), Optional.of("first"));
-    steps.take(new Frame(1, List.of(), new double[0]));
-    assertEquals(steps.asks(), Optional.of("first"));
-    steps.confirm();
-    steps.take(new Frame(2, List.of(), new double[0]));
-    assertEquals(steps.asks(), Optional.of("second"));
-    steps.confirm();
-    steps.take(new Frame(3, List.of(), new double[0]));
-    assertEquals(steps.phase(), Phase.DONE);
-  }
-
   /** A soak ends when eco mode has put the output to sleep. */
   @Test
   public void aSoakSeesTheOutputGoOff() {

@@ -34,13 +34,11 @@ record Beside(double standing, double leads, double halfWidth, List<Warning> war
     return standing + leads;
   }
 
-  static Beside of(
-      Trace trace, Treatment treatment, PowerReading power, DrainEnds ends, double hours) {
+  /** A radio or an app alone, over so many hours. */
+  static Beside standing(Treatment treatment, boolean alternating, double hours) {
     List<Warning> warnings = new ArrayList<>();
     double drawn = treatment.standingWatts() * hours;
-    double converted = power.alternatingCurrent() ? CONVERTED : 1;
-    double standing = drawn * converted;
-    double halfWidth = power.alternatingCurrent() ? drawn * CONVERTED_HALF_WIDTH : 0;
+    double standing = drawn * (alternating ? CONVERTED : 1);
     if (standing > 0) {
       warnings.add(
           new Warning(
@@ -50,6 +48,14 @@ record Beside(double standing, double leads, double halfWidth, List<Warning> war
                   + Figures.plain(standing, Unit.WATT_HOUR)
                   + " they would have left for the load are added."));
     }
+    return new Beside(standing, 0, alternating ? drawn * CONVERTED_HALF_WIDTH : 0, warnings);
+  }
+
+  static Beside of(
+      Trace trace, Treatment treatment, PowerReading power, DrainEnds ends, double hours) {
+    Beside radio = standing(treatment, power.alternatingCurrent(), hours);
+    List<Warning> warnings = new ArrayList<>(radio.warnings());
+    double halfWidth = radio.halfWidth();
     double leads = 0;
     if (!power.alternatingCurrent() && treatment.leadOhms() > 0) {
       leads = inLeads(trace, treatment.leadOhms(), ends);
@@ -63,7 +69,7 @@ record Beside(double standing, double leads, double halfWidth, List<Warning> war
                   + Figures.plain(leads, Unit.WATT_HOUR)
                   + " before the meter; that is added, since the unit delivered it."));
     }
-    return new Beside(standing, leads, halfWidth, warnings);
+    return new Beside(radio.standing(), leads, halfWidth, warnings);
   }
 
   private static double inLeads(Trace trace, double ohms, DrainEnds ends) {

@@ -126,7 +126,7 @@ final class RunningTotal {
    * off by hand rises every time, and its step is that of its last digit: the greatest power of ten
    * of which every reading is a whole multiple.
    */
-  private static double step(Series total) {
+  static double step(Series total) {
     double least = Double.POSITIVE_INFINITY;
     int still = 0;
     for (int i = 1; i < total.size(); i++) {

@@ -327,14 +327,17 @@ public final class UsableCapacity {
 
   private void noteReserve(Optional<Double> display) {
     if (display.isPresent() && display.get() >= RESERVE_SHOWN) {
-      warnings.add(
-          new Warning(
-              "reserve_shown",
-              "The display stood at "
-                  + Figures.plain(display.get())
-                  + " % at the cut-off, not at 0: so much the unit keeps back at this load, or its"
-                  + " display is off by as much."));
+      warnings.add(reserveShown(display.get()));
     }
+  }
+
+  static Warning reserveShown(double percent) {
+    return new Warning(
+        "reserve_shown",
+        "The display stood at "
+            + Figures.plain(percent)
+            + " % at the cut-off, not at 0: so much the unit keeps back at this load, or its"
+            + " display is off by as much.");
   }
 
   private void noteCycling(Series series, LoadPhases phases) {

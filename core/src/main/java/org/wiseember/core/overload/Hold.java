@@ -25,6 +25,8 @@ public record Hold(
     TRIPPED("tripped"),
     /** The load was taken off or changed with the output alive: held as long as anybody looked. */
     TAKEN_OFF("held until it was taken off"),
+    /** Nobody said how it ended; it was on when it was last read. */
+    NOT_SAID("on when it was last read"),
     /** The readings end under load. */
     STILL_ON("still held when the log ended");
 

@@ -35,13 +35,27 @@ final class HoldFinder {
   /** A meter that takes more readings than this to fade shows nothing of a trip. */
   private static final int MOST_FADING = 8;
 
+  /** Two readings by hand further apart may be of two tries, s. */
+  private static final double TOGETHER_SECONDS = 180;
+
   private final Series power;
   private final Series volts;
   private final double origin;
   private final double usualVolts;
+  private final boolean byHand;
   private final List<Warning> warnings = new ArrayList<>();
 
   HoldFinder(Series power, Series volts, double origin) {
+    this(power, volts, origin, false);
+  }
+
+  /** Of readings a person wrote down now and then: nothing is known between two of them. */
+  static HoldFinder readByHand(Series power, Series volts) {
+    return new HoldFinder(power, volts, 0, true);
+  }
+
+  private HoldFinder(Series power, Series volts, double origin, boolean byHand) {
+    this.byHand = byHand;
     this.power = power;
     this.volts = volts;
     this.origin = origin;
@@ -96,6 +110,9 @@ final class HoldFinder {
 
   /** Whether the next stretch is the same load, drifting or dipping for a moment. */
   private boolean goesOn(double watts, int last, Stay next) {
+    if (byHand && power.seconds(next.first()) - power.seconds(last) > TOGETHER_SECONDS) {
+      return false;
+    }
     if (power.gapAfter(last)) {
       return next.watts() > watts * (1 - FALL) && next.watts() < watts * (1 + STEP) + STEP_WATTS;
     }
@@ -148,17 +165,20 @@ final class HoldFinder {
     int first = stays.get(k).first();
     int last = stays.get(end).last();
     double pace = power.usualInterval();
-    double startWidth = first == 0 ? 0 : (power.seconds(first) - power.seconds(first - 1)) / 2;
-    startWidth = first > 0 && power.gapAfter(first - 1) ? pace / 2 : startWidth;
+    double startWidth =
+        first == 0 || byHand ? 0 : (power.seconds(first) - power.seconds(first - 1)) / 2;
+    startWidth = !byHand && first > 0 && power.gapAfter(first - 1) ? pace / 2 : startWidth;
     double start = power.seconds(first) - startWidth;
     Hold.End how = Hold.End.STILL_ON;
     double stop = power.seconds(last);
     double stopWidth = 0;
-    if (last + 1 < power.size()) {
+    if (byHand && !deadAfter(last)) {
+      how = Hold.End.NOT_SAID;
+    } else if (last + 1 < power.size()) {
       stopWidth = (power.seconds(last + 1) - power.seconds(last)) / 2;
       stop = power.seconds(last) + stopWidth;
-      how = how(stays.get(k).watts(), last);
-      if (power.gapAfter(last)) {
+      how = byHand ? Hold.End.TRIPPED : how(stays.get(k).watts(), last);
+      if (!byHand && power.gapAfter(last)) {
         warnings.add(
             new Warning(
                 "gap",
@@ -200,6 +220,12 @@ final class HoldFinder {
       return alive > ALIVE_SHARE * usualVolts ? Hold.End.TAKEN_OFF : Hold.End.TRIPPED;
     }
     return Hold.End.TRIPPED;
+  }
+
+  /** Whether the next volts that were read are gone, and the watts with them. */
+  private boolean deadAfter(int last) {
+    double alive = last + 1 < power.size() ? voltsSoonAfter(last) : Double.NaN;
+    return alive < DROPPED * usualVolts && power.value(last + 1) < DROPPED * power.value(last);
   }
 
   /**

@@ -10,6 +10,8 @@ import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
+import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.Pressed;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -63,6 +65,47 @@ public final class OverloadLadder {
     return new OverloadLadder(trace, method, caught).find();
   }
 
+  /**
+   * Works out a run that was made by hand.
+   *
+   * @param typed what was read off, as a trace
+   * @param presses what was said, in order of time; without any only readings speak
+   */
+  public static OverloadFinding byHand(Trace typed, List<Pressed> presses, OverloadMethod method) {
+    return new OverloadLadder(typed, method, Map.of()).findByHand(presses);
+  }
+
+  private OverloadFinding findByHand(List<Pressed> presses) {
+    noteAccuracy();
+    if (presses.stream().noneMatch(p -> p.is(Press.LOAD_ON))) {
+      return readAlone();
+    }
+    PressedHolds pressed = new PressedHolds(presses, trace);
+    warnings.addAll(pressed.warnings());
+    if (pressed.holds().isEmpty()) {
+      warnings.add(
+          new Warning("no_load", "No load was put on whose watts were read, so none is judged."));
+      return nothing(List.of());
+    }
+    return found(pressed.holds(), pressed.power(), 0);
+  }
+
+  /** Readings by hand without a word of what happened: only what was read is known. */
+  private OverloadFinding readAlone() {
+    Series power = trace.series(Channel.AC_POWER);
+    if (power.size() < 1) {
+      warnings.add(new Warning("no_power", "No watts were read, so no load can be judged."));
+      return nothing(List.of());
+    }
+    HoldFinder finder = HoldFinder.readByHand(power, trace.series(Channel.AC_VOLTAGE));
+    List<Hold> holds = finder.find();
+    if (holds.isEmpty()) {
+      warnings.add(new Warning("no_load", "No load was read."));
+      return nothing(List.of());
+    }
+    return found(holds, power, trace.seconds(0));
+  }
+
   /** A trip a scope caught is timed by it; a meter's readings are too far apart for it. */
   private Hold timed(Hold hold) {
     return caught.entrySet().stream()
@@ -88,14 +131,7 @@ public final class OverloadLadder {
       warnings.add(new Warning("no_power", "This log has no AC watts, so no load can be told."));
       return nothing(List.of());
     }
-    if (method.accuracyAssumed()) {
-      warnings.add(
-          new Warning(
-              "accuracy_assumed",
-              "The meter's accuracy was not given; ± "
-                  + method.power().words()
-                  + " of reading is assumed."));
-    }
+    noteAccuracy();
     double origin = trace.seconds(0);
     Series volts = trace.series(Channel.AC_VOLTAGE);
     HoldFinder finder = new HoldFinder(power, volts, origin);
@@ -112,6 +148,23 @@ public final class OverloadLadder {
               "no_volts",
               "The volts were not logged, so a load that was pulled out looks the same as a trip."));
     }
+    return found(holds, power, origin);
+  }
+
+  private void noteAccuracy() {
+    if (method.accuracyAssumed()) {
+      warnings.add(
+          new Warning(
+              "accuracy_assumed",
+              "The meter's accuracy was not given; ± "
+                  + method.power().words()
+                  + " of reading is assumed."));
+    }
+  }
+
+  /** The figures of loads that were held. */
+  private OverloadFinding found(List<Hold> holds, Series power, double origin) {
+    List<Hold> trips = holds.stream().filter(Hold::tripped).toList();
     noteEnd(holds, trips);
     Optional<TripFit> fit =
         TripFit.through(holds.stream().map(h -> TripTry.of(h, power)).toList(), method.power());
@@ -161,10 +214,12 @@ public final class OverloadLadder {
       warnings.add(
           new Warning(
               "no_trip",
-              last.end() == Hold.End.STILL_ON
-                  ? "Nothing tripped: the log ends with the load still on. A meter that dies with the"
-                      + " output would look the same."
-                  : "Nothing tripped: every load was held until it was taken off."));
+              last.end() == Hold.End.NOT_SAID
+                  ? "Nothing is known to have tripped: how the last load ended was not said."
+                  : last.end() == Hold.End.STILL_ON
+                      ? "Nothing tripped: the log ends with the load still on. A meter that dies with the"
+                          + " output would look the same."
+                      : "Nothing tripped: every load was held until it was taken off."));
     } else if (trips.size() > 1) {
       warnings.add(
           new Warning(

@@ -11,6 +11,8 @@ import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
+import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.Pressed;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -76,6 +78,76 @@ public final class PortLadder {
   public static PortFinding of(
       Trace trace, MeterClass volts, MeterClass amps, Treatment treatment, List<Double> asked) {
     return new PortLadder(treatment.of(trace), volts, amps, treatment.leadOhms(), asked).find();
+  }
+
+  /**
+   * Works out one run that was made by hand: each step from the press that the load is on to the
+   * press that it was read or went off, with the volts and amps that were read in between.
+   *
+   * @param typed what was read off, as a trace
+   * @param presses what was said, in order of time
+   */
+  public static PortFinding byHand(
+      Trace typed, List<Pressed> presses, MeterClass volts, MeterClass amps, Treatment treatment) {
+    return new PortLadder(treatment.of(typed), volts, amps, treatment.leadOhms(), List.of())
+        .findByHand(presses);
+  }
+
+  private PortFinding findByHand(List<Pressed> presses) {
+    Series current = trace.series(Channel.DC_CURRENT);
+    Series voltage = trace.series(Channel.DC_VOLTAGE);
+    List<PortPoint> carried = new ArrayList<>();
+    OptionalDouble trippedAt = OptionalDouble.empty();
+    List<Pressed> on = presses.stream().filter(p -> p.is(Press.LOAD_ON)).toList();
+    for (int k = 0; k < on.size(); k++) {
+      double next = k + 1 < on.size() ? on.get(k + 1).seconds() : Double.POSITIVE_INFINITY;
+      Optional<Pressed> off =
+          Pressed.first(
+              presses, on.get(k).seconds(), next, Press.WENT_OFF, Press.TRIPPED, Press.DROPPED_OUT);
+      // What was read is often written down a moment after the key.
+      double[] i = between(current, on.get(k).seconds(), next);
+      double[] u = between(voltage, on.get(k).seconds(), next);
+      boolean read = i.length > 0 && u.length > 0 && mean(i) > 0;
+      if (read && mean(u) > DEAD_VOLTS) {
+        carried.add(new PortPoint(mean(i), mean(u) + mean(i) * leadOhms, MeanScatter.of(u)));
+      }
+      if (off.isPresent() && trippedAt.isEmpty()) {
+        double drawn = i.length > 0 ? mean(i) : on.get(k).subject();
+        trippedAt = Double.isNaN(drawn) ? trippedAt : OptionalDouble.of(drawn);
+        noteWentOff(i.length > 0, on.get(k).subject());
+      } else if (off.isEmpty() && !read) {
+        warnings.add(
+            new Warning(
+                "step_not_read",
+                "At "
+                    + Figures.plain(on.get(k).subject(), Unit.AMPERE)
+                    + " volts and amps were not both read, so nothing is said of that step."));
+      }
+    }
+    List<PortPoint> points = grouped(carried);
+    if (points.isEmpty()) {
+      warnings.add(
+          new Warning("no_dc", "No step of this run has both volts and amps that were read."));
+      return PortFinding.none(warnings);
+    }
+    double most = points.get(points.size() - 1).amps();
+    // What it carried it carried, whatever the load was set to when it gave up.
+    return figures(
+        points,
+        trippedAt.isPresent()
+            ? OptionalDouble.of(Math.max(most, trippedAt.getAsDouble()))
+            : trippedAt);
+  }
+
+  private void noteWentOff(boolean read, double set) {
+    if (!read && !Double.isNaN(set)) {
+      warnings.add(
+          new Warning(
+              "amps_not_read",
+              "It went off with the load set to "
+                  + Figures.plain(set, Unit.AMPERE)
+                  + "; the amps at that moment were not read, so the set current is taken."));
+    }
   }
 
   private PortFinding find() {
@@ -188,7 +260,7 @@ public final class PortLadder {
       warnings.add(
           new Warning(
               "port_held",
-              "The port carried every current it was asked for; where it switches off was not"
+              "The port was on at every current that was read; where it switches off was not"
                   + " reached."));
     }
     if (leadOhms == 0) {

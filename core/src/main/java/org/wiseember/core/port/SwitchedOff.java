@@ -11,10 +11,14 @@ import org.wiseember.core.trace.Trace;
  * overnight. Told apart from a cut-off by the charge that was left, where the display was read.
  *
  * @param at s from the start of the trace
- * @param watts mean over the ten minutes before
+ * @param within limits of that, ± s
+ * @param watts mean over the ten minutes before; NaN where none were read
  * @param displayCharge % then; NaN where not read
  */
-public record SwitchedOff(double at, double watts, double displayCharge) {
+public record SwitchedOff(double at, double within, double watts, double displayCharge) {
+  /** Known no better than this it went off between two looks, s. */
+  private static final double BETWEEN_LOOKS = 60;
+
   private static final double BEFORE = 600;
   private static final double DEAD_SHARE = 0.3;
   private static final int MOMENTS = 3;
@@ -33,7 +37,7 @@ public record SwitchedOff(double at, double watts, double displayCharge) {
       if (dead == MOMENTS) {
         double at = volts.seconds(i - MOMENTS + 1);
         double charge = trace.series(Channel.DISPLAY_CHARGE).at(at, 600);
-        return Optional.of(new SwitchedOff(at - trace.seconds(0), mean(trace, at), charge));
+        return Optional.of(new SwitchedOff(at - trace.seconds(0), 0, mean(trace, at), charge));
       }
     }
     return Optional.empty();
@@ -52,11 +56,14 @@ public record SwitchedOff(double at, double watts, double displayCharge) {
   }
 
   public String words() {
-    return "The output went off after "
-        + Figures.duration(at)
-        + " at "
-        + Figures.fixed(watts, 1)
-        + " W"
+    return "The output went off "
+        + (within > BETWEEN_LOOKS
+            ? "between "
+                + Figures.duration(Math.max(0, at - within))
+                + " and "
+                + Figures.duration(at + within)
+            : "after " + Figures.duration(at))
+        + (Double.isNaN(watts) ? "" : " at " + Figures.fixed(watts, 1) + " W")
         + (Double.isNaN(displayCharge)
             ? "."
             : byItself()

@@ -22,6 +22,9 @@ public enum Channel {
   DC_VOLTAGE("dc_voltage", Unit.VOLT, "DC volts"),
   DC_CURRENT("dc_current", Unit.AMPERE, "DC amps"),
   DC_POWER("dc_power", Unit.WATT, "DC power"),
+  /** Running totals of a tester on the DC side. */
+  DC_ENERGY("dc_energy", Unit.WATT_HOUR, "DC energy total"),
+  DC_CHARGE("dc_charge", Unit.AMPERE_HOUR, "DC charge total"),
   /** All that goes into the unit. */
   IN_POWER("in_power", Unit.WATT, "charge power"),
   /** At the DC input: panels, a car, a second battery. */
@@ -35,6 +38,12 @@ public enum Channel {
   ROOM_TEMPERATURE("room_temperature", Unit.CELSIUS, "room"),
   DISPLAY_CHARGE("display_charge", Unit.PERCENT, "display charge"),
   DISPLAY_POWER("display_power", Unit.WATT, "display power"),
+  /** Watts in as the unit shows them. */
+  DISPLAY_IN("display_in", Unit.WATT, "display power in"),
+  /** Time to empty as the unit shows it while something draws. */
+  DISPLAY_TIME_LEFT("display_time_left", Unit.MINUTE, "display time to empty"),
+  /** Total harmonic distortion as a meter shows it, of the fundamental. */
+  DISTORTION("distortion", Unit.PERCENT, "distortion"),
   /** Time to full as the unit shows it while it charges. */
   DISPLAY_TIME("display_time", Unit.MINUTE, "display time to full"),
   ILLUMINANCE("illuminance", Unit.LUX, "light"),

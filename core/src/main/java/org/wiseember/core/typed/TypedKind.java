@@ -11,6 +11,15 @@ public enum TypedKind {
   DISPLAY("Display", Unit.PERCENT, Channel.DISPLAY_CHARGE, "38 %"),
   POWER("Watts", Unit.WATT, Channel.AC_POWER, "598 W"),
   VOLTS("Volts", Unit.VOLT, Channel.AC_VOLTAGE, "198 V"),
+  SECOND_TOTAL("Second meter's total", Unit.WATT_HOUR, Channel.SECOND_AC_ENERGY, "0.604 kWh"),
+  HERTZ("Frequency", Unit.HERTZ, Channel.FREQUENCY, "50.0 Hz"),
+  DISTORTION("Distortion", Unit.PERCENT, Channel.DISTORTION, "3.2 % THD"),
+  DC_TOTAL("DC total", Unit.WATT_HOUR, Channel.DC_ENERGY, "477 Wh"),
+  DC_CHARGE("DC amp-hours", Unit.AMPERE_HOUR, Channel.DC_CHARGE, "36.89 Ah"),
+  DC_POWER("DC watts", Unit.WATT, Channel.DC_POWER, "107 W"),
+  DISPLAY_OUT("Display, watts out", Unit.WATT, Channel.DISPLAY_POWER, "590 W"),
+  DISPLAY_IN("Display, watts in", Unit.WATT, Channel.DISPLAY_IN, "440 W"),
+  TIME_LEFT("Display, to empty", Unit.MINUTE, Channel.DISPLAY_TIME_LEFT, "1:20"),
   DC_VOLTS("DC volts", Unit.VOLT, Channel.DC_VOLTAGE, "12.34 V"),
   DC_AMPS("DC amps", Unit.AMPERE, Channel.DC_CURRENT, "18.44 A"),
   CASE("Case", Unit.CELSIUS, Channel.CASE_TEMPERATURE, "44.6 °C"),
@@ -52,7 +61,16 @@ public enum TypedKind {
 
   /** Whether it is seen by eye and read off no meter. */
   public boolean byEye() {
-    return this == DISPLAY || unit == Unit.ONE;
+    return onDisplay() || unit == Unit.ONE;
+  }
+
+  /** Whether it stands on the unit's own display. */
+  public boolean onDisplay() {
+    return this == DISPLAY
+        || this == DISPLAY_OUT
+        || this == DISPLAY_IN
+        || this == TIME_LEFT
+        || this == TIME_TO_FULL;
   }
 
   /** As it may be typed. */

@@ -72,11 +72,20 @@ public final class TypedReader {
 
   private static TypedAnswer answer(TypedKind kind, String stripped, Expected expected) {
     return switch (kind) {
-      case TOTAL -> new TypedTotal(stripped, expected).read();
+      case TOTAL -> new TypedTotal(kind, stripped, expected).read();
+      // Nothing is expected of a meter that counts something else.
+      case SECOND_TOTAL, DC_TOTAL ->
+          new TypedTotal(kind, stripped, Expected.nothing().rated(expected.ratedWattHours()))
+              .read();
       case CLOCK -> new TypedClock(stripped, expected).read();
       case DISPLAY -> display(stripped, expected);
       case POWER -> power(stripped, expected);
       case VOLTS -> plain(TypedKind.VOLTS, stripped, "v", "230.4 V", 1);
+      case HERTZ -> plain(kind, stripped, "hz", "50.0 Hz", 1);
+      case DISTORTION -> plain(kind, withoutThd(stripped), "%", "3.2 %", 1);
+      case DC_CHARGE -> plain(kind, stripped, "ah", "36.89 Ah", 1);
+      case DC_POWER, DISPLAY_OUT, DISPLAY_IN -> watts(kind, stripped);
+      case TIME_LEFT -> toCome(kind, stripped);
       case DC_VOLTS -> roundedVolts(plain(TypedKind.DC_VOLTS, stripped, "v", "12.34 V", 1));
       case DC_AMPS -> plain(TypedKind.DC_AMPS, stripped, "a", "18.44 A", 1);
       case CASE, ROOM -> celsius(kind, stripped);
@@ -86,7 +95,7 @@ public final class TypedReader {
       case IN_VOLTS -> plain(kind, stripped, "v", "38.2 V", 1);
       case IN_AMPS -> plain(kind, stripped, "a", "9.8 A", 1);
       case LIGHT -> light(stripped);
-      case TIME_TO_FULL -> toFull(stripped);
+      case TIME_TO_FULL -> toCome(kind, stripped);
       case SPOT -> TypedSpot.read(stripped);
       case FAN -> fan(stripped);
       case OTHER_POWER -> plain(TypedKind.OTHER_POWER, stripped, "w", "1 480 W", 1);
@@ -144,7 +153,7 @@ public final class TypedReader {
   }
 
   /** A time that is still to come, in any notation of a clock; kept in minutes. */
-  private static TypedAnswer toFull(String text) {
+  private static TypedAnswer toCome(TypedKind kind, String text) {
     TypedAnswer clock = new TypedClock(text, Expected.nothing()).read();
     return new TypedAnswer(
         clock
@@ -152,7 +161,7 @@ public final class TypedReader {
             .map(
                 r ->
                     new TypedReading(
-                        TypedKind.TIME_TO_FULL,
+                        kind,
                         r.value() / SECONDS_A_MINUTE,
                         r.resolution() / SECONDS_A_MINUTE,
                         r.asTyped(),
@@ -243,6 +252,16 @@ public final class TypedReader {
             new TypedReading(TypedKind.POWER, value, number.resolution() * factor, text, words)),
         "Read as " + words + ".",
         slips);
+  }
+
+  /** Watts that nothing is known of beside: in watts or kilowatts. */
+  private static TypedAnswer watts(TypedKind kind, String text) {
+    boolean kilo = TypedNumber.of(text).filter(n -> n.unitLowerCase().equals("kw")).isPresent();
+    return plain(kind, text, kilo ? "kw" : "w", kind.example(), kilo ? KILO : 1);
+  }
+
+  private static String withoutThd(String text) {
+    return text.replaceFirst("(?i)\\s*thd\\s*", " ").strip();
   }
 
   /** {@code dB(A)} and {@code dBA} are how most write it. */

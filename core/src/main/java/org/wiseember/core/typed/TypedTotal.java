@@ -13,10 +13,12 @@ final class TypedTotal {
   /** Two meters and the time it takes to type may differ by this much. */
   private static final double ALLOWED = 0.05;
 
+  private final TypedKind kind;
   private final String text;
   private final Expected expected;
 
-  TypedTotal(String text, Expected expected) {
+  TypedTotal(TypedKind kind, String text, Expected expected) {
+    this.kind = kind;
     this.text = text;
     this.expected = expected;
   }
@@ -174,7 +176,7 @@ final class TypedTotal {
   }
 
   private TypedReading reading(double value, double resolution) {
-    return new TypedReading(TypedKind.TOTAL, value, resolution, text.strip(), written(value));
+    return new TypedReading(kind, value, resolution, text.strip(), written(value));
   }
 
   private static String written(double wattHours) {

@@ -39,6 +39,7 @@ import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.drain.DrainSettings;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.Notebook;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 
@@ -68,8 +69,11 @@ public final class BenchStage extends StackPane {
   private final DoNowList doNow;
   private final LeadsList leads = new LeadsList();
   private final TypedPanel typed;
+  private final HandPane hand;
   private final ClockPanel clock;
   private final ChangeListener<RunView> watch = (o, was, is) -> show(is);
+  private final ChangeListener<List<Notebook.Written>> written =
+      (o, was, is) -> show(this.shown.view().get());
   private LiveRun shown;
   private int marks;
 
@@ -92,6 +96,7 @@ public final class BenchStage extends StackPane {
     setUp = new SetUpPane(desk, () -> getChildren().setAll(instruments));
     doNow = new DoNowList(desk);
     typed = new TypedPanel(desk);
+    hand = new HandPane(desk, this::choosePhoto);
     clock = new ClockPanel(desk);
     cutShort.setSpacing(6);
     cautions = new CautionStrip(desk);
@@ -100,8 +105,9 @@ public final class BenchStage extends StackPane {
     chart.setMinHeight(260);
     chart.setPrefHeight(300);
     VBox.setVgrow(chart, Priority.ALWAYS);
+    VBox.setVgrow(hand, Priority.ALWAYS);
     tiles = new LiveTiles(desk, widthProperty());
-    main = new HeadLast(head(), cautions, cutShort, setUp, tiles, chart, seen, said, noticed);
+    main = new HeadLast(head(), cautions, cutShort, setUp, hand, tiles, chart, seen, said, noticed);
     main.getStyleClass().add("stage");
     side.getChildren().addAll(doNow, typed, clock, leads);
     adaptive = new Adaptive(main, side, desk.textScale());
@@ -200,6 +206,7 @@ public final class BenchStage extends StackPane {
     mine = mine && (live.going() || live.plan().type().equals(desk.bench().test().get()));
     if (shown != null) {
       shown.view().removeListener(watch);
+      shown.notebook().removeListener(written);
       shown = null;
     }
     if (judgement == null || (judgement.unit().label().claims().isEmpty() && !mine)) {
@@ -217,6 +224,7 @@ public final class BenchStage extends StackPane {
     if (mine) {
       shown = live;
       live.view().addListener(watch);
+      live.notebook().addListener(written);
       title.setText(live.plan().title());
       typed.of(live);
       leads.show(live.plan().settings().leads(judgement.unit().label()));
@@ -306,6 +314,7 @@ public final class BenchStage extends StackPane {
   }
 
   private void arrange(boolean ready, boolean running, boolean over) {
+    boolean byHand = byHand();
     boolean seen =
         shown != null
             && shown.run() != null
@@ -313,19 +322,28 @@ public final class BenchStage extends StackPane {
     Words.shown(start, ready);
     Words.shown(toLabel, false);
     Words.shown(setUp, ready);
-    Words.shown(tiles, !ready || desk.bench().test().get().drains());
+    Words.shown(tiles, (!ready || desk.bench().test().get().drains()) && !byHand);
+    Words.shown(hand, !ready && byHand);
+    Words.shown(chart, !byHand);
+    Words.shown(clock, !byHand);
     if (!ready) {
       Words.shown(cautions, false);
     }
-    Words.shown(this.seen, running && seen && shown.plan().type().seenByEyes());
-    Words.shown(markButton, running);
+    Words.shown(this.seen, running && seen && !byHand && shown.plan().type().seenByEyes());
+    Words.shown(markButton, running && !byHand);
     Words.shown(stop, running);
-    Words.shown(dropped, running && seen && shown.plan().type().drains());
-    Words.shown(said, running);
-    Words.shown(typed, running);
-    Words.shown(noticed, !ready);
+    Words.shown(dropped, running && seen && !byHand && shown.plan().type().drains());
+    Words.shown(said, running && !byHand);
+    Words.shown(typed, running && !byHand);
+    Words.shown(noticed, !ready && !byHand);
     Words.shown(toVerdict, over);
     Words.shown(cutShort, ready);
+  }
+
+  private boolean byHand() {
+    return shown != null
+        && shown.run() != null
+        && shown.run().source() == RunSettings.Source.BY_HAND;
   }
 
   private void redraw() {
@@ -359,18 +377,23 @@ public final class BenchStage extends StackPane {
         view.latest().seconds(), view.unsaved().isEmpty() ? savedWords(view) : view.unsaved());
     noticed.show(view.notices());
     showSteps(view);
-    show(LiveChart.of(shown, view));
+    if (byHand()) {
+      hand.show(shown, view);
+    } else {
+      show(LiveChart.of(shown, view));
+    }
   }
 
   private String savedWords(RunView view) {
     return shown.run().source() == RunSettings.Source.BY_HAND
-        ? shown.typed().size() + " typed readings, all on disk."
+        ? shown.notebook().get().size() + " lines in the notebook, all on disk."
         : Figures.plain((double) view.frames()) + " readings a channel, all on disk.";
   }
 
   private void showSteps(RunView view) {
     boolean draining = view.phase() == Phase.SETTLING || view.phase() == Phase.MEASURING;
-    boolean byHand = shown.run().loadByHand() && shown.plan().type().drains();
+    boolean byHand =
+        shown.run().loadByHand() && shown.plan().type().drains() && view.now().isEmpty();
     boolean ask = byHand && draining && !(view.watts() > 1) && view.loadedSeconds() == 0;
     boolean off = byHand && view.phase() == Phase.WINDING_DOWN;
     boolean waits = !view.asks().isEmpty() && shown.run().source() != RunSettings.Source.SIMULATED;
@@ -385,8 +408,11 @@ public final class BenchStage extends StackPane {
   private String phaseWords(RunView view) {
     String ending = shown.run().procedure().ending().orElse("");
     String shows = view.unitShows().isEmpty() ? "" : " The unit shows " + view.unitShows() + ".";
-    boolean byHand = shown.run().source() == RunSettings.Source.BY_HAND;
-    return view.phase().words()
+    boolean byHand = byHand();
+    boolean goes = byHand && ending.isEmpty();
+    return (goes
+            ? "Read by hand, " + savedWords(view).replaceFirst("\\.$", "")
+            : view.phase().words())
         + (!ending.isEmpty() ? ". " + ending : ". " + shown.plan().settings().ends(byHand))
         + shows;
   }

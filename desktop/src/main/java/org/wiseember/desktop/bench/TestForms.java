@@ -7,10 +7,10 @@ import java.util.function.Function;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Charge;
 import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.MotorStarts;
-import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.start.Nameplate;
@@ -30,7 +30,7 @@ public final class TestForms {
   static Map<String, Function<Desk, Node>> all() {
     Map<String, Function<Desk, Node>> forms = new LinkedHashMap<>();
     forms.put(MotorStarts.KIND, TestForms::motor);
-    forms.put(StepByStep.USB, TestForms::usb);
+    forms.put(ByHand.USB, TestForms::usb);
     forms.put(HeatNoise.KIND, TestForms::distance);
     forms.put(Charge.KIND, ChargeForm::new);
     return forms;

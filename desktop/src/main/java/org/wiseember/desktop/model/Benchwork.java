@@ -2,6 +2,7 @@ package org.wiseember.desktop.model;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import java.util.function.DoubleFunction;
 import java.util.regex.Pattern;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -21,6 +23,7 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.collections.ObservableSet;
 import org.wiseember.bench.connect.ConnectedBench;
+import org.wiseember.bench.connect.HandClock;
 import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.DescriptionUnreadable;
 import org.wiseember.bench.instrument.InstrumentDescription;
@@ -74,13 +77,22 @@ public final class Benchwork {
   private final ObservableSet<String> cautionsSeen = FXCollections.observableSet();
   private final ObservableList<OnBench> instruments = FXCollections.observableArrayList();
   private final LeftOn leftOn;
+  private final DoubleFunction<HandClock> handClocks;
+  private final NotebookWork notebook;
 
-  Benchwork(Desk desk, Clock clock, Edits edits) {
+  Benchwork(Desk desk, Clock clock, DoubleFunction<HandClock> handClocks, Edits edits) {
     this.desk = desk;
+    this.handClocks = handClocks;
+    this.notebook = new NotebookWork(desk, clock, edits);
     this.clock = clock;
     this.edits = edits;
     this.leftOn = new LeftOn(desk, clock);
     loadsOnHand.addListener((o, was, is) -> onHand.set(onHand.get().loaded(LoadsOnHand.watts(is))));
+  }
+
+  /** The notebook of the run that is made by hand. */
+  public NotebookWork notebook() {
+    return notebook;
   }
 
   /** Loads that may still be on though nothing runs. */
@@ -243,7 +255,7 @@ public final class Benchwork {
                 plan.get(),
                 switch (wanted) {
                   case INSTRUMENTS -> BenchSetup.instruments(mine, plan.get(), 0, 1);
-                  case BY_HAND -> BenchSetup.byHand(byHand(mine), plan.get(), 0);
+                  case BY_HAND -> BenchSetup.byHand(byHand(mine), plan.get(), handClocks.apply(0));
                   default ->
                       BenchSetup.simulated(unit.name(), unit.label(), plan.get(), seed, practise);
                 },
@@ -251,12 +263,8 @@ public final class Benchwork {
                 clock.instant(),
                 next::take),
         run -> {
-          begin(next, run, List.of());
+          begin(next, run, clock.instant(), new NotebookWork.All(List.of(), List.of()));
           sayWhatWasNotTicked(run);
-          boolean counts = plan.get().settings().typed().contains(TypedKind.TOTAL);
-          if (wanted == RunSettings.Source.BY_HAND && counts) {
-            keep(next, TypedKind.TOTAL, 0, 1, "zeroed before the start", meterOf(next), 0);
-          }
         });
   }
 
@@ -287,8 +295,8 @@ public final class Benchwork {
         });
   }
 
-  private void begin(LiveRun next, RecordedRun run, List<KeptReading> typed) {
-    next.attach(run, typed);
+  private void begin(LiveRun next, RecordedRun run, Instant startedAt, NotebookWork.All written) {
+    next.attach(run, startedAt, written);
     desk.shownRun().set(run.runId());
     live.set(next);
     run.runner().pace(pace.get());
@@ -323,12 +331,12 @@ public final class Benchwork {
           RecordedRun resumed =
               RecordedRun.resume(
                   workbook, judgement.unit(), run, mine, speed, clock.instant(), next::take);
-          return new Resumed(resumed, workbook.typedReadings().of(run.id()));
+          return new Resumed(resumed, NotebookWork.all(workbook, run.id()));
         },
-        resumed -> begin(next, resumed.run(), resumed.typed()));
+        resumed -> begin(next, resumed.run(), run.startedAt(), resumed.written()));
   }
 
-  private record Resumed(RecordedRun run, List<KeptReading> typed) {}
+  private record Resumed(RecordedRun run, NotebookWork.All written) {}
 
   /** Closes a run that was cut short, for good. */
   public void closeInterrupted(Run run) {

@@ -16,6 +16,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import java.util.function.DoubleFunction;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
@@ -29,6 +30,7 @@ import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.wiseember.bench.connect.HandClock;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.solar.PanelsOnHand;
@@ -93,9 +95,18 @@ public final class Desk {
    * @param screen where what it shows changes
    */
   public Desk(Clock clock, Screen screen) {
+    this(clock, screen, HandClock::real);
+  }
+
+  /**
+   * The same with another time for tests that are made by hand.
+   *
+   * @param handClocks a clock that begins at so many seconds
+   */
+  public Desk(Clock clock, Screen screen, DoubleFunction<HandClock> handClocks) {
     this.clock = clock;
     this.screen = screen;
-    this.bench = new Benchwork(this, clock, edits);
+    this.bench = new Benchwork(this, clock, handClocks, edits);
     this.readingIn = new ReadingIn(this, clock, edits);
     this.captures = new CapturesIn(this, clock, edits);
     this.decisions = new Decisions(this, edits);

@@ -1,5 +1,6 @@
 package org.wiseember.desktop.model;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
@@ -9,12 +10,16 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.core.capacity.ExpectedEnd;
+import org.wiseember.core.hand.Pressed;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.trial.record.RecordedRun;
+import org.wiseember.trial.test.HandRecord;
+import org.wiseember.trial.test.Known;
 import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.Notebook;
 
 /** A run while it goes, as the window sees it: the newest view, at most one waiting at a time. */
 public final class LiveRun {
@@ -29,8 +34,11 @@ public final class LiveRun {
   private final ReadOnlyObjectWrapper<RunView> view = new ReadOnlyObjectWrapper<>();
   private final AtomicReference<RunView> newest = new AtomicReference<>();
   private final List<KeptReading> typed = new ArrayList<>();
+  private final ReadOnlyObjectWrapper<List<Notebook.Written>> notebook =
+      new ReadOnlyObjectWrapper<>(List.of());
   private final Consumer<RunView> whenOver;
   private RecordedRun run;
+  private Instant startedAt;
 
   LiveRun(
       Screen screen,
@@ -47,9 +55,38 @@ public final class LiveRun {
     this.whenOver = whenOver;
   }
 
-  void attach(RecordedRun recorded, List<KeptReading> before) {
+  void attach(RecordedRun recorded, Instant started, NotebookWork.All before) {
     this.run = recorded;
-    typed.addAll(before);
+    this.startedAt = started;
+    show(before);
+  }
+
+  /** Takes what stands in its notebook. */
+  void show(NotebookWork.All all) {
+    typed.clear();
+    typed.addAll(all.typed());
+    notebook.set(all.written());
+  }
+
+  /** When it began, by the wall clock. */
+  public Instant startedAt() {
+    return startedAt;
+  }
+
+  /** The lines of its notebook that count, in order of time. */
+  public ReadOnlyObjectProperty<List<Notebook.Written>> notebook() {
+    return notebook.getReadOnlyProperty();
+  }
+
+  /** What was pressed, in order of time. */
+  public List<Pressed> pressed() {
+    return notebook.get().stream().flatMap(w -> w.line().pressed().stream()).toList();
+  }
+
+  /** What is known so far in a test by hand. */
+  public List<Known> known() {
+    double now = run.runner().clock();
+    return plan.settings().known(new HandRecord(pressed(), typed(), now));
   }
 
   /** Called from the run's thread. */

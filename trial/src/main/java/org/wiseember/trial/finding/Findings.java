@@ -173,7 +173,10 @@ public final class Findings {
         kept.type()
             .worked(
                 new RunRecord(
-                    kept, workbook.runs().events(run.id()), workbook.typedReadings().of(run.id())),
+                    kept,
+                    workbook.runs().events(run.id()),
+                    workbook.typedReadings().of(run.id()),
+                    workbook.notebook().of(run.id())),
                 asked);
     if (run.state() != Run.State.RUNNING) {
       String answers = JSON.valueToTree(asked.answers()).toString();

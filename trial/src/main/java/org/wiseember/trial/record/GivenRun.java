@@ -24,6 +24,7 @@ import org.wiseember.trial.test.TestType;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
@@ -47,6 +48,7 @@ public record GivenRun(
     Treatment treatment,
     List<Event> events,
     List<KeptReading> typed,
+    List<NotebookLine> notebook,
     List<KeptCapture> captures) {
   public GivenRun {
     events = List.copyOf(events);
@@ -62,6 +64,7 @@ public record GivenRun(
         settings(label),
         Run.State.DONE,
         Treatment.NONE,
+        List.of(),
         List.of(),
         List.of(),
         List.of());
@@ -93,6 +96,7 @@ public record GivenRun(
         in.treatment(),
         in.events(),
         in.typed(),
+        in.notebook(),
         in.captures());
   }
 
@@ -113,7 +117,7 @@ public record GivenRun(
   public GivenRun with(KeptCapture more) {
     List<KeptCapture> all = new ArrayList<>(captures);
     all.add(more);
-    return new GivenRun(type, trace, settings, state, treatment, events, typed, all);
+    return new GivenRun(type, trace, settings, state, treatment, events, typed, notebook, all);
   }
 
   /** The same set up with these words by name. */
@@ -153,6 +157,7 @@ public record GivenRun(
         treatment,
         events,
         typed,
+        notebook,
         captures);
   }
 
@@ -172,7 +177,8 @@ public record GivenRun(
     return new RunRecord(
         new KeptRun(type, run, treatment, OnDemand.of(corrected()), captures, Optional.empty()),
         events,
-        typed);
+        typed,
+        notebook);
   }
 
   private Trace corrected() {

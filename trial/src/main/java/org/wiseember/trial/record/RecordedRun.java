@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.function.Consumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.wiseember.bench.connect.HandClock;
 import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.bench.instrument.InstrumentDescription;
@@ -31,6 +32,7 @@ import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.NewRun;
+import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
@@ -69,7 +71,14 @@ public final class RecordedRun {
       Pace pace,
       Instant startedAt,
       Consumer<RunView> watcher) {
-    return prepare(workbook, unit, plan.procedure(), plan.title(), setup, pace, startedAt, watcher);
+    Procedure procedure = procedure(plan, setup);
+    return prepare(workbook, unit, procedure, plan.title(), setup, pace, startedAt, watcher);
+  }
+
+  private static Procedure procedure(TestPlan plan, BenchSetup setup) {
+    return setup.settings().source() == RunSettings.Source.BY_HAND
+        ? plan.settings().byHand()
+        : plan.procedure();
   }
 
   /** Sets up any procedure. */
@@ -149,10 +158,10 @@ public final class RecordedRun {
                   run.settings().seed(),
                   BenchSetup.faults(run.settings()));
           case INSTRUMENTS -> BenchSetup.instruments(instruments, plan, elapsed, 1);
-          case BY_HAND, FILE -> BenchSetup.byHand(instruments, plan, elapsed);
+          case BY_HAND, FILE -> BenchSetup.byHand(instruments, plan, HandClock.real(elapsed));
         };
     boolean sameChannels = setup.bench().channels().equals(run.channels());
-    Procedure procedure = plan.procedure();
+    Procedure procedure = procedure(plan, setup);
     List<Notice> noticed =
         workbook.runs().events(run.id()).stream()
             .map(e -> new Notice(e.seconds(), e.code(), e.words()))
@@ -175,7 +184,8 @@ public final class RecordedRun {
                   + " reading, and how long lay between is not known."));
     }
     RecordedRun resumed = over(workbook, writer, unit, procedure, setup, pace, watcher);
-    if (!resumed.runner.catchUp(frames(trace, run.channels()), noticed)) {
+    if (!resumed.runner.catchUp(
+        frames(trace, run.channels()), workbook.notebook().pressed(run.id()), noticed)) {
       close(setup);
       writer.end(Run.State.INTERRUPTED, run.ending());
       throw new WorkbookException(
@@ -191,6 +201,9 @@ public final class RecordedRun {
     double last = trace.isEmpty() ? 0 : trace.seconds(trace.size() - 1);
     for (KeptReading typed : workbook.typedReadings().of(run.id())) {
       last = Math.max(last, typed.seconds());
+    }
+    for (NotebookLine line : workbook.notebook().of(run.id())) {
+      last = Math.max(last, line.latest());
     }
     for (Event event : workbook.runs().events(run.id())) {
       last = Math.max(last, event.seconds());

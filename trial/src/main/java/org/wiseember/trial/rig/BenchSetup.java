@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import org.wiseember.bench.connect.ConnectedBench;
 import org.wiseember.bench.connect.HandBench;
+import org.wiseember.bench.connect.HandClock;
 import org.wiseember.bench.instrument.Bench;
 import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.Instrument;
@@ -67,12 +68,11 @@ public record BenchSetup(Bench bench, RunSettings settings) {
         settings(line, plan, RunSettings.Source.INSTRUMENTS));
   }
 
-  /** No wire at all: everything is typed. */
+  /** No wire at all: everything is typed, and what happens is said by key. */
   public static BenchSetup byHand(
-      List<InstrumentDescription> descriptions, TestPlan plan, double startedSeconds) {
+      List<InstrumentDescription> descriptions, TestPlan plan, HandClock clock) {
     return new BenchSetup(
-        new HandBench(
-            descriptions.stream().map(InstrumentDescription::instrument).toList(), startedSeconds),
+        new HandBench(descriptions.stream().map(InstrumentDescription::instrument).toList(), clock),
         settings(descriptions, plan, RunSettings.Source.BY_HAND));
   }
 

@@ -1,7 +1,12 @@
 package org.wiseember.trial.test;
 
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
+import org.wiseember.core.hand.Pressed;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
@@ -11,13 +16,53 @@ import org.wiseember.core.waveform.NominalFrequency;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunSettings;
 
 /** All that was kept of a run, for working it out. */
-public record RunRecord(KeptRun kept, List<Event> events, List<KeptReading> typed) {
+public record RunRecord(
+    KeptRun kept, List<Event> events, List<KeptReading> typed, List<NotebookLine> notebook) {
   public RunRecord {
-    events = List.copyOf(events);
     typed = List.copyOf(typed);
+    notebook = List.copyOf(notebook);
+    events = withBegun(kept, events, notebook);
+  }
+
+  /** By hand the steps of a test began where it was pressed, whatever was corrected since. */
+  private static List<Event> withBegun(
+      KeptRun kept, List<Event> events, List<NotebookLine> notebook) {
+    RunSettings settings = kept.run().settings();
+    List<Pressed> pressed = pressed(notebook);
+    if (settings.source() != RunSettings.Source.BY_HAND || pressed.isEmpty()) {
+      return List.copyOf(events);
+    }
+    return Stream.concat(
+            events.stream(),
+            kept.type().kept(settings).byHand().begun(pressed).stream().map(Event::of))
+        .sorted(Comparator.comparingDouble(Event::seconds))
+        .toList();
+  }
+
+  private static List<Pressed> pressed(List<NotebookLine> notebook) {
+    return notebook.stream().flatMap(l -> l.pressed().stream()).toList();
+  }
+
+  /** Whether a person read everything. */
+  public boolean byHand() {
+    return run().settings().source() == RunSettings.Source.BY_HAND;
+  }
+
+  /** What a person said by key, in order of time. */
+  public List<Pressed> pressed() {
+    return pressed(notebook);
+  }
+
+  /** The coarsest step each channel was typed in. */
+  public Map<Channel, Double> typedSteps() {
+    Map<Channel, Double> steps = new EnumMap<>(Channel.class);
+    typed.forEach(r -> steps.merge(r.channel(), r.resolution(), Math::max));
+    return steps;
   }
 
   public Run run() {

@@ -3,6 +3,7 @@ package org.wiseember.trial.test;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.label.Label;
@@ -39,6 +40,14 @@ public interface TestSettings {
 
   /** The test itself. */
   Procedure procedure();
+
+  /** The test with nothing but eyes, a meter that is read and one key at a time. */
+  ByHand byHand();
+
+  /** What is known so far while it is made by hand, the most telling first. */
+  default List<Known> known(HandRecord record) {
+    return typed().stream().flatMap(kind -> Known.of(kind, record).stream()).toList();
+  }
 
   /** The simulated bench for it. */
   default SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {

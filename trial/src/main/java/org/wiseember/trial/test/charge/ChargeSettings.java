@@ -6,11 +6,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Charge;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Beside;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
@@ -81,6 +83,38 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
   @Override
   public Procedure procedure() {
     return new Charge(setting.sources());
+  }
+
+  @Override
+  public ByHand byHand() {
+    return ByHand.of(Charge.KIND, procedure().steps())
+        .step("ready", "Nothing plugged in: write display and case")
+        .how("Such as: 0 %, case 23 °C.")
+        .on(Press.DONE, "in")
+        .nextPart()
+        .step("in", "Plug in: " + setting.words())
+        .how("Press at the moment it goes in.")
+        .on(Press.LOAD_ON, "charge")
+        .nextPart()
+        .step("charge", "It charges. Look in now and then")
+        .how(
+            "Write the watts in, the charge shown and its time to full; more often near the end. Press"
+                + " when it takes no more.")
+        .clock("charging for")
+        .on(Press.FULL, "full")
+        .on(Press.REFUSES, "refused")
+        .on(Press.TAKEN_OFF, "early")
+        .nextPart()
+        .step("full", "Full. Write the last watts and the display")
+        .how("Then all sources out.")
+        .last(Press.DONE, "Full, seen by hand. All sources out.")
+        .step("refused", "It takes nothing. Write what it shows")
+        .how("Volts of the source, the display, a code. Then the source out.")
+        .last(Press.DONE, "It refused to charge.")
+        .step("early", "Write the display")
+        .how("The charge is not whole.")
+        .broken(Press.DONE, "The source was taken out before it was full.")
+        .build();
   }
 
   @Override

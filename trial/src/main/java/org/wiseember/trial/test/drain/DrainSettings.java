@@ -2,6 +2,7 @@ package org.wiseember.trial.test.drain;
 
 import java.util.List;
 import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.bench.procedure.Procedure;
@@ -9,8 +10,10 @@ import org.wiseember.bench.run.RunView;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.capacity.ExpectedEnd;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.Leads;
@@ -66,6 +69,42 @@ public record DrainSettings(boolean direct, double watts, double volts, String r
   }
 
   @Override
+  public ByHand byHand() {
+    String load = Figures.plain(watts, Unit.WATT);
+    return ByHand.of(direct ? Drain.DC : Drain.AC, procedure().steps())
+        .step("on", "Switch the load on: " + load)
+        .how(
+            direct
+                ? "Write what the display shows and the tester's totals first, such as: 100 %, 0 Wh,"
+                    + " 0 Ah."
+                : "Write what the display and the meter show first, such as: 100 %, 0 Wh.")
+        .about(watts)
+        .on(Press.LOAD_ON, "run")
+        .nextPart()
+        .step("run", "Let it run. Look in now and then")
+        .how(
+            direct
+                ? "Write the tester's Wh and Ah, volts and amps, and the display. Press when the port"
+                    + " goes dead."
+                : "Write the total, the watts and the display. Press at the moment the output drops"
+                    + " out.")
+        .clock("under load for")
+        .about(watts)
+        .on(Press.DROPPED_OUT, "end")
+        .on(Press.TAKEN_OFF, "early")
+        .nextPart()
+        .step("end", "Write what meter and display show now")
+        .how(
+            "The last total, the charge shown, and any code. A meter that died with the output tells"
+                + " once it has power again: read it before you recharge for real.")
+        .last(Press.DONE, "The output dropped out, seen by hand.")
+        .step("early", "Write what meter and display show now")
+        .how("The drain is not whole; it tells the least the unit holds.")
+        .broken(Press.DONE, "The load was taken off before the output dropped out.")
+        .build();
+  }
+
+  @Override
   public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
     return direct
         ? SimulatedRig.BARE.clamped(Clamped.PORT)
@@ -81,7 +120,12 @@ public record DrainSettings(boolean direct, double watts, double volts, String r
   @Override
   public List<TypedKind> typed() {
     return direct
-        ? List.of(TypedKind.DISPLAY, TypedKind.DC_VOLTS, TypedKind.DC_AMPS)
+        ? List.of(
+            TypedKind.DC_TOTAL,
+            TypedKind.DC_CHARGE,
+            TypedKind.DISPLAY,
+            TypedKind.DC_VOLTS,
+            TypedKind.DC_AMPS)
         : List.of(TypedKind.DISPLAY, TypedKind.TOTAL, TypedKind.CLOCK, TypedKind.POWER);
   }
 

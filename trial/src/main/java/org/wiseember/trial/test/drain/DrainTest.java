@@ -6,6 +6,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.CapacityMethod;
+import org.wiseember.core.capacity.HandDrain;
 import org.wiseember.core.capacity.ShutOff;
 import org.wiseember.core.capacity.SteadyMean;
 import org.wiseember.core.capacity.UsableCapacity;
@@ -68,8 +69,7 @@ abstract class DrainTest implements TestType {
 
   @Override
   public final TestRun worked(RunRecord record, Asked asked) {
-    CapacityFinding finding =
-        UsableCapacity.of(record.trace(), method(record, asked).with(record.treatment()));
+    CapacityFinding finding = finding(record, method(record, asked).with(record.treatment()));
     return new DrainRun(
         record.kept(),
         finding,
@@ -80,6 +80,14 @@ abstract class DrainTest implements TestType {
         steady(record, finding, Channel.AC_VOLTAGE, "Output volts under load"),
         steady(record, finding, Channel.FREQUENCY, "Frequency under load"),
         room(record, finding));
+  }
+
+  /** By what was said where it was made by hand, else by what was read. */
+  private CapacityFinding finding(RunRecord record, CapacityMethod method) {
+    return (record.byHand()
+            ? HandDrain.of(record.trace(), record.typedSteps(), record.pressed(), method, !direct)
+            : Optional.<CapacityFinding>empty())
+        .orElseGet(() -> UsableCapacity.of(record.trace(), method));
   }
 
   private static Optional<SteadyMean> steady(

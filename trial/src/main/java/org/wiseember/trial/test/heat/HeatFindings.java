@@ -96,7 +96,8 @@ final class HeatFindings {
         continue;
       }
       double read = settled(watts, a, listen, b);
-      double power = Double.isNaN(read) && load < loads.size() ? loads.get(load) : read;
+      boolean obeyed = Double.isNaN(read) && load < loads.size() && !record.byHand();
+      double power = obeyed ? loads.get(load) : read;
       load++;
       OptionalInt step = fanStep(treated, a, b);
       if (step.isPresent() && !Double.isNaN(power)) {

@@ -3,11 +3,14 @@ package org.wiseember.trial.test.heat;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Beside;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.Kept;
@@ -51,6 +54,43 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
   @Override
   public Procedure procedure() {
     return new HeatNoise(loads);
+  }
+
+  @Override
+  public ByHand byHand() {
+    ByHand.Script script =
+        ByHand.of(HeatNoise.KIND, procedure().steps())
+            .step("room", "Unit off: write the sound and the warmth of the room")
+            .how("Such as: 34 dB, room 21.5 °C, case 21.8 °C.")
+            .begins(HeatNoise.BACKGROUND, "", "Unit off, the sound of the room")
+            .on(Press.READ, "load-0");
+    for (int i = 0; i < loads.size(); i++) {
+      String watts = Figures.plain(loads.get(i), Unit.WATT);
+      boolean last = i == loads.size() - 1;
+      script
+          .nextPart()
+          .step("load-" + i, "Load to " + watts)
+          .about(loads.get(i))
+          .on(Press.LOAD_ON, "read-" + i)
+          .step("read-" + i, "Listen and feel at " + watts)
+          .how(
+              (last ? "Every ten minutes for 50 min or more" : "After four minutes")
+                  + ": 42 dB, case 38 °C, room 22 °C, fan 2, 61 °C at the plug.")
+          .begins(HeatNoise.LOAD, "", watts)
+          .clock("on for")
+          .about(loads.get(i));
+      if (last) {
+        script.last(Press.READ, "All loads heard and felt. Load off.");
+      } else {
+        script.on(Press.READ, "load-" + (i + 1));
+      }
+      script.on(Press.TRIPPED, "dropped");
+    }
+    return script
+        .step("dropped", "The output dropped out. All loads off")
+        .how("Write the code and how hot it is.")
+        .last(Press.DONE, "The output dropped out; what was read stays.")
+        .build();
   }
 
   @Override

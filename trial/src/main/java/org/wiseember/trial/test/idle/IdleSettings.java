@@ -2,11 +2,13 @@ package org.wiseember.trial.test.idle;
 
 import java.util.List;
 import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.IdleState;
 import org.wiseember.bench.procedure.IdleWatch;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
@@ -31,6 +33,37 @@ public record IdleSettings(double volts, String reason) implements TestSettings 
   @Override
   public Procedure procedure() {
     return new IdleWatch(List.of(IdleState.values()));
+  }
+
+  @Override
+  public ByHand byHand() {
+    ByHand.Script script = ByHand.of(IdleWatch.KIND, procedure().steps());
+    IdleState[] states = IdleState.values();
+    for (int i = 0; i < states.length; i++) {
+      IdleState state = states[i];
+      if (i > 0) {
+        script.nextPart();
+      }
+      script
+          .step("set-" + i, "Nothing plugged in, " + state.words())
+          .how("Press once it is so.")
+          .on(Press.DONE, "read-" + i)
+          .step("read-" + i, "Read what the battery gives, " + state.words())
+          .how(
+              "Volts and amps off clamp or shunt, such as: 12.70 V, 0.96 A; again after some minutes,"
+                  + " for a fan comes and goes. Without a meter the display now and hours later will"
+                  + " do: 98 %.")
+          .clock("so for")
+          .begins(IdleWatch.STATE, state.key(), state.words());
+      if (i == states.length - 1) {
+        script.last(Press.READ, "Read in " + states.length + " states.");
+      } else {
+        script
+            .on(Press.READ, "set-" + (i + 1))
+            .last(Press.ENOUGH, "Read in " + (i + 1) + " states.");
+      }
+    }
+    return script.build();
   }
 
   @Override

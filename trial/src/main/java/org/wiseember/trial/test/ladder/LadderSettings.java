@@ -2,11 +2,14 @@ package org.wiseember.trial.test.ladder;
 
 import java.util.List;
 import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.LoadLadder;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.LiveMoment;
@@ -32,6 +35,40 @@ public record LadderSettings(List<Double> loads, double volts, String reason)
   @Override
   public Procedure procedure() {
     return new LoadLadder(loads, ROUNDS, volts);
+  }
+
+  @Override
+  public ByHand byHand() {
+    ByHand.Script script =
+        ByHand.of(LoadLadder.KIND, procedure().steps())
+            .step("ready", "AC output on, nothing plugged in")
+            .how(
+                "Write DC volts and amps without load, and the volts at the outlet: 12.7 V, 0.96 A.")
+            .on(Press.READ, "load-0");
+    int all = loads.size() * ROUNDS;
+    for (int i = 0; i < all; i++) {
+      String watts = Figures.plain(loads.get(i % loads.size()), Unit.WATT);
+      script
+          .nextPart()
+          .step("load-" + i, "Plug in " + watts)
+          .about(loads.get(i % loads.size()))
+          .on(Press.LOAD_ON, "read-" + i)
+          .step("read-" + i, "Wait half a minute, then read all at " + watts)
+          .how("Watts, DC volts and amps in one line, read together: 528 W, 11.30 V, 52.0 A.")
+          .clock("on for")
+          .about(loads.get(i % loads.size()));
+      if (i == all - 1) {
+        script.last(Press.READ, "All loads read, " + ROUNDS + " times. Unplug the last one.");
+      } else {
+        script.on(Press.READ, "load-" + (i + 1));
+      }
+      script.on(Press.TRIPPED, "dropped");
+    }
+    return script
+        .step("dropped", "The output dropped out. All loads off")
+        .how("Write the code it shows. The loads before stay.")
+        .last(Press.DONE, "The output dropped out; the loads before it stay.")
+        .build();
   }
 
   @Override

@@ -2,10 +2,11 @@ package org.wiseember.trial.test.legs;
 
 import java.util.List;
 import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.procedure.Procedure;
-import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.wiring.Connector;
@@ -36,12 +37,22 @@ public record LegsSettings(String reason) implements TestSettings {
 
   @Override
   public Procedure procedure() {
-    return new StepByStep(
-        StepByStep.TWO_LEGS,
-        List.of(
-            "Without the 240 V load: type the watts of both legs",
-            "240 V load on and steady: type the watts of both legs"),
-        cautions());
+    return byHand();
+  }
+
+  @Override
+  public ByHand byHand() {
+    return ByHand.of(ByHand.TWO_LEGS, cautions())
+        .step("before", "Without the 240 V load: read the watts of both legs")
+        .how("In one line: 150 W, other leg 67 W.")
+        .on(Press.READ, "load")
+        .nextPart()
+        .step("load", "240 V load on and steady: read the watts of both legs")
+        .how("In one line: 1 520 W, other leg 1 480 W; the volts across both too.")
+        .clock("so for")
+        .last(Press.READ, "Both legs read, 2 steps.")
+        .on(Press.TRIPPED, "load")
+        .build();
   }
 
   private static List<DoNow> cautions() {

@@ -2,7 +2,7 @@ package org.wiseember.trial.test.legs;
 
 import java.util.Optional;
 import java.util.Set;
-import org.wiseember.bench.procedure.StepByStep;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -25,7 +25,7 @@ import org.wiseember.workbook.RunSettings;
 public final class LegsTest implements TestType {
   @Override
   public String key() {
-    return StepByStep.TWO_LEGS;
+    return ByHand.TWO_LEGS;
   }
 
   @Override

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Held;
 import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.bench.procedure.Procedure;
@@ -18,7 +19,9 @@ import org.wiseember.core.overload.LoadRecipe;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.HandRecord;
 import org.wiseember.trial.test.Kept;
+import org.wiseember.trial.test.Known;
 import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.SimulatedRig;
@@ -173,6 +176,16 @@ public record OverloadSettings(
   @Override
   public double designWatts() {
     return 0;
+  }
+
+  @Override
+  public List<Known> known(HandRecord record) {
+    return OverloadByHand.known(held, record);
+  }
+
+  @Override
+  public ByHand byHand() {
+    return OverloadByHand.of(held, baseWatts, procedure().steps());
   }
 
   @Override

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Condition;
 import org.wiseember.core.label.Group;
@@ -94,8 +95,29 @@ public final class OverloadTest implements TestType {
     }
     return new OverloadRun(
         record.kept(),
-        OverloadLadder.of(record.trace(), method.with(record.treatment()), caught),
-        record.events(OverloadHolds.RECOVERY).stream().map(Event::words).toList());
+        record.byHand()
+            ? OverloadLadder.byHand(
+                record.trace(), record.pressed(), method.with(record.treatment()))
+            : OverloadLadder.of(record.trace(), method.with(record.treatment()), caught),
+        recovery(record));
+  }
+
+  /** How the output came back after its trips, a sentence each. */
+  private static List<String> recovery(RunRecord record) {
+    List<String> noticed =
+        record.events(OverloadHolds.RECOVERY).stream().map(Event::words).toList();
+    List<String> said =
+        record.pressed().stream()
+            .filter(p -> p.is(Press.CAME_BACK, Press.CAME_BY_BUTTON, Press.LATCHED))
+            .map(
+                p ->
+                    switch (p.press()) {
+                      case CAME_BACK -> "It came back by itself.";
+                      case CAME_BY_BUTTON -> "It came back by its button, not by itself.";
+                      default -> "It latched off: neither time nor its button brought it back.";
+                    })
+            .toList();
+    return noticed.isEmpty() ? said : noticed;
   }
 
   @Override

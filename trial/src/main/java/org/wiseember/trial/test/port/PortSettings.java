@@ -2,12 +2,15 @@ package org.wiseember.trial.test.port;
 
 import java.util.List;
 import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.PortSteps;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.Leads;
 import org.wiseember.trial.test.LiveTile;
@@ -45,6 +48,41 @@ public record PortSettings(List<Double> loads, double volts, String reason)
   @Override
   public double chartWatts() {
     return watts() * volts;
+  }
+
+  @Override
+  public ByHand byHand() {
+    ByHand.Script script =
+        ByHand.of(PortSteps.KIND, procedure().steps())
+            .step("ready", "Port on, load off")
+            .how("Write the volts without load.")
+            .on(Press.DONE, "set-0");
+    for (int i = 0; i < loads.size(); i++) {
+      String amps = Figures.plain(loads.get(i), Unit.AMPERE);
+      boolean last = i == loads.size() - 1;
+      script
+          .nextPart()
+          .step("set-" + i, "Load to " + amps)
+          .how("Press when the load draws it.")
+          .about(loads.get(i))
+          .on(Press.LOAD_ON, "read-" + i)
+          .step("read-" + i, "Read volts and amps at " + amps)
+          .how("Wait 20 s, then write both, such as: 13.2 V, " + amps + ".")
+          .clock("on for")
+          .about(loads.get(i));
+      if (last) {
+        script.last(Press.READ, "Tried up to " + amps + ".");
+      } else {
+        script.on(Press.READ, "set-" + (i + 1));
+      }
+      script.on(Press.WENT_OFF, "off");
+    }
+    return script
+        .step("off", "It went off. Load off, then see how it comes back")
+        .how("Write what it takes: by itself, its button, a code.")
+        .clock("off for")
+        .last(Press.DONE, "The port went off.")
+        .build();
   }
 
   @Override

@@ -82,6 +82,16 @@ public final class PortTest implements TestType {
 
   @Override
   public TestRun worked(RunRecord record, Asked asked) {
+    if (record.byHand() && !record.pressed().isEmpty()) {
+      return new PortRun(
+          record.kept(),
+          PortLadder.byHand(
+              record.trace(),
+              record.pressed(),
+              record.meterOrAssumed(Channel.DC_VOLTAGE),
+              record.meterOrAssumed(Channel.DC_CURRENT),
+              record.treatment()));
+    }
     return new PortRun(
         record.kept(),
         PortLadder.of(

@@ -14,23 +14,39 @@ import org.wiseember.report.page.FindingPage;
 import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.RunSettings;
 
 /**
  * A small load left on for a day or a night.
  *
  * @param off when the output went off; empty where it was not seen to
- * @param read whether the output was looked at: without its volts nobody knows what it did
- * @param seconds it was watched for
+ * @param looks how often the output was found on: by its volts, or by eye. With less than two
+ *     nobody knows what it did
+ * @param seconds from the first of them to the last
  */
-public record SoakRun(KeptRun kept, Optional<SwitchedOff> off, boolean read, double seconds)
+public record SoakRun(KeptRun kept, Optional<SwitchedOff> off, int looks, double seconds)
     implements TestRun {
   /** One sentence. */
   public String words() {
     return off.map(SwitchedOff::words)
         .orElse(
-            read
-                ? "The output stayed on for " + Figures.duration(seconds) + "."
-                : "The volts of the output were not read, so nobody knows whether it stayed on.");
+            !known()
+                ? "Nobody looked at the output, or just once, so nobody knows whether it stayed on."
+                : byEye()
+                    ? "The output was on each of the "
+                        + looks
+                        + " times it was looked at, over "
+                        + Figures.duration(seconds)
+                        + "; in between nobody looked."
+                    : "The output stayed on for " + Figures.duration(seconds) + ".");
+  }
+
+  private boolean known() {
+    return looks > 1;
+  }
+
+  private boolean byEye() {
+    return run().settings().source() == RunSettings.Source.BY_HAND;
   }
 
   @Override
@@ -41,7 +57,7 @@ public record SoakRun(KeptRun kept, Optional<SwitchedOff> off, boolean read, dou
     return Optional.of(
         new Explanation(
             "Does the output stay on?",
-            off.isPresent() ? byItself ? "no" : "until empty" : read ? "yes" : "not read",
+            off.isPresent() ? byItself ? "no" : "until empty" : known() ? "yes" : "not read",
             Unit.ONE,
             byItself
                 ? because.watching(

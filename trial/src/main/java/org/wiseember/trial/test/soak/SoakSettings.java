@@ -2,11 +2,13 @@ package org.wiseember.trial.test.soak;
 
 import java.util.List;
 import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.Watching;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.bench.simulated.Fridge;
 import org.wiseember.bench.simulated.LoadBank;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.SimulatedRig;
@@ -33,6 +35,35 @@ public record SoakSettings(List<Double> loads, double volts, String reason)
   }
 
   @Override
+  public ByHand byHand() {
+    return ByHand.of(Watching.KIND, procedure().steps())
+        .step("on", loads.isEmpty() ? "Output on" : "Load on and the output on")
+        .how("Write the watts, the display, and the room, such as: 58 W, 97 %, room 21 °C.")
+        .on(Press.LOAD_ON, "look")
+        .nextPart()
+        .step("look", "Look in now and then: is it on?")
+        .how(
+            "Press each time you look, at the end of the day and in the morning. What happens between"
+                + " two looks nobody knows.")
+        .clock("watched for")
+        .on(Press.STILL_ON, "look")
+        .on(Press.WENT_OFF, "off")
+        .last(Press.ENOUGH, "Looked at until it was enough.")
+        .nextPart()
+        .step("off", "It is off. Write what it shows")
+        .how("The display or a code, before its button wakes it. Then see whether it comes back.")
+        .clock("found off")
+        .on(Press.CAME_BACK, "look")
+        .on(Press.CAME_BY_BUTTON, "look")
+        .on(Press.LATCHED, "end")
+        .last(Press.ENOUGH, "The output went off.")
+        .step("end", "It stays off. Write how it was woken")
+        .how("Charger, sun, battery off and on: what brought it back, if anything did.")
+        .last(Press.DONE, "The output went off and stayed off.")
+        .build();
+  }
+
+  @Override
   public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
     return loads.isEmpty()
         ? SimulatedRig.BARE
@@ -41,7 +72,7 @@ public record SoakSettings(List<Double> loads, double volts, String reason)
 
   @Override
   public List<TypedKind> typed() {
-    return List.of(TypedKind.POWER, TypedKind.VOLTS, TypedKind.DISPLAY);
+    return List.of(TypedKind.POWER, TypedKind.VOLTS, TypedKind.DISPLAY, TypedKind.ROOM);
   }
 
   @Override

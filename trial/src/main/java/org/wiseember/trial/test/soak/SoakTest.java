@@ -10,6 +10,7 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.notice.Watcher;
 import org.wiseember.core.notice.Watchers;
+import org.wiseember.core.port.Looks;
 import org.wiseember.core.port.SwitchedOff;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -73,11 +74,13 @@ public final class SoakTest implements TestType {
 
   @Override
   public TestRun worked(RunRecord record, Asked asked) {
+    if (record.byHand()) {
+      Looks looks = Looks.of(record.treated(), record.pressed());
+      return new SoakRun(record.kept(), looks.off(record.treated()), looks.on(), looks.onFor());
+    }
+    int read = record.trace().series(Channel.AC_VOLTAGE).size();
     return new SoakRun(
-        record.kept(),
-        SwitchedOff.in(record.treated()),
-        record.trace().series(Channel.AC_VOLTAGE).size() > 0,
-        record.trace().span());
+        record.kept(), SwitchedOff.in(record.treated()), read, record.trace().span());
   }
 
   @Override

@@ -6,11 +6,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.bench.simulated.LoadBank;
 import org.wiseember.bench.simulated.Motor;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.start.CodeLetter;
 import org.wiseember.core.start.Nameplate;
@@ -107,6 +109,36 @@ public record StartsSettings(Optional<Nameplate> motor, double volts, String rea
   @Override
   public Procedure procedure() {
     return new MotorStarts(STARTS, volts);
+  }
+
+  @Override
+  public ByHand byHand() {
+    ByHand.Script script =
+        ByHand.of(MotorStarts.KIND, procedure().steps())
+            .step("ready", "AC output on, motor plugged in and off")
+            .how("Clamp to inrush and around one conductor, where you have one.")
+            .on(Press.DONE, "try-1");
+    for (int i = 1; i <= STARTS; i++) {
+      String next = "after-" + i;
+      script
+          .nextPart()
+          .step("try-" + i, "Switch the motor on and watch")
+          .how("Try " + i + " of " + STARTS + ". Press how it went.")
+          .about(i)
+          .on(Press.STARTED, next)
+          .on(Press.TRIPPED, next)
+          .on(Press.STALLED, next)
+          .step(next, "Motor off. Write what was seen")
+          .how(
+              "The inrush peak, the volts, beeps and codes, such as: 29 A peak, 205 V. Rest a minute.")
+          .clock("rested for");
+      if (i == STARTS) {
+        script.last(Press.DONE, "Tried " + STARTS + " times. Unplug the motor.");
+      } else {
+        script.on(Press.DONE, "try-" + (i + 1)).last(Press.ENOUGH, "Tried " + i + " times.");
+      }
+    }
+    return script.build();
   }
 
   @Override

@@ -11,6 +11,8 @@ import java.util.Set;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.Pressed;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -119,7 +121,11 @@ public final class StartsTest implements TestType {
     if (tries.isEmpty()) {
       Trace treated = record.treated();
       for (Event e : record.events()) {
-        outcome(e).ifPresent(o -> tries.add(seen(o, e, treated)));
+        outcome(e.code()).ifPresent(o -> tries.add(seen(o, e.seconds(), e.words(), treated)));
+      }
+      for (Pressed p : record.pressed()) {
+        outcome(p.press())
+            .ifPresent(o -> tries.add(seen(o, p.seconds(), "Seen: " + o.words() + ".", treated)));
       }
     }
     String name = motor.map(Nameplate::name).orElse("the motor");
@@ -138,21 +144,30 @@ public final class StartsTest implements TestType {
     return scope.isPresent() ? Math.sqrt(2) * scope.getAsDouble() / 100 : StartSeries.USUAL_SHARE;
   }
 
-  private static Optional<MotorStart.Outcome> outcome(Event e) {
+  private static Optional<MotorStart.Outcome> outcome(Press press) {
+    return switch (press) {
+      case STARTED -> Optional.of(MotorStart.Outcome.STARTED);
+      case TRIPPED -> Optional.of(MotorStart.Outcome.TRIPPED);
+      case STALLED -> Optional.of(MotorStart.Outcome.SAGGED);
+      default -> Optional.empty();
+    };
+  }
+
+  private static Optional<MotorStart.Outcome> outcome(String code) {
     String name =
-        e.code().startsWith(MotorStarts.TRY)
-            ? e.code().substring(MotorStarts.TRY.length()).toUpperCase(Locale.ROOT)
+        code.startsWith(MotorStarts.TRY)
+            ? code.substring(MotorStarts.TRY.length()).toUpperCase(Locale.ROOT)
             : "";
     return Arrays.stream(MotorStart.Outcome.values())
         .filter(o -> o.name().equals(name))
         .findFirst();
   }
 
-  private static StartSeries.Try seen(MotorStart.Outcome outcome, Event e, Trace trace) {
-    double peak = near(trace.series(Channel.PEAK_CURRENT), e.seconds());
-    double volts = near(trace.series(Channel.AC_VOLTAGE), e.seconds());
-    return new StartSeries.Try(
-        outcome, InrushReading.voltAmperes(volts, peak), peak, volts, e.words());
+  private static StartSeries.Try seen(
+      MotorStart.Outcome outcome, double at, String words, Trace trace) {
+    double peak = near(trace.series(Channel.PEAK_CURRENT), at);
+    double volts = near(trace.series(Channel.AC_VOLTAGE), at);
+    return new StartSeries.Try(outcome, InrushReading.voltAmperes(volts, peak), peak, volts, words);
   }
 
   private static double near(Series s, double moment) {

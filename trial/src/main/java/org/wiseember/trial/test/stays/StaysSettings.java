@@ -3,10 +3,12 @@ package org.wiseember.trial.test.stays;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.StaysOn;
 import org.wiseember.bench.simulated.Beside;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.SimulatedRig;
@@ -50,6 +52,35 @@ public record StaysSettings(double load, int pulls, double volts, String reason)
   @Override
   public Procedure procedure() {
     return new StaysOn(load, pulls);
+  }
+
+  @Override
+  public ByHand byHand() {
+    ByHand.Script script =
+        ByHand.of(StaysOn.KIND, procedure().steps())
+            .step("ready", "Charger in the wall, lamp and computer on at the outlet")
+            .how("Something on every other output. Write which are on: AC on, 12 V on, USB off.")
+            .on(Press.DONE, "pull-1");
+    for (int i = 1; i <= pulls; i++) {
+      String next = "back-" + i;
+      script
+          .nextPart()
+          .step("pull-" + i, "Pull the wall plug and watch both")
+          .how("Pull " + i + " of " + pulls + ". At its body, with dry hands.")
+          .about(i)
+          .on(Press.BOTH_STAYED, next)
+          .on(Press.LAMP_BLINKED, next)
+          .on(Press.COMPUTER_WENT, next)
+          .step(next, i == pulls ? "Wall plug back in" : "Wall plug back in, wait half a minute")
+          .how("Write what went off as the plug went in, such as: AC back.")
+          .clock("back in for");
+      if (i == pulls) {
+        script.last(Press.DONE, "Plug pulled " + pulls + " times.");
+      } else {
+        script.on(Press.DONE, "pull-" + (i + 1));
+      }
+    }
+    return script.build();
   }
 
   @Override

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import org.wiseember.bench.procedure.StaysOn;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -96,9 +97,13 @@ public final class StaysTest implements TestType {
 
   @Override
   public TestRun worked(RunRecord record, Asked asked) {
-    int n = count(record, Channel.PULLS);
-    int lamp = count(record, Channel.LAMP_STEADY);
-    int computer = count(record, Channel.COMPUTER_STAYED);
+    int pressed = said(record, Press.BOTH_STAYED, Press.LAMP_BLINKED, Press.COMPUTER_WENT);
+    int n = pressed > 0 ? pressed : count(record, Channel.PULLS);
+    int lamp = pressed > 0 ? said(record, Press.BOTH_STAYED) : count(record, Channel.LAMP_STEADY);
+    int computer =
+        pressed > 0
+            ? said(record, Press.BOTH_STAYED, Press.LAMP_BLINKED)
+            : count(record, Channel.COMPUTER_STAYED);
     Optional<String> trouble = trouble(n, lamp, computer);
     return new StaysRun(
         record.kept(),
@@ -120,6 +125,10 @@ public final class StaysTest implements TestType {
                 + pulls
                 + " pulls of the plug. Check what was typed; nothing is said of it until then.")
         : Optional.empty();
+  }
+
+  private static int said(RunRecord record, Press... any) {
+    return (int) record.pressed().stream().filter(p -> p.is(any)).count();
   }
 
   private static int count(RunRecord record, Channel channel) {

@@ -2,10 +2,12 @@ package org.wiseember.trial.test.transfer;
 
 import java.util.List;
 import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.SwitchOver;
 import org.wiseember.bench.simulated.Beside;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LiveTile;
@@ -31,6 +33,38 @@ public record TransferSettings(List<Double> loads, double volts, String reason)
   public Procedure procedure() {
     double light = loads.isEmpty() ? FromLabel.USUAL_WATTS : loads.get(0);
     return new SwitchOver(light, Math.max(light, watts()), PULLS, volts);
+  }
+
+  @Override
+  public ByHand byHand() {
+    ByHand.Script script =
+        ByHand.of(SwitchOver.KIND, procedure().steps())
+            .step("light", "Mains through to the light load")
+            .how("Write watts and volts at the outlet.")
+            .on(Press.READ, "pull-1");
+    for (int i = 1; i <= PULLS; i++) {
+      script
+          .nextPart()
+          .step("pull-" + i, "Pull the wall plug and watch lamp and computer")
+          .how(
+              "Pull "
+                  + i
+                  + " of "
+                  + PULLS
+                  + ". Milliseconds are for a scope; eyes see what stays on.")
+          .about(i)
+          .on(Press.BOTH_STAYED, "back-" + i)
+          .on(Press.LAMP_BLINKED, "back-" + i)
+          .on(Press.COMPUTER_WENT, "back-" + i)
+          .step("back-" + i, "Wall plug back in")
+          .how("Add the scope's file in Evidence, where there is one.");
+      if (i == PULLS) {
+        script.last(Press.DONE, "Plug pulled " + PULLS + " times.");
+      } else {
+        script.on(Press.DONE, "pull-" + (i + 1));
+      }
+    }
+    return script.build();
   }
 
   @Override

@@ -4,10 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.procedure.Procedure;
-import org.wiseember.bench.procedure.StepByStep;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.typed.TypedKind;
@@ -62,7 +63,26 @@ public record UsbSettings(UsbTester tester, String reason) implements TestSettin
 
   @Override
   public Procedure procedure() {
-    return new StepByStep(StepByStep.USB, asks(), cautions());
+    return byHand();
+  }
+
+  @Override
+  public ByHand byHand() {
+    List<String> asks = asks();
+    ByHand.Script script = ByHand.of(ByHand.USB, cautions());
+    for (int i = 0; i < asks.size(); i++) {
+      script
+          .step("ask-" + i, asks.get(i))
+          .how("In one line, such as: 5.02 V, 2.96 A. Write what gave way and how it came back.");
+      boolean last = i == asks.size() - 1;
+      if (last) {
+        script.last(Press.READ, "All of it asked for, " + asks.size() + " steps.");
+      } else {
+        script.on(Press.READ, "ask-" + (i + 1));
+      }
+      script.on(Press.WENT_OFF, "ask-" + i).nextPart();
+    }
+    return script.build();
   }
 
   private List<String> asks() {

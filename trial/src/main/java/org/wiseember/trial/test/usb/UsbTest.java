@@ -3,7 +3,7 @@ package org.wiseember.trial.test.usb;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.Set;
-import org.wiseember.bench.procedure.StepByStep;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
@@ -29,7 +29,7 @@ import org.wiseember.workbook.RunSettings;
 public final class UsbTest implements TestType {
   @Override
   public String key() {
-    return StepByStep.USB;
+    return ByHand.USB;
   }
 
   @Override

@@ -1,0 +1,271 @@
+package org.wiseember.bench.procedure;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.wiseember.bench.instrument.SetPoints;
+import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.notice.Notice;
+import org.wiseember.core.trace.Frame;
+
+/**
+ * A test made by hand, one thing at a time: each step says what to do and which presses lead on
+ * from it. It knows nothing but what is pressed; what is read is typed and kept beside.
+ *
+ * <pre>{@code
+ * ByHand.of("overload", cautions)
+ *     .step("on", "Put 1 500 W on.").about(1500).on(Press.LOAD_ON, "hold")
+ *     .step("hold", "Hold 1 500 W.").clock("held for")
+ *         .on(Press.TRIPPED, "rest").on(Press.TAKEN_OFF, "rest")
+ *     .step("rest", "All loads off.").last(Press.DONE, "All loads tried.")
+ *     .build();
+ * }</pre>
+ */
+public final class ByHand extends PhasedProcedure {
+  /** USB ports; kept with the run. */
+  public static final String USB = "usb";
+
+  /** Two units joined for 240 V; kept with the run. */
+  public static final String TWO_LEGS = "two-legs";
+
+  /** The presses that matter fit on the keys F6 to F9. */
+  public static final int MOST_PRESSES = 4;
+
+  private final String kind;
+  private final List<DoNow> steps;
+  private final Map<String, Step> script;
+  private final int parts;
+  private Step at;
+  private double since;
+  private final List<Notice> begun = new ArrayList<>();
+
+  private ByHand(Script made) {
+    super(Phase.MEASURING);
+    this.kind = made.kind;
+    this.steps = made.steps;
+    this.script = made.checked();
+    this.parts = script.values().stream().mapToInt(s -> s.part).max().orElse(1);
+    fromTheStart();
+  }
+
+  /**
+   * Begins a script.
+   *
+   * @param kind kept with the run
+   * @param steps what to see to beside it, with cautions
+   */
+  public static Script of(String kind, List<DoNow> steps) {
+    return new Script(kind, steps);
+  }
+
+  /**
+   * Where a press leads.
+   *
+   * @param to the step; empty for the end
+   * @param ending words for the end
+   * @param whole whether the test came to its own end
+   */
+  private record Way(String to, String ending, boolean whole) {}
+
+  /** What marks the beginning of a step for the findings. */
+  private record Begins(String code, String detail, String words) {}
+
+  /** One thing to do. */
+  private static final class Step {
+    private final String name;
+    private final String what;
+    private final int part;
+    private final Map<Press, Way> ways = new LinkedHashMap<>();
+    private String how = "";
+    private String clock = "";
+    private double subject = Double.NaN;
+    private Begins begins;
+
+    Step(String name, String what, int part) {
+      this.name = name;
+      this.what = what;
+      this.part = part;
+    }
+  }
+
+  /** A script while it is written: each step follows the one before it. */
+  public static final class Script {
+    private final String kind;
+    private final List<DoNow> steps;
+    private final List<Step> written = new ArrayList<>();
+    private int part = 1;
+
+    private Script(String kind, List<DoNow> steps) {
+      this.kind = kind;
+      this.steps = List.copyOf(steps);
+    }
+
+    /** The next thing to do, in the part it is in. */
+    public Script step(String name, String what) {
+      written.add(new Step(name, what, part));
+      return this;
+    }
+
+    /** What follows belongs to the next part, such as the next load. */
+    public Script nextPart() {
+      part++;
+      return this;
+    }
+
+    private Step last() {
+      return written.get(written.size() - 1);
+    }
+
+    public Script how(String words) {
+      last().how = words;
+      return this;
+    }
+
+    /** Counts the time since the step began under these words. */
+    public Script clock(String words) {
+      last().clock = words;
+      return this;
+    }
+
+    /** What is said in this step is about so many watts or amps. */
+    public Script about(double subject) {
+      last().subject = subject;
+      return this;
+    }
+
+    /** A press that leads to another step, or back to this one. */
+    public Script on(Press press, String to) {
+      last().ways.put(press, new Way(to, "", true));
+      return this;
+    }
+
+    /** A press that ends the test. */
+    public Script last(Press press, String ending) {
+      last().ways.put(press, new Way("", ending, true));
+      return this;
+    }
+
+    /** A press that breaks the test off: what was read stays, and is not the whole. */
+    public Script broken(Press press, String ending) {
+      last().ways.put(press, new Way("", ending, false));
+      return this;
+    }
+
+    /** Marks where the step begins, from which the findings know what was on. */
+    public Script begins(String code, String detail, String words) {
+      last().begins = new Begins(code, detail, words);
+      return this;
+    }
+
+    private Map<String, Step> checked() {
+      Map<String, Step> script = new LinkedHashMap<>();
+      for (Step step : written) {
+        if (script.put(step.name, step) != null) {
+          throw new IllegalArgumentException("two steps are called " + step.name);
+        }
+      }
+      if (script.isEmpty()) {
+        throw new IllegalArgumentException("a test by hand asks for something");
+      }
+      for (Step step : written) {
+        if (step.ways.isEmpty() || step.ways.size() > MOST_PRESSES) {
+          throw new IllegalArgumentException(step.name + " wants one press to four");
+        }
+        step.ways.values().stream()
+            .filter(w -> w.ending().isEmpty() && !script.containsKey(w.to()))
+            .findFirst()
+            .ifPresent(
+                w -> {
+                  throw new IllegalArgumentException(step.name + " leads to no step: " + w.to());
+                });
+      }
+      return script;
+    }
+
+    /** The test. */
+    public ByHand build() {
+      return new ByHand(this);
+    }
+  }
+
+  @Override
+  public String kind() {
+    return kind;
+  }
+
+  @Override
+  public SetPoints setPoints() {
+    return SetPoints.NO_LOAD;
+  }
+
+  @Override
+  public Optional<Now> now() {
+    return phase.over()
+        ? Optional.empty()
+        : Optional.of(
+            new Now(
+                at.what,
+                at.how,
+                List.copyOf(at.ways.keySet()),
+                at.clock,
+                since,
+                at.subject,
+                at.part,
+                parts));
+  }
+
+  /** What does not belong to the step it is in is kept with the run and leads nowhere. */
+  @Override
+  public List<Notice> press(Pressed pressed) {
+    Way way = phase.over() ? null : at.ways.get(pressed.press());
+    if (way != null && way.ending().isEmpty()) {
+      at = script.get(way.to());
+      since = pressed.seconds();
+      begun().ifPresent(begun::add);
+    } else if (way != null && way.whole()) {
+      finish(way.ending());
+    } else if (way != null) {
+      stop(way.ending());
+    }
+    return List.of();
+  }
+
+  private Optional<Notice> begun() {
+    return Optional.ofNullable(at.begins)
+        .map(b -> new Notice(since, b.code(), b.detail(), b.words()));
+  }
+
+  private void fromTheStart() {
+    at = script.values().iterator().next();
+    since = 0;
+    begun.clear();
+    begun().ifPresent(begun::add);
+  }
+
+  /** Goes through what was pressed once more, after some of it was struck or moved. */
+  public void replay(List<Pressed> pressed) {
+    if (!phase.over()) {
+      fromTheStart();
+      pressed.forEach(this::press);
+    }
+  }
+
+  /** Where the steps that findings look for began, by what was pressed. */
+  public List<Notice> begun(List<Pressed> pressed) {
+    replay(pressed);
+    return List.copyOf(begun);
+  }
+
+  @Override
+  public List<Notice> take(Frame frame) {
+    return List.of();
+  }
+
+  @Override
+  public List<DoNow> steps() {
+    return steps;
+  }
+}

@@ -1,0 +1,30 @@
+package org.wiseember.bench.procedure;
+
+import java.util.List;
+import org.wiseember.core.hand.Press;
+
+/**
+ * What a person does at this moment of a test that is made by hand.
+ *
+ * @param what to do, one short sentence
+ * @param how it is done and what to look at; empty for nothing more
+ * @param presses what can be said of it by key, the likeliest first
+ * @param clock what the clock counts, such as {@code held for}; empty where none matters
+ * @param since when that began, s on the bench clock
+ * @param subject watts or amps it is about; NaN for nothing
+ * @param part of the test it belongs to, from 1
+ * @param parts how many there are
+ */
+public record Now(
+    String what,
+    String how,
+    List<Press> presses,
+    String clock,
+    double since,
+    double subject,
+    int part,
+    int parts) {
+  public Now {
+    presses = List.copyOf(presses);
+  }
+}

@@ -1,0 +1,409 @@
+package org.wiseember.core.capacity;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.figure.Repeats;
+import org.wiseember.core.figure.Warning;
+import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
+
+/**
+ * Usable capacity from a drain made by hand: when the load went on and when the output dropped out
+ * as they were said, and the totals or the watts that were read. A total that was last read before
+ * the end is brought up to it at the mean power, in the open; without totals the energy is the mean
+ * of the watts that were read times the time.
+ *
+ * <p>Source: E = P·t; common practice, no published source.
+ */
+public final class HandDrain {
+  private static final double SECONDS_PER_HOUR = 3600;
+
+  /** So much of the energy may be brought up from the last total; more is a guess. */
+  private static final double MOST_BROUGHT = 0.25;
+
+  /** How far a load's power may be from its mean in the time nobody read the total. */
+  private static final double BROUGHT_SHARE = 0.1;
+
+  /** A total read up to here behind the load's going on still stands for the start, s. */
+  private static final double AT_THE_START = 120;
+
+  private static final double RESERVE_SHOWN = 3;
+
+  private final Trace typed;
+  private final Map<Channel, Double> steps;
+  private final CapacityMethod method;
+  private final boolean alternating;
+  private final Pressed on;
+  private final Optional<Pressed> out;
+  private final Optional<Pressed> takenOff;
+  private final List<Warning> warnings = new ArrayList<>();
+  private final List<String> sum = new ArrayList<>();
+
+  private HandDrain(
+      Trace typed,
+      Map<Channel, Double> steps,
+      List<Pressed> presses,
+      CapacityMethod method,
+      boolean alternating,
+      Pressed on) {
+    this.steps = Map.copyOf(steps);
+    this.typed = method.treatment().of(typed);
+    this.method = method;
+    this.alternating = alternating;
+    this.on = on;
+    double never = Double.POSITIVE_INFINITY;
+    this.out =
+        Pressed.first(
+            presses, on.seconds(), never, Press.DROPPED_OUT, Press.TRIPPED, Press.WENT_OFF);
+    this.takenOff = Pressed.first(presses, on.seconds(), never, Press.TAKEN_OFF);
+  }
+
+  /**
+   * Works out one drain.
+   *
+   * @param typed what was read off, as a trace
+   * @param steps of the last digit of each, in its unit; what is missing is told from the readings
+   * @param presses what was said, in order of time
+   * @param alternating whether it was taken at the AC outlet
+   * @return empty where nobody said when the load went on
+   */
+  public static Optional<CapacityFinding> of(
+      Trace typed,
+      Map<Channel, Double> steps,
+      List<Pressed> presses,
+      CapacityMethod method,
+      boolean alternating) {
+    return presses.stream()
+        .filter(p -> p.is(Press.LOAD_ON))
+        .findFirst()
+        .map(on -> new HandDrain(typed, steps, presses, method, alternating, on).find());
+  }
+
+  /** Energy and how sure it is. */
+  private record Taken(double wattHours, Budget budget) {}
+
+  private CapacityFinding find() {
+    double end = end();
+    double within = on.within() + out.or(() -> takenOff).map(Pressed::within).orElse(0.0);
+    double seconds = end - on.seconds();
+    if (!(seconds > 0)) {
+      warnings.add(new Warning("too_short", "Nothing was read or said after the load went on."));
+      return CapacityFinding.none(warnings);
+    }
+    noteEnd();
+    if (method.accuracyAssumed()) {
+      warnings.add(UsableCapacity.accuracyAssumed(method.power()));
+    }
+    if (Double.isNaN(method.ratedWattHours())) {
+      warnings.add(new Warning("no_rating", "No rated capacity was given, so there is no yield."));
+    }
+    Optional<Taken> taken = byTotal(end).or(() -> byWatts(end));
+    if (taken.isEmpty()) {
+      warnings.add(
+          new Warning(
+              "no_power",
+              "Neither a meter's total nor watts were read under load, so there is no energy to"
+                  + " work out."));
+      return CapacityFinding.none(warnings);
+    }
+    return figures(standing(secondMeter(taken.get()), seconds), seconds, within, end);
+  }
+
+  /** When it ended; the last reading where nobody said. */
+  private double end() {
+    double last = typed.isEmpty() ? on.seconds() : typed.seconds(typed.size() - 1);
+    return out.or(() -> takenOff).map(Pressed::seconds).orElse(Math.max(last, on.seconds()));
+  }
+
+  private void noteEnd() {
+    if (out.isEmpty()) {
+      warnings.add(
+          takenOff.isPresent()
+              ? new Warning(
+                  "load_ended_first",
+                  "The load was taken off before the output dropped out; the unit holds at least so"
+                      + " much.")
+              : new Warning(
+                  "cutoff_not_seen",
+                  "Nobody said that the output dropped out; the unit holds at least so much."));
+    }
+  }
+
+  private Optional<Taken> byTotal(double end) {
+    Series total = typed.series(alternating ? Channel.AC_ENERGY : Channel.DC_ENERGY);
+    if (total.size() == 0) {
+      return Optional.empty();
+    }
+    int last = total.size() - 1;
+    boolean atStart = total.size() > 1 && total.seconds(0) <= on.latest() + AT_THE_START;
+    double gained = atStart ? 0 : total.value(0);
+    int resets = 0;
+    for (int i = 1; i <= last; i++) {
+      double rise = total.value(i) - total.value(i - 1);
+      // A meter that lost its total counts from nothing again.
+      gained += rise >= 0 ? rise : total.value(i);
+      resets += rise < 0 ? 1 : 0;
+    }
+    if (!atStart) {
+      warnings.add(
+          new Warning(
+              "start_not_read",
+              "The total at the start was not read; the meter is taken to have stood at zero."));
+    }
+    if (resets > 0) {
+      warnings.add(
+          new Warning(
+              "total_fell",
+              "The meter's total fell "
+                  + (resets == 1 ? "once" : resets + " times")
+                  + "; it was reset or lost power, and energy around that moment is missing."));
+    }
+    if (!(gained > 0)) {
+      return Optional.empty();
+    }
+    sum.add("E = what the total gained = " + Figures.plain(gained) + " Wh");
+    double missing = end - total.seconds(last);
+    double brought = 0;
+    if (missing > 1) {
+      double counted = total.seconds(last) - on.seconds();
+      double watts = counted > 0 ? gained / (counted / SECONDS_PER_HOUR) : meanWatts(end);
+      brought = watts * missing / SECONDS_PER_HOUR;
+      if (!(brought <= MOST_BROUGHT * gained)) {
+        warnings.add(
+            new Warning(
+                "cutoff_not_seen",
+                "The total was last read "
+                    + Figures.duration(missing)
+                    + " before the end; the unit holds at least so much."));
+        brought = 0;
+      } else {
+        warnings.add(
+            new Warning(
+                "total_early",
+                "The total was last read "
+                    + Figures.duration(missing)
+                    + " before the end; "
+                    + Figures.fixed(brought, 1)
+                    + " Wh at the mean power are added."));
+        sum.add(
+            "+ "
+                + Figures.fixed(watts, 0)
+                + " W × "
+                + Figures.duration(missing)
+                + " = "
+                + Figures.fixed(brought, 1)
+                + " Wh");
+      }
+    }
+    double energy = gained + brought;
+    double hours = (end - on.seconds()) / SECONDS_PER_HOUR;
+    double watts = Math.max(1, energy / hours);
+    double late = missing > 1 ? 0 : watts * Pressed.REACTION / SECONDS_PER_HOUR;
+    return Optional.of(
+        new Taken(
+            energy,
+            Budget.of()
+                .with("Meter", method.power(), watts, energy / watts)
+                .with(
+                    Contribution.rectangular(
+                        "Steps of the total",
+                        step(total, alternating ? Channel.AC_ENERGY : Channel.DC_ENERGY)))
+                .with(
+                    Contribution.wholeWidth(
+                        "Between total and end", Math.max(BROUGHT_SHARE * brought, late)))
+                .with(Repeats.once(energy, Repeats.WHOLE_TEST))));
+  }
+
+  private double step(Series total, Channel channel) {
+    return steps.getOrDefault(channel, RunningTotal.step(total));
+  }
+
+  private Series watts() {
+    Series read = typed.series(alternating ? Channel.AC_POWER : Channel.DC_POWER);
+    return read.size() > 0 || alternating
+        ? read
+        : typed.product(Channel.DC_VOLTAGE, Channel.DC_CURRENT);
+  }
+
+  /** Mean of the watts read under load; NaN for none. */
+  private double meanWatts(double end) {
+    double sumOf = 0;
+    int n = 0;
+    Series watts = watts();
+    for (int i = watts.from(on.earliest()); i < watts.size() && watts.seconds(i) <= end; i++) {
+      sumOf += watts.value(i);
+      n++;
+    }
+    return n == 0 ? Double.NaN : sumOf / n;
+  }
+
+  private Optional<Taken> byWatts(double end) {
+    double mean = meanWatts(end);
+    if (!(mean > 0)) {
+      return Optional.empty();
+    }
+    Series watts = watts();
+    double least = Double.POSITIVE_INFINITY;
+    double most = 0;
+    int n = 0;
+    for (int i = watts.from(on.earliest()); i < watts.size() && watts.seconds(i) <= end; i++) {
+      least = Math.min(least, watts.value(i));
+      most = Math.max(most, watts.value(i));
+      n++;
+    }
+    double hours = (end - on.seconds()) / SECONDS_PER_HOUR;
+    double energy = mean * hours;
+    warnings.add(
+        new Warning(
+            "watts_and_time",
+            "From the watts that were read "
+                + (n == 1 ? "once" : n + " times")
+                + " and the time alone; what they were in between nobody knows. A meter's total"
+                + " would tell."));
+    sum.add(
+        "E = "
+            + Figures.fixed(mean, 1)
+            + " W × "
+            + Figures.fixed(hours, 4)
+            + " h = "
+            + Figures.fixed(energy, 1)
+            + " Wh");
+    double unlike = Math.max((most - least) / 2, mean * BROUGHT_SHARE / Math.max(1, n));
+    return Optional.of(
+        new Taken(
+            energy,
+            Budget.of()
+                .with("Meter", method.power(), mean, hours)
+                .with(Contribution.rectangular("Watts between readings", unlike * hours))
+                .with(
+                    Contribution.wholeWidth(
+                        "Moments by hand",
+                        mean * (on.within() + Pressed.REACTION) / SECONDS_PER_HOUR))
+                .with(Repeats.once(energy, Repeats.WHOLE_TEST))));
+  }
+
+  /** Two meters in line that differ by more than both allow widen the figure. */
+  private Taken secondMeter(Taken first) {
+    Series other = typed.series(Channel.SECOND_AC_ENERGY);
+    if (!alternating || other.size() == 0) {
+      return first;
+    }
+    double start = other.size() > 1 ? other.value(0) : 0;
+    double second = other.value(other.size() - 1) - start;
+    double apart = Math.abs(second - first.wattHours());
+    double allowed =
+        Math.sqrt(2) * method.power().halfWidth(first.wattHours())
+            + step(other, Channel.SECOND_AC_ENERGY);
+    String both =
+        "Two meters in line: "
+            + Figures.plain(Math.rint(10 * first.wattHours()) / 10)
+            + " and "
+            + Figures.plain(second)
+            + " Wh, "
+            + Figures.fixed(100 * apart / first.wattHours(), 1)
+            + " % apart";
+    sum.add(both);
+    if (apart <= allowed) {
+      warnings.add(new Warning("meters_agree", both + ", which their classes allow."));
+      return first;
+    }
+    warnings.add(
+        new Warning(
+            "meters_apart",
+            both + ", more than their classes allow. Which is right is not known; ± is as wide."));
+    return new Taken(
+        first.wattHours(), first.budget().with(Contribution.wholeWidth("Second meter", apart)));
+  }
+
+  /** What a radio or an app would have left for the load. */
+  private Taken standing(Taken taken, double seconds) {
+    Beside beside = Beside.standing(method.treatment(), alternating, seconds / SECONDS_PER_HOUR);
+    warnings.addAll(beside.warnings());
+    return beside.wattHours() > 0
+        ? new Taken(
+            taken.wattHours() + beside.wattHours(),
+            taken
+                .budget()
+                .with(Contribution.rectangular("Added beside the meter", beside.halfWidth())))
+        : taken;
+  }
+
+  private CapacityFinding figures(Taken taken, double seconds, double within, double end) {
+    Optional<Double> display = displayAtEnd(end);
+    display
+        .filter(d -> d >= RESERVE_SHOWN && out.isPresent())
+        .ifPresent(d -> warnings.add(UsableCapacity.reserveShown(d)));
+    Budget time = Budget.of(Contribution.wholeWidth("Moments by hand", within));
+    DrainFigures figures = new DrainFigures(CapacityFinding.cutShort(warnings));
+    Figure energy =
+        figures.energy(
+            alternating,
+            taken.wattHours(),
+            Because.of(taken.budget(), sum)
+                .summed("read by hand")
+                .watching(warnings.stream().map(Warning::message).toList()));
+    Figure duration = figures.duration(seconds, time);
+    return new CapacityFinding(
+        Optional.of(energy),
+        charge().map(figures::charge),
+        Optional.of(duration),
+        Optional.of(figures.meanPower(energy, taken.wattHours(), duration)),
+        figures.yieldOf(energy, method.ratedWattHours()),
+        Optional.of(figures.cutoffTime(end, time)),
+        on.seconds(),
+        end,
+        alternating,
+        display,
+        warnings);
+  }
+
+  /** What the charge display showed last, up to the moment everything was written down. */
+  private Optional<Double> displayAtEnd(double end) {
+    Series display = typed.series(Channel.DISPLAY_CHARGE);
+    int last = display.size() - 1;
+    return last >= 0 && display.seconds(last) >= end - BEFORE_THE_END
+        ? Optional.of(display.value(last))
+        : Optional.empty();
+  }
+
+  /** A display read longer ago than this says nothing of the cut-off, s. */
+  private static final double BEFORE_THE_END = 900;
+
+  /** Amp-hours a tester on the DC side counted. */
+  private Optional<Figure> charge() {
+    Series counted = typed.series(Channel.DC_CHARGE);
+    if (counted.size() == 0) {
+      warnings.add(new Warning("no_dc_current", "No amp-hours were read, so no charge."));
+      return Optional.empty();
+    }
+    double start = counted.size() > 1 ? counted.value(0) : 0;
+    double ampHours = counted.value(counted.size() - 1) - start;
+    Budget budget =
+        Budget.of()
+            .with("Tester", method.current(), Math.max(ampHours, 1e-3), 1)
+            .with(Contribution.rectangular("Steps of the total", step(counted, Channel.DC_CHARGE)))
+            .with(Repeats.once(ampHours, Repeats.WHOLE_TEST));
+    return Optional.of(
+        Figure.of(
+            "delivered_charge",
+            "Charge delivered",
+            ampHours,
+            Unit.AMPERE_HOUR,
+            Because.of(budget, "What the tester counted = " + Figures.plain(ampHours) + " Ah")
+                .summed("by the tester on the DC side")
+                .watching(
+                    "Amp-hours compare only at like volts: those of a 12 V port are not those of"
+                        + " the pack.")));
+  }
+}

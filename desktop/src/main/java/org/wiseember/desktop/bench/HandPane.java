@@ -1,0 +1,92 @@
+package org.wiseember.desktop.bench;
+
+import java.util.Optional;
+import javafx.event.EventHandler;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.wiseember.bench.procedure.Now;
+import org.wiseember.bench.run.RunView;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.LiveRun;
+
+/** A test by hand, one thing at a time: what to do now, the notebook, and what is known so far. */
+final class HandPane extends VBox {
+  private final HBox parts = new HBox(3);
+  private final NowCard now;
+  private final NotebookCard notebook;
+  private final KnownCard known = new KnownCard();
+
+  HandPane(Desk desk, Runnable photo) {
+    now = new NowCard(desk.bench().notebook());
+    notebook = new NotebookCard(desk, photo);
+    setSpacing(12);
+    HBox below = new HBox(12, notebook, known);
+    HBox.setHgrow(notebook, Priority.ALWAYS);
+    HBox.setHgrow(known, Priority.ALWAYS);
+    notebook.setPrefWidth(400);
+    notebook.setMinWidth(0);
+    known.setPrefWidth(330);
+    known.setMinWidth(0);
+    VBox.setVgrow(below, Priority.ALWAYS);
+    getChildren().addAll(parts, now, below);
+    EventHandler<KeyEvent> keys = this::key;
+    sceneProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was != null) {
+                was.removeEventFilter(KeyEvent.KEY_PRESSED, keys);
+              }
+              if (is != null) {
+                is.addEventFilter(KeyEvent.KEY_PRESSED, keys);
+              }
+            });
+  }
+
+  /** The keys of the presses work wherever the focus is. */
+  private void key(KeyEvent e) {
+    if (isVisible() && getScene() != null && now.key(e.getCode())) {
+      e.consume();
+    }
+  }
+
+  /** Shows a run as it is at a moment. */
+  void show(LiveRun run, RunView view) {
+    Optional<Now> moment = view.now();
+    now.show(moment);
+    Words.shown(now, moment.isPresent());
+    showParts(moment);
+    notebook.show(run);
+    known.show(run.known());
+  }
+
+  private void showParts(Optional<Now> moment) {
+    int all = moment.map(Now::parts).orElse(0);
+    Words.shown(parts, all > 1);
+    int at = moment.map(Now::part).orElse(0);
+    if (parts.getChildren().size() != all) {
+      parts.getChildren().clear();
+      for (int i = 0; i < all; i++) {
+        Region part = new Region();
+        HBox.setHgrow(part, Priority.ALWAYS);
+        part.setMaxWidth(Double.MAX_VALUE);
+        parts.getChildren().add(part);
+      }
+    }
+    for (int i = 0; i < all; i++) {
+      parts
+          .getChildren()
+          .get(i)
+          .getStyleClass()
+          .setAll(i + 1 < at ? "part-done" : i + 1 == at ? "part-now" : "part-to-come");
+    }
+  }
+
+  /** Gives the notebook the focus. */
+  void takeFocus() {
+    notebook.takeFocus();
+  }
+}

@@ -1,0 +1,225 @@
+package org.wiseember.desktop.model;
+
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalLong;
+import org.wiseember.bench.procedure.Now;
+import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.typed.NotebookEntry;
+import org.wiseember.core.typed.NotebookReader;
+import org.wiseember.core.typed.TypedReading;
+import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.Notebook;
+import org.wiseember.workbook.NotebookLine;
+import org.wiseember.workbook.Workbook;
+
+/**
+ * The notebook of a run that is made by hand: what is pressed and what is written, said back, kept,
+ * struck and corrected. The test follows what stands in it.
+ */
+public final class NotebookWork {
+  private final Desk desk;
+  private final Clock clock;
+  private final Edits edits;
+
+  NotebookWork(Desk desk, Clock clock, Edits edits) {
+    this.desk = desk;
+    this.clock = clock;
+    this.edits = edits;
+  }
+
+  private Optional<LiveRun> run() {
+    return Optional.ofNullable(desk.bench().live().get()).filter(r -> r.run() != null);
+  }
+
+  private static Optional<Now> now(LiveRun run) {
+    return Optional.ofNullable(run.view().get()).flatMap(v -> v.now());
+  }
+
+  /** What the clock of the run shows, s; 0 without one. */
+  public double seconds() {
+    return run().map(r -> r.run().runner().clock()).orElse(0.0);
+  }
+
+  /** How a line would be understood if it was kept now. */
+  public NotebookEntry read(String text) {
+    LiveRun run = run().orElseThrow();
+    LocalDateTime started = LocalDateTime.ofInstant(run.startedAt(), clock.getZone());
+    return new NotebookReader(run.plan().settings().typed(), run.expected(), started, seconds())
+        .read(text);
+  }
+
+  /** Says by key what just happened. */
+  public void press(Press press) {
+    run()
+        .filter(LiveRun::going)
+        .filter(r -> now(r).filter(n -> n.presses().contains(press)).isPresent())
+        .ifPresent(
+            run -> {
+              if (desk.refuseWhenReadOnly()) {
+                return;
+              }
+              double subject = now(run).map(Now::subject).orElse(Double.NaN);
+              Pressed pressed = Pressed.key(press, subject, seconds());
+              run.run().runner().press(pressed);
+              keep(
+                  run,
+                  NotebookLine.of(pressed, words(press, now(run)), ""),
+                  List.of(),
+                  OptionalLong.empty());
+            });
+  }
+
+  /** What was done by it: where it only leads on, what was asked for. */
+  private static String words(Press press, Optional<Now> now) {
+    return switch (press) {
+      case DONE -> now.map(Now::what).orElse(press.words());
+      case READ -> now.map(n -> n.what() + ": read").orElse(press.words());
+      default -> press.words();
+    };
+  }
+
+  /**
+   * Keeps a line.
+   *
+   * @param begun what the run's clock showed when it was begun, s: nearer to what it tells of than
+   *     when it was finished
+   */
+  public void write(String text, double begun) {
+    write(text, begun, OptionalLong.empty(), "");
+  }
+
+  /** Keeps a line in place of another, at its moment unless it names one. */
+  public void correct(NotebookLine old, String text) {
+    write(text, old.seconds(), OptionalLong.of(old.id()), old.who());
+  }
+
+  private void write(String text, double begun, OptionalLong instead, String whoBefore) {
+    LiveRun run = run().orElse(null);
+    if (run == null || desk.refuseWhenReadOnly()) {
+      return;
+    }
+    NotebookEntry entry = read(text);
+    if (entry.isEmpty()) {
+      return;
+    }
+    double reaction = entry.press().isPresent() ? Pressed.REACTION : 0;
+    NotebookEntry.Moment when =
+        entry.when().orElseGet(() -> new NotebookEntry.Moment(begun - reaction, begun + reaction));
+    double subject =
+        entry
+            .press()
+            .flatMap(p -> subject(run, (when.earliest() + when.latest()) / 2))
+            .orElse(Double.NaN);
+    NotebookLine line =
+        new NotebookLine(
+            0,
+            when.earliest(),
+            when.latest(),
+            entry.press(),
+            subject,
+            text.strip(),
+            entry.who().isEmpty() ? whoBefore : entry.who());
+    List<KeptReading> readings = new ArrayList<>();
+    for (TypedReading r : entry.readings()) {
+      if (r.kind().channel().isPresent()) {
+        readings.add(
+            new KeptReading(
+                0,
+                line.seconds(),
+                r.kind().byEye() ? r.kind().onDisplay() ? "Display" : "Eyes" : meter(run, r),
+                r.kind().channel().get(),
+                r.value(),
+                r.resolution(),
+                r.asTyped()));
+      }
+    }
+    keep(run, line, readings, instead);
+  }
+
+  private String meter(LiveRun run, TypedReading reading) {
+    return switch (reading.kind()) {
+      case SECOND_TOTAL -> "Second meter";
+      default -> desk.bench().meterOf(run);
+    };
+  }
+
+  /** What the test was about at a moment: what was pressed before it had it. */
+  private static Optional<Double> subject(LiveRun run, double at) {
+    Optional<Double> before =
+        run.pressed().stream()
+            .filter(p -> p.seconds() <= at && !Double.isNaN(p.subject()))
+            .map(Pressed::subject)
+            .reduce((a, b) -> b);
+    return before.or(() -> now(run).map(Now::subject));
+  }
+
+  private void keep(
+      LiveRun run, NotebookLine line, List<KeptReading> readings, OptionalLong instead) {
+    long runId = run.run().runId();
+    desk.background(
+        () -> {
+          Workbook workbook = desk.workbook().orElseThrow();
+          long id =
+              instead.isPresent()
+                  ? workbook.notebook().replace(runId, instead.getAsLong(), line, readings)
+                  : workbook.notebook().keep(runId, line, readings);
+          return new Kept(id, all(workbook, runId));
+        },
+        kept -> {
+          edits.did(
+              "Notebook line kept",
+              () -> {
+                strike(run, kept.id(), true);
+                instead.ifPresent(old -> strike(run, old, false));
+              });
+          show(run, kept.all());
+        });
+  }
+
+  private record Kept(long id, All all) {}
+
+  /** All that stands in the notebook of a run. */
+  record All(List<Notebook.Written> written, List<KeptReading> typed) {}
+
+  static All all(Workbook workbook, long runId) {
+    return new All(workbook.notebook().written(runId), workbook.typedReadings().of(runId));
+  }
+
+  private void show(LiveRun run, All all) {
+    run.show(all);
+    run.run().runner().replay(run.pressed());
+    if (!run.going()) {
+      desk.refresh(run.unitId());
+    }
+  }
+
+  /** Takes a line back with the readings in it. */
+  public void strike(NotebookLine line) {
+    run()
+        .ifPresent(
+            run -> {
+              if (desk.refuseWhenReadOnly()) {
+                return;
+              }
+              edits.did("Notebook line struck", () -> strike(run, line.id(), false));
+              strike(run, line.id(), true);
+              desk.say("Struck: " + line.words() + ". Ctrl+Z brings it back.");
+            });
+  }
+
+  private void strike(LiveRun run, long id, boolean away) {
+    long runId = run.run().runId();
+    desk.background(
+        () -> {
+          Workbook workbook = desk.workbook().orElseThrow();
+          workbook.notebook().struck(id, away);
+          return all(workbook, runId);
+        },
+        all -> show(run, all));
+  }
+}
