@@ -191,7 +191,7 @@ public class EvidenceTest extends InDemoWindow {
   public void aLadderIsRunFromTheLoadsOnHand() {
     window.choose(1);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-efficiency");
+    window.test("efficiency");
     OpenWindow.onFx(
         () -> {
           ((TextField) window.scene().lookup("#loads-on-hand")).clear();
@@ -256,7 +256,7 @@ public class EvidenceTest extends InDemoWindow {
   public void aUnitAtRestIsReadInEveryState() {
     window.choose(1);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-idle");
+    window.test("idle");
     OpenWindow.onFx(
         () -> {
           window.desk().bench().setPace(Pace.FULL);
@@ -279,7 +279,7 @@ public class EvidenceTest extends InDemoWindow {
   public void anEfficiencyIsTypedByHand() {
     window.choose(3);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-efficiency");
+    window.test("efficiency");
     window.click("source-BY_HAND");
     window.click("start-test");
     window.until(() -> window.desk().bench().live().get() != null);

@@ -266,6 +266,14 @@ final class OpenWindow implements AutoCloseable {
     settle();
   }
 
+  /** Chooses a test of those that are one press away. */
+  void test(String key) {
+    if (!onFx(() -> node("other-tests").isVisible())) {
+      click("another-test");
+    }
+    click("test-" + key);
+  }
+
   /** Writes on in the notebook and keeps the line; then so many readings stand there. */
   void write(String text, int readings) {
     type("notebook-line", text);

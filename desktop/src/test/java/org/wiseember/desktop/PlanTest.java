@@ -140,7 +140,7 @@ public class PlanTest extends InDemoWindow {
   @Test
   public void sourcesAreChosenWithCare() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-charge");
+    window.test("charge");
     window.click("from-WALL");
     assertTrue(charge().sources().contains(ChargeSource.WALL));
     window.click("from-CAR");

@@ -54,7 +54,7 @@ public class PowerTest extends InDemoWindow {
           window.desk().bench().start();
           return null;
         });
-    window.untilShown("Read the cautions above the test first");
+    window.untilShown("Read the cautions beside the steps first");
     assertFalse(window.desk().bench().going());
     for (TestType kind : AllTests.list()) {
       assertEquals(window.desk().bench().mayStart(kind), !kind.hazardous(), kind.words());
@@ -63,7 +63,7 @@ public class PowerTest extends InDemoWindow {
     window.untilShown("never leave an overload alone");
     window.until(() -> window.desk().bench().mayStart(AllTests.of(OverloadHolds.KIND)));
     assertFalse(window.desk().bench().mayStart(AllTests.of(MotorStarts.KIND)), "each test its own");
-    window.click("test-motor-start");
+    window.test("motor-start");
     window.untilShown("A saw or grinder starts without warning");
     window.until(() -> window.desk().bench().mayStart(AllTests.of(MotorStarts.KIND)));
   }
@@ -72,7 +72,7 @@ public class PowerTest extends InDemoWindow {
   @Test
   public void aStopIsAlwaysOneClickAway() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-overload");
+    window.test("overload");
     window.until(() -> window.desk().bench().mayStart(AllTests.of(OverloadHolds.KIND)));
     pace(Pace.TEN);
     window.click("start-test");
@@ -99,7 +99,7 @@ public class PowerTest extends InDemoWindow {
   public void anOverloadFromTheBenchToTheVerdict() {
     window.choose(1);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-overload");
+    window.test("overload");
     window.untilShown("each from a base load");
     window.until(() -> window.desk().bench().mayStart(AllTests.of(OverloadHolds.KIND)));
     pace(Pace.FULL);
@@ -155,7 +155,7 @@ public class PowerTest extends InDemoWindow {
   @Test
   public void aUsbPortByHand() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-usb");
+    window.test("usb");
     window.click("usb-FIVE_VOLT");
     window.untilShown("which can show up to 15 W of any port");
     window.click("start-test");
@@ -177,7 +177,7 @@ public class PowerTest extends InDemoWindow {
   @Test
   public void whatStaysOnByHand() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-stays-on");
+    window.test("stays-on");
     window.untilShown("Pull the plug at its body");
     window.until(() -> window.desk().bench().mayStart(AllTests.of(StaysOn.KIND)));
     window.click("source-BY_HAND");
@@ -206,7 +206,7 @@ public class PowerTest extends InDemoWindow {
   @Test
   public void twoLegsByHand() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-two-legs");
+    window.test("two-legs");
     window.untilShown("Never feed a building");
     window.until(() -> window.desk().bench().mayStart(AllTests.of(ByHand.TWO_LEGS)));
     window.click("start-test");

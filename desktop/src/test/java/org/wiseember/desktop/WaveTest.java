@@ -50,7 +50,7 @@ public class WaveTest extends InDemoWindow {
   public void wavesFromTheBenchToTheVerdict() {
     window.choose(2);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("test-waveform");
+    window.test("waveform");
     window.untilShown("Never clip a scope's earth");
     window.until(() -> window.desk().bench().mayStart(AllTests.of(WaveSteps.KIND)));
     OpenWindow.onFx(

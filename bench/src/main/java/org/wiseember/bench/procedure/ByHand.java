@@ -245,6 +245,11 @@ public final class ByHand extends PhasedProcedure {
     begun().ifPresent(begun::add);
   }
 
+  /** What it will ask for, in order, each thing once. */
+  public List<String> outline() {
+    return script.values().stream().map(s -> s.what).distinct().toList();
+  }
+
   /** Goes through what was pressed once more, after some of it was struck or moved. */
   public void replay(List<Pressed> pressed) {
     if (!phase.over()) {

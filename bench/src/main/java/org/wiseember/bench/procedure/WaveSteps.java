@@ -24,6 +24,11 @@ public final class WaveSteps extends AskingProcedure {
   /** Code of the notice that tells what a capture shows. */
   public static final String WAVE = "wave";
 
+  /** Details of the steps without a load of their own, in a run by hand. */
+  public static final String MAINS = "mains";
+
+  public static final String NO_LOAD = "no_load";
+
   static final double SETTLE_SECONDS = 20;
   private static final double PATIENCE_SECONDS = 15;
   private static final int MAINS_STEP = -1;

@@ -31,7 +31,8 @@ public final class DisplayReached {
         && (shown.seconds(at) < charge.startTime() || shown.value(at) < percent)) {
       at++;
     }
-    if (at == 0
+    if (!Double.isFinite(charge.startTime())
+        || at == 0
         || at >= shown.size()
         || shown.value(at - 1) >= percent
         || shown.seconds(at) > charge.endTime()) {

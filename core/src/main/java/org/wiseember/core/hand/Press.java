@@ -39,6 +39,9 @@ public enum Press {
   FULL("It is full", "(?:it is |it's )?full"),
   /** It takes nothing from this source. */
   REFUSES("It refuses", "(?:it )?(?:refuses|takes nothing)"),
+  LOOKS_SINE("Looks a smooth sine", "(?:it )?looks? (?:like )?(?:a )?(?:smooth |pure )?sine"),
+  LOOKS_STEPPED("Looks stepped", "(?:it )?looks? (?:stepped|modified)"),
+  LOOKS_SQUARE("Looks square", "(?:it )?looks? square"),
   ENOUGH("That is enough", "enough");
 
   private final String words;

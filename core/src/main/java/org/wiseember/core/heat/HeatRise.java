@@ -81,6 +81,38 @@ public record HeatRise(
         .toList();
   }
 
+  /**
+   * What was reached where a person felt and read now and then: the last readings of a load, too
+   * few for a curve.
+   *
+   * @return empty where case or room were not read under the load
+   */
+  public static Optional<HeatRise> readByHand(
+      Series warm, Series room, double from, double to, MeterClass probe) {
+    Optional<HeatRise> whole = of(warm, room, from, to, probe);
+    List<Point> points = room.size() == 0 ? List.of() : points(warm, room, from, to);
+    if (whole.isPresent() || points.isEmpty()) {
+      return whole;
+    }
+    Point last = points.get(points.size() - 1);
+    Budget budget = new Budget(probe.contributions("Probes", 0, Math.sqrt(2)));
+    Warning few =
+        new Warning(
+            "few_readings",
+            "Read "
+                + (points.size() == 1 ? "once" : points.size() + " times")
+                + " under this load: how warm it would get in the end cannot be told.");
+    Figure reached = reached(last.rise(), last.seconds(), budget, false);
+    return Optional.of(
+        new HeatRise(
+            reached,
+            Optional.empty(),
+            Optional.empty(),
+            from,
+            from + last.seconds(),
+            List.of(few)));
+  }
+
   /** Rise above the room at a moment. */
   private record Point(double seconds, double rise) {}
 

@@ -64,12 +64,12 @@ public final class BenchStage extends StackPane {
   private final ChartPane chart = new ChartPane("Power, temperature and display so far");
   private final HBox said = new HBox();
   private final NoticedList noticed = new NoticedList();
-  private final CautionStrip cautions;
   private final HBox seen = new HBox();
   private final DoNowList doNow;
   private final LeadsList leads = new LeadsList();
   private final TypedPanel typed;
   private final HandPane hand;
+  private final HowItGoes howItGoes = new HowItGoes();
   private final ClockPanel clock;
   private final ChangeListener<RunView> watch = (o, was, is) -> show(is);
   private final ChangeListener<List<Notebook.Written>> written =
@@ -99,7 +99,6 @@ public final class BenchStage extends StackPane {
     hand = new HandPane(desk, this::choosePhoto);
     clock = new ClockPanel(desk);
     cutShort.setSpacing(6);
-    cautions = new CautionStrip(desk);
     buildSaid();
     buildSeen();
     chart.setMinHeight(260);
@@ -107,7 +106,8 @@ public final class BenchStage extends StackPane {
     VBox.setVgrow(chart, Priority.ALWAYS);
     VBox.setVgrow(hand, Priority.ALWAYS);
     tiles = new LiveTiles(desk, widthProperty());
-    main = new HeadLast(head(), cautions, cutShort, setUp, hand, tiles, chart, seen, said, noticed);
+    main =
+        new HeadLast(head(), cutShort, setUp, howItGoes, hand, tiles, chart, seen, said, noticed);
     main.getStyleClass().add("stage");
     side.getChildren().addAll(doNow, typed, clock, leads);
     adaptive = new Adaptive(main, side, desk.textScale());
@@ -259,12 +259,17 @@ public final class BenchStage extends StackPane {
     under.setText(judgement.unit().name() + ". " + plan.reason());
     double rated = judgement.unit().label().ratedWattHours().orElse(Double.NaN);
     clock.show(0, "Every reading is on disk within a second. Pull the plug if you like.");
+    // A caution of a later step is read before the start as well: it may be too late then.
     doNow.show(
-        plan.procedure().steps().stream().filter(s -> s.when() == DoNow.When.BEFORE).toList(),
+        plan.procedure().steps().stream()
+            .filter(s -> s.when() == DoNow.When.BEFORE || !s.caution().isEmpty())
+            .toList(),
         "",
         false);
     leads.show(plan.settings().leads(judgement.unit().label()));
-    cautions.show(plan.type(), plan.procedure().steps());
+    howItGoes.show(
+        plan,
+        plan.type().byHandOnly() || desk.bench().source().get() == RunSettings.Source.BY_HAND);
     if (plan.type().drains()) {
       ExpectedEnd end =
           ExpectedEnd.of(rated, plan.type().earlier(judgement), 0, Double.NaN, plan.watts());
@@ -324,11 +329,11 @@ public final class BenchStage extends StackPane {
     Words.shown(setUp, ready);
     Words.shown(tiles, (!ready || desk.bench().test().get().drains()) && !byHand);
     Words.shown(hand, !ready && byHand);
-    Words.shown(chart, !byHand);
-    Words.shown(clock, !byHand);
-    if (!ready) {
-      Words.shown(cautions, false);
-    }
+    boolean drains = desk.bench().test().get().drains();
+    Words.shown(chart, !byHand && (!ready || drains));
+    Words.shown(howItGoes, ready && desk.bench().plan().isPresent() && !drains);
+    boolean simulated = desk.bench().source().get() == RunSettings.Source.SIMULATED;
+    Words.shown(clock, !byHand && (!ready || simulated));
     Words.shown(this.seen, running && seen && !byHand && shown.plan().type().seenByEyes());
     Words.shown(markButton, running && !byHand);
     Words.shown(stop, running);

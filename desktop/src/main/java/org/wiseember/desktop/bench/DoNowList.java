@@ -2,6 +2,7 @@ package org.wiseember.desktop.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.input.KeyCode;
@@ -13,11 +14,13 @@ import org.wiseember.desktop.model.Desk;
 /** What a person does, with a box to tick and the caution beside what can hurt. */
 final class DoNowList extends VBox {
   private final Desk desk;
+  private final CautionsInSight inSight;
   private List<DoNow> shown = List.of();
   private String asked = "";
 
   DoNowList(Desk desk) {
     this.desk = desk;
+    this.inSight = new CautionsInSight(desk);
     setSpacing(7);
   }
 
@@ -33,7 +36,8 @@ final class DoNowList extends VBox {
     }
     shown = steps;
     asked = ask;
-    List<javafx.scene.Node> nodes = new ArrayList<>();
+    List<Node> nodes = new ArrayList<>();
+    List<Node> cautions = new ArrayList<>();
     nodes.add(Words.of("heading", "Do now"));
     if (!ask.isEmpty()) {
       VBox box = new VBox(Words.of("strong", ask + (ask.endsWith(".") ? "" : ".")));
@@ -65,8 +69,12 @@ final class DoNowList extends VBox {
         VBox caution = new VBox(Words.of("strong", "Take care"), Words.of("care", step.caution()));
         caution.getStyleClass().add("caution");
         nodes.add(caution);
+        cautions.add(caution);
       }
     }
     getChildren().setAll(nodes);
+    if (!desk.bench().going()) {
+      inSight.of(desk.bench().test().get(), cautions);
+    }
   }
 }

@@ -59,8 +59,11 @@ final class SetUpPane extends VBox {
     this.toInstruments = toInstruments;
     getStyleClass().add("sheet");
     about.setSpacing(6);
-    ROWS.forEach((name, groups) -> getChildren().add(tests(name, groups)));
-    getChildren().add(loads());
+    VBox others = new VBox(6);
+    others.setId("other-tests");
+    ROWS.forEach((name, groups) -> others.getChildren().add(tests(name, groups)));
+    Words.shown(others, false);
+    getChildren().addAll(new NextTest(desk, others), others, loads());
     TestForms.all()
         .forEach(
             (key, maker) -> {
@@ -140,18 +143,17 @@ final class SetUpPane extends VBox {
     }
     switch (desk.bench().source().get()) {
       case INSTRUMENTS -> showInstruments();
-      case BY_HAND ->
-          about
-              .getChildren()
-              .addAll(
-                  Words.of(
-                      "quiet",
-                      desk.bench().test().get().drains()
-                          ? "Set the meter's total to zero, switch the load on together with the"
-                              + " start here, and type what you read: total, clock, display. The"
-                              + " totals alone make the verdict."
-                          : "It asks for one thing after the other; type what you read, then go on."),
-                  meters());
+      case BY_HAND -> {
+        String cannot = desk.bench().plan().map(p -> p.settings().cannotByHand()).orElse("");
+        about
+            .getChildren()
+            .add(
+                Words.of(
+                    "quiet",
+                    "It asks for one thing after the other: eyes, a meter to read and one key will"
+                        + " do."
+                        + (cannot.isEmpty() ? "" : " " + cannot)));
+      }
       default -> showFaults();
     }
   }

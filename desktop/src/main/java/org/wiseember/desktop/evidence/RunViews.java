@@ -65,7 +65,11 @@ final class RunViews {
 
   private static RunView waves(Desk desk) {
     WaveView view = new WaveView(desk);
+    RunView page = page(desk);
     return (judgement, run, because) -> {
+      if (run instanceof WaveRun read && read.waves().isEmpty() && !read.read().isEmpty()) {
+        return page.of(judgement, run, because);
+      }
       because.explain(run);
       if (run instanceof WaveRun waves) {
         view.of(judgement, waves, because);

@@ -230,7 +230,8 @@ public final class Benchwork {
       return;
     }
     if (!mayStart(plan.get().type())) {
-      desk.say("Read the cautions above the test first; it starts once all of them were in sight.");
+      desk.say(
+          "Read the cautions beside the steps first; it starts once all of them were in sight.");
       return;
     }
     RunSettings.Source wanted =

@@ -44,6 +44,11 @@ public interface TestSettings {
   /** The test with nothing but eyes, a meter that is read and one key at a time. */
   ByHand byHand();
 
+  /** What it cannot tell by hand, said before it begins; empty where a plug meter tells all. */
+  default String cannotByHand() {
+    return "";
+  }
+
   /** What is known so far while it is made by hand, the most telling first. */
   default List<Known> known(HandRecord record) {
     return typed().stream().flatMap(kind -> Known.of(kind, record).stream()).toList();

@@ -9,6 +9,7 @@ import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeLimits;
 import org.wiseember.core.charge.ChargeProfile;
 import org.wiseember.core.charge.DisplayReached;
+import org.wiseember.core.charge.HandCharge;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.charge.LimitBand;
 import org.wiseember.core.charge.RoundTrip;
@@ -22,6 +23,7 @@ import org.wiseember.core.solar.Arrangement;
 import org.wiseember.core.solar.Harvest;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
@@ -102,8 +104,12 @@ public final class ChargeTest implements TestType {
   public TestRun worked(RunRecord record, Asked asked) {
     Trace treated = record.treated();
     ChargeSetting setting = ChargeSetting.of(record.run().settings().particulars());
+    Optional<MeterClass> meter = InputMeter.of(record.run().settings(), treated);
     ChargeFinding finding =
-        ChargeProfile.of(treated, InputMeter.of(record.run().settings(), treated));
+        (record.byHand()
+                ? HandCharge.of(treated, record.pressed(), meter)
+                : Optional.<ChargeFinding>empty())
+            .orElseGet(() -> ChargeProfile.of(treated, meter));
     Optional<ChargeLimits> limits = ChargeLimits.of(treated, finding, asked.inputs());
     Optional<Figure> roundTrip =
         asked.offered("usable_ac_energy").stream()

@@ -15,6 +15,7 @@ import org.wiseember.core.trace.Levels;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.typed.TypedSpot;
+import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptReading;
@@ -110,18 +111,21 @@ final class HeatFindings {
     Series room = treated.series(Channel.ROOM_TEMPERATURE);
     return new HeatRun(
         record.kept(),
-        HeatRise.of(
-            treated.series(Channel.CASE_TEMPERATURE),
-            room,
-            from,
-            last,
-            record.meterOrAssumed(Channel.CASE_TEMPERATURE)),
+        rise(treated, room, from, last),
         background,
         heard,
         HeatSettings.metres(run.settings().particulars()),
         record.meterOrAssumed(Channel.SOUND_LEVEL),
         new FanSteps(fan),
         spot(treated.series(Channel.SPOT_TEMPERATURE), room));
+  }
+
+  private Optional<HeatRise> rise(Trace treated, Series room, double from, double to) {
+    Series warm = treated.series(Channel.CASE_TEMPERATURE);
+    MeterClass probe = record.meterOrAssumed(Channel.CASE_TEMPERATURE);
+    return record.byHand()
+        ? HeatRise.readByHand(warm, room, from, to, probe)
+        : HeatRise.of(warm, room, from, to, probe);
   }
 
   /** When the last load went off; the end where nobody read the watts. */

@@ -57,6 +57,11 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
   }
 
   @Override
+  public String cannotByHand() {
+    return "How loud it is takes a sound meter, how hot a thermometer; without them it stays unknown.";
+  }
+
+  @Override
   public ByHand byHand() {
     ByHand.Script script =
         ByHand.of(HeatNoise.KIND, procedure().steps())

@@ -36,6 +36,11 @@ public record IdleSettings(double volts, String reason) implements TestSettings 
   }
 
   @Override
+  public String cannotByHand() {
+    return "The watts take a clamp or shunt on the battery's lead; without one, the charge shown now and hours later tells them roughly.";
+  }
+
+  @Override
   public ByHand byHand() {
     ByHand.Script script = ByHand.of(IdleWatch.KIND, procedure().steps());
     IdleState[] states = IdleState.values();

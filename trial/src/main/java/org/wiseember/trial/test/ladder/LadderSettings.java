@@ -38,6 +38,11 @@ public record LadderSettings(List<Double> loads, double volts, String reason)
   }
 
   @Override
+  public String cannotByHand() {
+    return "Conversion efficiency takes volts and amps at the battery; without them this test tells nothing a drain would not.";
+  }
+
+  @Override
   public ByHand byHand() {
     ByHand.Script script =
         ByHand.of(LoadLadder.KIND, procedure().steps())

@@ -51,6 +51,11 @@ public record PortSettings(List<Double> loads, double volts, String reason)
   }
 
   @Override
+  public String cannotByHand() {
+    return "It takes volts and amps: an electronic load shows both.";
+  }
+
+  @Override
   public ByHand byHand() {
     ByHand.Script script =
         ByHand.of(PortSteps.KIND, procedure().steps())

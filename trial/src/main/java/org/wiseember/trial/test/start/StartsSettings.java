@@ -112,6 +112,11 @@ public record StartsSettings(Optional<Nameplate> motor, double volts, String rea
   }
 
   @Override
+  public String cannotByHand() {
+    return "How it started is for your eyes; what it took needs a clamp with an inrush mode.";
+  }
+
+  @Override
   public ByHand byHand() {
     ByHand.Script script =
         ByHand.of(MotorStarts.KIND, procedure().steps())

@@ -36,6 +36,11 @@ public record TransferSettings(List<Double> loads, double volts, String reason)
   }
 
   @Override
+  public String cannotByHand() {
+    return "How many milliseconds the gap is takes a scope on the outlet; eyes tell what stays on.";
+  }
+
+  @Override
   public ByHand byHand() {
     ByHand.Script script =
         ByHand.of(SwitchOver.KIND, procedure().steps())

@@ -67,6 +67,11 @@ public record UsbSettings(UsbTester tester, String reason) implements TestSettin
   }
 
   @Override
+  public String cannotByHand() {
+    return "It takes a USB tester that shows volts and amps.";
+  }
+
+  @Override
   public ByHand byHand() {
     List<String> asks = asks();
     ByHand.Script script = ByHand.of(ByHand.USB, cautions());

@@ -1,18 +1,24 @@
 package org.wiseember.trial.test.waveform;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.transfer.Sag;
 import org.wiseember.core.uncertainty.AssumedMeter;
+import org.wiseember.core.waveform.MeterWave;
 import org.wiseember.core.waveform.RatioCheck;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformFinding;
 import org.wiseember.core.waveform.WaveformUnreadable;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.Run;
 
@@ -36,7 +42,50 @@ final class WaveFindings {
     double volts = asked.outputVolts().orElse(run.settings().volts());
     WaveFindings findings = new WaveFindings(run, record.trace(), volts);
     return new WaveRun(
-        record.kept(), record.captures().stream().map(findings::wave).toList(), volts);
+        record.kept(),
+        record.captures().stream().map(findings::wave).toList(),
+        record.byHand() ? read(record) : List.of(),
+        volts);
+  }
+
+  /** What was read in each step of a run by hand; a step with nothing in it is none. */
+  private static List<MeterWave> read(RunRecord record) {
+    List<Event> steps = record.events(WaveSteps.WAVE);
+    List<MeterWave> read = new ArrayList<>();
+    for (int i = 0; i < steps.size(); i++) {
+      Event step = steps.get(i);
+      double to = i + 1 < steps.size() ? steps.get(i + 1).seconds() : Double.POSITIVE_INFINITY;
+      Trace part = record.treated().between(step.seconds(), to);
+      boolean mains = step.detail().equals(WaveSteps.MAINS);
+      boolean unloaded = step.detail().equals(WaveSteps.NO_LOAD);
+      Series watts = part.series(Channel.AC_POWER);
+      MeterWave wave =
+          MeterWave.of(
+              step.words(),
+              mains,
+              unloaded ? 0 : watts.size() > 0 ? watts.value(watts.size() - 1) : Double.NaN,
+              part,
+              record::meterOrAssumed,
+              look(record, step.seconds(), to));
+      if (!wave.figures().isEmpty() || wave.look().isPresent()) {
+        read.add(wave);
+      }
+    }
+    return read;
+  }
+
+  private static Optional<MeterWave.Look> look(RunRecord record, double from, double to) {
+    return record.pressed().stream()
+        .filter(p -> p.seconds() >= from && p.seconds() < to)
+        .flatMap(
+            p ->
+                switch (p.press()) {
+                  case LOOKS_SINE -> Stream.of(MeterWave.Look.SINE);
+                  case LOOKS_STEPPED -> Stream.of(MeterWave.Look.STEPPED);
+                  case LOOKS_SQUARE -> Stream.of(MeterWave.Look.SQUARE);
+                  default -> Stream.empty();
+                })
+        .reduce((a, b) -> b);
   }
 
   private WaveRun.Wave wave(KeptCapture kept) {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.waveform.LimitCheck;
 import org.wiseember.core.waveform.LimitSet;
+import org.wiseember.core.waveform.MeterWave;
 import org.wiseember.core.waveform.Suitability;
 import org.wiseember.core.waveform.WaveformFigures;
 import org.wiseember.core.waveform.WaveformFinding;
@@ -15,10 +16,29 @@ import org.wiseember.report.page.FindingPage;
 final class WavePage {
   private WavePage() {}
 
+  /** What a meter showed, a row a step. */
+  private static FindingPage read(WaveRun run) {
+    List<List<String>> rows = new ArrayList<>();
+    for (MeterWave w : run.read()) {
+      rows.add(
+          List.of(
+              w.where(),
+              w.rms().map(Figure::words).orElse("not read"),
+              w.frequency().map(Figure::words).orElse("not read"),
+              w.distortion().map(Figure::words).orElse("not read"),
+              w.look().map(MeterWave.Look::words).orElse("not looked at")));
+    }
+    List<Figure> heads = run.figures().stream().limit(4).toList();
+    return rows.isEmpty()
+        ? FindingPage.of(heads)
+        : FindingPage.of(heads)
+            .table(List.of("Where", "Volts", "Frequency", "Distortion", "Looked"), rows);
+  }
+
   static FindingPage of(WaveRun run) {
     Optional<WaveRun.Wave> worst = run.worst();
     if (worst.isEmpty()) {
-      return FindingPage.of(List.<Figure>of());
+      return read(run);
     }
     WaveRun.Wave w = worst.get();
     WaveformFinding f = w.finding().orElseThrow();

@@ -9,6 +9,7 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.transfer.Sag;
 import org.wiseember.core.waveform.LoadSweep;
+import org.wiseember.core.waveform.MeterWave;
 import org.wiseember.core.waveform.RatioCheck;
 import org.wiseember.core.waveform.WaveformFigures;
 import org.wiseember.core.waveform.WaveformFinding;
@@ -22,9 +23,11 @@ import org.wiseember.workbook.KeptCapture;
  * A unit's wave at several loads.
  *
  * @param waves as they were captured
+ * @param read what a meter and eyes showed without a capture
  * @param nominalVolts of the outlet, V; 0 where nobody said
  */
-public record WaveRun(KeptRun kept, List<Wave> waves, double nominalVolts) implements TestRun {
+public record WaveRun(KeptRun kept, List<Wave> waves, List<MeterWave> read, double nominalVolts)
+    implements TestRun {
   /**
    * One capture and what it says.
    *
@@ -64,6 +67,12 @@ public record WaveRun(KeptRun kept, List<Wave> waves, double nominalVolts) imple
 
   public WaveRun {
     waves = List.copyOf(waves);
+    read = List.copyOf(read);
+  }
+
+  /** What was read of the unit's own output, the mains left out. */
+  public List<MeterWave> ownRead() {
+    return read.stream().filter(w -> !w.mains()).toList();
   }
 
   /** The unit's own waves that have figures, the mains left out. */
@@ -99,13 +108,20 @@ public record WaveRun(KeptRun kept, List<Wave> waves, double nominalVolts) imple
 
   @Override
   public List<Figure> figures() {
-    return worst().map(Wave::figures).map(WaveformFigures::all).orElse(List.of());
+    return worst()
+        .map(Wave::figures)
+        .map(WaveformFigures::all)
+        .orElseGet(() -> ownRead().stream().flatMap(w -> w.figures().stream()).toList());
   }
 
   /** The distortion of the worst wave. */
   @Override
   public Optional<Explanation> headline() {
-    return worst().map(w -> Explanation.of(w.figures().distortion()));
+    return worst()
+        .map(w -> w.figures().distortion())
+        .or(() -> WaveClaims.mostDistorted(this))
+        .or(() -> figures().stream().findFirst())
+        .map(Explanation::of);
   }
 
   @Override
@@ -119,7 +135,11 @@ public record WaveRun(KeptRun kept, List<Wave> waves, double nominalVolts) imple
     if (waves.isEmpty()) {
       warnings.add(
           new Warning(
-              "no_capture", "No wave was captured yet. Add one from a scope or from a file."));
+              "no_capture",
+              read.isEmpty()
+                  ? "No wave was captured yet. Add one from a scope or from a file."
+                  : "Read off a meter, without a capture: its shape and its harmonics are not known."
+                      + " Add a capture from a scope or from a file for them."));
     }
     for (Wave w : waves) {
       if (w.finding().isEmpty()) {

@@ -9,6 +9,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.workbook.Event;
 
 /** Loads a wave is captured at, W. */
 public record WaveSettings(List<Double> loads, double volts, String reason)
@@ -28,18 +29,23 @@ public record WaveSettings(List<Double> loads, double volts, String reason)
   }
 
   @Override
+  public String cannotByHand() {
+    return "Shape and harmonics take a scope's capture; distortion a meter that shows it. Eyes tell a stepped wave from a sine.";
+  }
+
+  @Override
   public ByHand byHand() {
-    ByHand.Script script =
-        ByHand.of(WaveSteps.KIND, procedure().steps())
-            .step("mains", "For comparison: what the meter shows on the mains")
-            .how("Volts, hertz and distortion, where it shows them. Or go on without.")
-            .on(Press.READ, "none");
-    script
-        .nextPart()
-        .step("none", "Unit's outlet on, no load")
-        .how("Write 231 V, 50.0 Hz, 2.1 % THD; a photo of a scope's screen goes with it.")
-        .about(0)
-        .on(Press.READ, loads.isEmpty() ? "none" : "load-0");
+    ByHand.Script script = ByHand.of(WaveSteps.KIND, procedure().steps());
+    read(
+        script.step("mains", "For comparison: what the meter shows on the mains"),
+        "mains",
+        "none",
+        new Event(0, WaveSteps.WAVE, WaveSteps.MAINS, "the mains"));
+    read(
+        script.nextPart().step("none", "Unit's outlet on, no load: read the meter").about(0),
+        "none",
+        loads.isEmpty() ? "" : "load-0",
+        new Event(0, WaveSteps.WAVE, WaveSteps.NO_LOAD, "no load"));
     for (int i = 0; i < loads.size(); i++) {
       String watts = Figures.plain(loads.get(i), Unit.WATT);
       script
@@ -47,17 +53,31 @@ public record WaveSettings(List<Double> loads, double volts, String reason)
           .step("load-" + i, "Load to " + watts)
           .about(loads.get(i))
           .on(Press.LOAD_ON, "read-" + i)
-          .step("read-" + i, "Read the meter or the scope's screen at " + watts)
-          .how("Volts, hertz, distortion. What was not read stays unknown.")
+          .step("read-" + i, "Read the meter and look at the wave at " + watts)
           .clock("on for")
           .about(loads.get(i));
-      if (i == loads.size() - 1) {
-        script.last(Press.READ, "Read at every load. Load off.");
-      } else {
-        script.on(Press.READ, "load-" + (i + 1));
-      }
+      read(
+          script,
+          "read-" + i,
+          i == loads.size() - 1 ? "" : "load-" + (i + 1),
+          new Event(0, WaveSteps.WAVE, Double.toString(loads.get(i)), "at " + watts));
     }
     return script.build();
+  }
+
+  /** A step at which the meter is read; a look at the wave is said where there is a screen. */
+  private static void read(ByHand.Script script, String name, String next, Event begins) {
+    script
+        .how(
+            "Write what it shows, such as: 231 V, 50.0 Hz, 2.1 % THD, 598 W. The look only off a"
+                + " scope's screen or a photo of one; what was not read stays unknown.")
+        .begins(begins.code(), begins.detail(), begins.words());
+    if (next.isEmpty()) {
+      script.last(Press.READ, "Read at every load. Load off.");
+    } else {
+      script.on(Press.READ, next);
+    }
+    script.on(Press.LOOKS_SINE, name).on(Press.LOOKS_STEPPED, name).on(Press.LOOKS_SQUARE, name);
   }
 
   @Override

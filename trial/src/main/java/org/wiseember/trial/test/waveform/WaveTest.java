@@ -96,7 +96,7 @@ public final class WaveTest implements TestType {
   @Override
   public Optional<Answer> answer(Claim claim, UnitFindings unit) {
     return unit.of(WaveRun.class)
-        .filter(r -> !r.own().isEmpty())
+        .filter(r -> !r.own().isEmpty() || !r.ownRead().isEmpty())
         .reduce((first, second) -> second)
         .flatMap(r -> new WaveClaims(r).answer(claim, FromLabel.judgedAt(claim, unit.label())));
   }

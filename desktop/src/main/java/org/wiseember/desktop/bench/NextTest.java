@@ -1,0 +1,80 @@
+package org.wiseember.desktop.bench;
+
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.verdict.Judgement;
+
+/**
+ * Which test comes next in the order of work: the first that answers a claim nobody has tested yet.
+ * The others are one press away.
+ */
+final class NextTest extends HBox {
+  private final Desk desk;
+  private final Label words = Words.of("strong", "");
+  private final Button take;
+
+  NextTest(Desk desk, Node others) {
+    this.desk = desk;
+    setSpacing(10);
+    setStyle("-fx-alignment: center-left;");
+    take = Words.button("action", "Take it", () -> next().ifPresent(desk.bench().test()::set));
+    take.setId("take-next");
+    Button other = Words.button("action", "Another test", () -> {});
+    other.setId("another-test");
+    other.setOnAction(
+        e -> {
+          Words.shown(others, !others.isVisible());
+          other.setText(others.isVisible() ? "Fewer" : "Another test");
+        });
+    words.setMinWidth(0);
+    words.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    getChildren().addAll(words, take, other);
+    desk.chosen().addListener((o, was, is) -> show());
+    desk.bench().test().addListener((o, was, is) -> show());
+    desk.bench().onHand().addListener((o, was, is) -> show());
+    show();
+  }
+
+  private Optional<TestType> next() {
+    Judgement judgement = desk.chosen().get();
+    return judgement == null
+        ? Optional.empty()
+        : AllTests.list().stream()
+            .filter(t -> open(judgement, t))
+            .filter(
+                t -> t.settings(judgement.unit().label(), desk.bench().onHand().get()).isPresent())
+            .findFirst();
+  }
+
+  /** Whether it was not made yet and answers a claim that is not tested. */
+  private static boolean open(Judgement judgement, TestType test) {
+    boolean made = judgement.runs().stream().anyMatch(r -> !r.aside() && r.type().equals(test));
+    return !made
+        && judgement.lines().stream()
+            .filter(l -> test.answers().contains(l.claim().subject()))
+            .anyMatch(l -> l.verdict().map(v -> v.standing() == Standing.NOT_TESTED).orElse(true));
+  }
+
+  private void show() {
+    Optional<TestType> next = next();
+    TestType chosen = desk.bench().test().get();
+    boolean isNext = next.filter(chosen::equals).isPresent();
+    words.setText(
+        next.isEmpty()
+            ? chosen.words() + ". Every test its label asks for has been made"
+            : isNext
+                ? chosen.words() + ", next in the order of work"
+                : chosen.words() + ". Next in the order of work: " + next.get().words());
+    Words.shown(take, next.isPresent() && !isNext);
+  }
+}
