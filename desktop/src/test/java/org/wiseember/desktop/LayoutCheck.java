@@ -64,7 +64,8 @@ final class LayoutCheck {
     }
     Bounds inside = viewport;
     if (node instanceof ScrollPane scroll && scroll.lookup(".viewport") instanceof Region v) {
-      inside = v.localToScene(v.getLayoutBounds());
+      Bounds own = v.localToScene(v.getLayoutBounds());
+      inside = viewport == null ? own : clip(own, viewport);
     }
     if (node instanceof Parent parent) {
       for (Node child : parent.getChildrenUnmodifiable()) {

@@ -8,10 +8,8 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
-import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.procedure.OverloadHolds;
-import org.wiseember.bench.procedure.StaysOn;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
@@ -19,10 +17,8 @@ import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.test.legs.LegsRun;
 import org.wiseember.trial.test.overload.OverloadRun;
 import org.wiseember.trial.test.start.StartsRun;
-import org.wiseember.trial.test.stays.StaysRun;
 import org.wiseember.trial.test.usb.UsbRun;
 import org.wiseember.workbook.Run;
 
@@ -171,53 +167,5 @@ public class PowerTest extends InDemoWindow {
             .allMatch(l -> l.verdict().orElseThrow().standing() == Standing.RIG_CANNOT_SHOW));
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
     window.untilShown("which is not a fail");
-  }
-
-  /** Eyes and keys: outputs while it charges, then pulls counted, to the counts in Evidence. */
-  @Test
-  public void whatStaysOnByHand() {
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.test("stays-on");
-    window.untilShown("Pull the plug at its body");
-    window.until(() -> window.desk().bench().mayStart(AllTests.of(StaysOn.KIND)));
-    window.click("source-BY_HAND");
-    window.click("start-test");
-    window.untilShown("Charger in the wall, lamp and computer on");
-    window.write("AC on, USB back", 2);
-    window.press(KeyCode.F6, "Pull 1 of 5.");
-    // Lamp and computer stayed three times; the lamp blinked twice.
-    for (int pull = 1; pull <= 5; pull++) {
-      window.press(pull <= 3 ? KeyCode.F6 : KeyCode.F7, "Wall plug back in");
-      if (pull < 5) {
-        window.press(KeyCode.F6, "Pull " + (pull + 1) + " of 5.");
-      }
-    }
-    robot.push(KeyCode.F6);
-    window.until(() -> !window.desk().bench().going());
-    window.until(
-        () -> newest(StaysRun.class) != null && newest(StaysRun.class).pulls().isPresent());
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
-    window.untilShown("5 of 5");
-    window.untilShown("3 of 5");
-    window.untilShown("most likely under what its supply holds");
-  }
-
-  /** Two legs typed before and with the load. */
-  @Test
-  public void twoLegsByHand() {
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.test("two-legs");
-    window.untilShown("Never feed a building");
-    window.until(() -> window.desk().bench().mayStart(AllTests.of(ByHand.TWO_LEGS)));
-    window.click("start-test");
-    window.untilShown("Without the 240 V load");
-    window.write("160 W, other leg 140 W", 2);
-    window.press(KeyCode.F6, "240 V load on and steady");
-    handClock.on(60);
-    window.write("1600 W, other leg 1400 W", 4);
-    robot.push(KeyCode.F6);
-    window.until(() -> !window.desk().bench().going());
-    window.until(() -> newest(LegsRun.class) != null && newest(LegsRun.class).legs().isPresent());
-    assertEquals(newest(LegsRun.class).legs().orElseThrow().load(), 2700.0);
   }
 }

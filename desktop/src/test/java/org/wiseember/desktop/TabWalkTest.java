@@ -27,7 +27,7 @@ public class TabWalkTest extends InDemoWindow {
           StageName.PLAN,
           List.of("plan-SOLAR", "2 strings of 2", "panel-0-name", "add-panel", "use-panels"),
           StageName.BENCH,
-          List.of("test-ac-drain", "source-SIMULATED", "fault-", "start-test", "pace-"),
+          List.of("another-test", "source-SIMULATED", "fault-", "start-test", "pace-"),
           StageName.EVIDENCE,
           List.of("tab-ENERGY", "run-17", "run-20", "set-aside", "pack-run", "Energy in", "look-"),
           StageName.VERDICT,

@@ -379,7 +379,10 @@ public final class Runner {
     }
     replay = null;
     for (Pressed next = presses.poll(); next != null; next = presses.poll()) {
-      procedure.press(next).forEach(this::keep);
+      // One that was kept before it was taken is among those gone through once more.
+      if (corrected == null || !corrected.contains(next)) {
+        procedure.press(next).forEach(this::keep);
+      }
     }
     return any;
   }

@@ -139,10 +139,26 @@ final class HoldFinder {
         continue;
       }
       int from = first < 0 ? level.first() : first;
-      stays.add(new Stay(from, level.last(), mean(level.first(), level.last())));
+      if (byHand) {
+        addApart(stays, from, level.last());
+      } else {
+        stays.add(new Stay(from, level.last(), mean(level.first(), level.last())));
+      }
       first = -1;
     }
     return stays;
+  }
+
+  /** Readings by hand that are too far apart are stretches of their own. */
+  private void addApart(List<Stay> stays, int first, int last) {
+    int from = first;
+    for (int i = first; i <= last; i++) {
+      boolean ends = i == last || power.seconds(i + 1) - power.seconds(i) > TOGETHER_SECONDS;
+      if (ends) {
+        stays.add(new Stay(from, i, mean(from, i)));
+        from = i + 1;
+      }
+    }
   }
 
   /** A ramp between two levels, or the spike of something cold as it is switched on. */

@@ -79,7 +79,8 @@ final class PressedHolds {
                 Press.TAKEN_OFF)
             .orElse(null);
     double until = end == null ? next : end.latest();
-    double[] read = read(on.earliest(), until);
+    // What was written before the key was read before it.
+    double[] read = read(Math.nextUp(on.seconds()), until);
     if (read.length == 0) {
       unread(on, end);
       return;
@@ -163,7 +164,7 @@ final class PressedHolds {
             .mapToDouble(Pressed::latest)
             .max()
             .orElse(Double.NEGATIVE_INFINITY);
-    int last = watts.from(on.earliest()) - 1;
+    int last = watts.from(Math.nextUp(on.seconds())) - 1;
     return last >= 0 && watts.seconds(last) > since ? watts.value(last) : 0;
   }
 

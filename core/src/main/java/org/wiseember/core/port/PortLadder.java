@@ -105,8 +105,9 @@ public final class PortLadder {
           Pressed.first(
               presses, on.get(k).seconds(), next, Press.WENT_OFF, Press.TRIPPED, Press.DROPPED_OUT);
       // What was read is often written down a moment after the key.
-      double[] i = between(current, on.get(k).seconds(), next);
-      double[] u = between(voltage, on.get(k).seconds(), next);
+      double from = Math.nextUp(on.get(k).seconds());
+      double[] i = between(current, from, next);
+      double[] u = between(voltage, from, next);
       boolean read = i.length > 0 && u.length > 0 && mean(i) > 0;
       if (read && mean(u) > DEAD_VOLTS) {
         carried.add(new PortPoint(mean(i), mean(u) + mean(i) * leadOhms, MeanScatter.of(u)));

@@ -20,6 +20,7 @@ import org.wiseember.desktop.model.Desk;
 
 /** The application. */
 public final class EmberApp extends Application {
+  private final PictureClock pictureClock = new PictureClock();
   private Desk desk;
 
   /** Runs before there is a window, so that the workbook is read while the window is made. */
@@ -28,7 +29,10 @@ public final class EmberApp extends Application {
     List<String> args = getParameters().getRaw();
     Path file = Path.of(args.get(args.size() - 1));
     logBeside(file);
-    desk = new Desk(Clock.systemUTC(), new WindowThread());
+    desk =
+        args.get(0).equals("--screenshots")
+            ? new Desk(Clock.systemUTC(), new WindowThread(), from -> pictureClock)
+            : new Desk(Clock.systemUTC(), new WindowThread());
     desk.open(file);
     Look.loadFaces();
   }
@@ -55,7 +59,7 @@ public final class EmberApp extends Application {
     stage.show();
     reportStart();
     if (shots) {
-      Screenshots.take(desk, scene, Path.of(args.get(1)), Platform::exit);
+      Screenshots.take(desk, pictureClock, scene, Path.of(args.get(1)), Platform::exit);
     }
   }
 

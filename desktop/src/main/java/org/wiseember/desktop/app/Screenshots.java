@@ -38,19 +38,21 @@ final class Screenshots {
   private final Scene scene;
   private final Path folder;
   private final Runnable done;
+  private final PictureByHand byHand;
   private final Deque<Shot> shots = new ArrayDeque<>();
   private long waited;
 
-  private Screenshots(Desk desk, Scene scene, Path folder, Runnable done) {
+  private Screenshots(Desk desk, PictureClock clock, Scene scene, Path folder, Runnable done) {
     this.desk = desk;
+    this.byHand = new PictureByHand(desk, clock, scene);
     this.scene = scene;
     this.folder = folder;
     this.done = done;
   }
 
   /** Takes all pictures once the workbook is open, then calls {@code done}. */
-  static void take(Desk desk, Scene scene, Path folder, Runnable done) {
-    Screenshots screenshots = new Screenshots(desk, scene, folder, done);
+  static void take(Desk desk, PictureClock clock, Scene scene, Path folder, Runnable done) {
+    Screenshots screenshots = new Screenshots(desk, clock, scene, folder, done);
     screenshots.plan();
     screenshots.step();
   }
@@ -66,7 +68,6 @@ final class Screenshots {
         },
         () -> true);
     add("efficiency", () -> desk.shownRun().set(run("Efficiency")), () -> true);
-    add("idle", () -> desk.shownRun().set(run("Idle")), () -> true);
     add("overload", () -> desk.shownRun().set(run("Overload")), () -> true);
     add("motor-starts", () -> desk.shownRun().set(run("Motor")), () -> true);
     add("switch-over", () -> desk.shownRun().set(run("Switch-over")), () -> true);
@@ -120,8 +121,16 @@ final class Screenshots {
         },
         this::waysShown);
     add(
+        "by-hand",
+        () -> {
+          desk.stage().set(StageName.BENCH);
+          byHand.start();
+        },
+        byHand::step);
+    add(
         "bench",
         () -> {
+          desk.bench().stopRun();
           desk.stage().set(StageName.BENCH);
           desk.bench().test().set(AllTests.of(Drain.AC));
           desk.bench().source().set(RunSettings.Source.SIMULATED);

@@ -75,6 +75,10 @@ public final class BenchStage extends StackPane {
   private final ChangeListener<List<Notebook.Written>> written =
       (o, was, is) -> show(this.shown.view().get());
   private LiveRun shown;
+
+  /** The run whose notebook was given the focus as it began. */
+  private LiveRun writtenIn;
+
   private int marks;
 
   public BenchStage(Desk desk) {
@@ -384,6 +388,10 @@ public final class BenchStage extends StackPane {
     showSteps(view);
     if (byHand()) {
       hand.show(shown, view);
+      if (!over && !shown.equals(writtenIn)) {
+        writtenIn = shown;
+        hand.takeFocus();
+      }
     } else {
       show(LiveChart.of(shown, view));
     }

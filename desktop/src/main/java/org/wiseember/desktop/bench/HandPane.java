@@ -1,7 +1,10 @@
 package org.wiseember.desktop.bench;
 
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
 import javafx.event.EventHandler;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -17,6 +20,7 @@ import org.wiseember.desktop.model.LiveRun;
 final class HandPane extends VBox {
   private final HBox parts = new HBox(3);
   private final NowCard now;
+  private final Set<KeyCode> down = EnumSet.noneOf(KeyCode.class);
   private final NotebookCard notebook;
   private final KnownCard known = new KnownCard();
 
@@ -34,22 +38,29 @@ final class HandPane extends VBox {
     VBox.setVgrow(below, Priority.ALWAYS);
     getChildren().addAll(parts, now, below);
     EventHandler<KeyEvent> keys = this::key;
+    EventHandler<KeyEvent> released = e -> down.remove(e.getCode());
     sceneProperty()
         .addListener(
             (o, was, is) -> {
               if (was != null) {
                 was.removeEventFilter(KeyEvent.KEY_PRESSED, keys);
+                was.removeEventFilter(KeyEvent.KEY_RELEASED, released);
               }
               if (is != null) {
                 is.addEventFilter(KeyEvent.KEY_PRESSED, keys);
+                is.addEventFilter(KeyEvent.KEY_RELEASED, released);
               }
             });
   }
 
-  /** The keys of the presses work wherever the focus is. */
+  /** The keys of the presses work wherever the focus is; one that is held says a thing once. */
   private void key(KeyEvent e) {
-    if (isVisible() && getScene() != null && now.key(e.getCode())) {
+    boolean held = !down.add(e.getCode());
+    if (isVisible() && getScene() != null && NowCard.isPress(e.getCode())) {
       e.consume();
+      if (!held) {
+        now.key(e.getCode());
+      }
     }
   }
 

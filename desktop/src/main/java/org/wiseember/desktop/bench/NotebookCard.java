@@ -110,7 +110,7 @@ final class NotebookCard extends VBox {
   private HBox row(Notebook.Written written) {
     NotebookLine line = written.line();
     Label when = Words.line("figure-quiet", Figures.clock(line.seconds()));
-    when.setMinWidth(58);
+    when.getStyleClass().add("notebook-when");
     Label words = Words.of(line.press().isPresent() ? "strong" : "figure", said(line));
     words.setMinWidth(0);
     HBox.setHgrow(words, Priority.ALWAYS);

@@ -111,14 +111,17 @@ final class NowCard extends HBox {
         : Figures.clock(seconds);
   }
 
-  /** Says what stands on a key; whether there is anything on it. */
-  boolean key(KeyCode code) {
+  /** Whether presses have this key. */
+  static boolean isPress(KeyCode code) {
+    return KEYS.contains(code);
+  }
+
+  /** Says what stands on a key, if anything does. */
+  void key(KeyCode code) {
     List<Press> can = shown.map(Now::presses).orElse(List.of());
     int at = KEYS.indexOf(code);
-    if (at < 0 || at >= can.size()) {
-      return false;
+    if (at >= 0 && at < can.size()) {
+      notebook.press(can.get(at));
     }
-    notebook.press(can.get(at));
-    return true;
   }
 }

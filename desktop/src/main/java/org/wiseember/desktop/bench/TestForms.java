@@ -7,15 +7,23 @@ import java.util.function.Function;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Charge;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.start.Nameplate;
+import org.wiseember.core.typed.Expected;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.core.typed.TypedReader;
+import org.wiseember.core.typed.TypedReading;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.model.Desk;
+import org.wiseember.trial.test.drain.DrainLoad;
 import org.wiseember.trial.test.heat.SoundDistance;
 import org.wiseember.trial.test.start.StartsSettings;
 
@@ -29,11 +37,41 @@ public final class TestForms {
   /** The forms there are. */
   static Map<String, Function<Desk, Node>> all() {
     Map<String, Function<Desk, Node>> forms = new LinkedHashMap<>();
+    forms.put(Drain.AC, TestForms::drainLoad);
     forms.put(MotorStarts.KIND, TestForms::motor);
     forms.put(ByHand.USB, TestForms::usb);
     forms.put(HeatNoise.KIND, TestForms::distance);
     forms.put(Charge.KIND, ChargeForm::new);
     return forms;
+  }
+
+  /** The load of a drain: schools differ, and the choice is shown. */
+  private static Node drainLoad(Desk desk) {
+    ObjectProperty<DrainLoad> taken = taken(desk, DrainLoad.USUAL);
+    Map<DrainLoad.Way, String> words = new LinkedHashMap<>();
+    Arrays.stream(DrainLoad.Way.values()).forEach(w -> words.put(w, w.words()));
+    ObjectProperty<DrainLoad.Way> way = new SimpleObjectProperty<>(taken.get().way());
+    TextField own = new TextField();
+    own.setId("drain-own-watts");
+    own.setPromptText("598 W");
+    own.setAccessibleText("My own load, watts");
+    own.setPrefColumnCount(6);
+    Runnable take = () -> taken.set(new DrainLoad(way.get(), watts(own.getText())));
+    way.addListener((o, was, is) -> take.run());
+    own.textProperty().addListener((o, was, is) -> take.run());
+    own.visibleProperty().bind(way.isEqualTo(DrainLoad.Way.OWN));
+    own.managedProperty().bind(own.visibleProperty());
+    FlowPane row = Choices.row("Load", "drain-load-", words, way);
+    row.getChildren().add(own);
+    return row;
+  }
+
+  /** W as typed in any notation; NaN for none. */
+  private static double watts(String text) {
+    return TypedReader.read(TypedKind.POWER, text, Expected.nothing())
+        .reading()
+        .map(TypedReading::value)
+        .orElse(Double.NaN);
   }
 
   private static Node motor(Desk desk) {

@@ -6,8 +6,11 @@ import java.util.Locale;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.Drawer;
 import org.wiseember.desktop.model.StageName;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.trial.verdict.Summary;
+import org.wiseember.workbook.RunSettings;
 
 /** Everything Ctrl+K can find: units, stages, runs, numbers, actions. */
 final class Actions {
@@ -20,7 +23,7 @@ final class Actions {
    * One thing to find.
    *
    * @param words what it is called
-   * @param kind unit, stage, run, number, action or drawer
+   * @param kind unit, stage, test, run, number, action or drawer
    */
   record Found(String words, String kind, Runnable go) {}
 
@@ -44,6 +47,10 @@ final class Actions {
         .toList();
   }
 
+  private static Found readings(Desk desk, String words, RunSettings.Source source) {
+    return new Found(words, "action", () -> desk.bench().source().set(source));
+  }
+
   private static List<Found> all(Desk desk, FileChoices files) {
     List<Found> all = new ArrayList<>();
     for (Shelf.Place place : desk.shelf()) {
@@ -64,6 +71,19 @@ final class Actions {
         new Found(
             "Guard band on or off", "action", () -> desk.guardBand().set(!desk.guardBand().get())));
     all.add(new Found("Undo", "action", desk::undo));
+    all.add(readings(desk, "Readings by hand", RunSettings.Source.BY_HAND));
+    all.add(readings(desk, "Readings from my instruments", RunSettings.Source.INSTRUMENTS));
+    all.add(readings(desk, "Readings from the simulated bench", RunSettings.Source.SIMULATED));
+    for (TestType test : AllTests.list()) {
+      all.add(
+          new Found(
+              test.words(),
+              "test",
+              () -> {
+                desk.bench().test().set(test);
+                desk.stage().set(StageName.BENCH);
+              }));
+    }
     for (Drawer.Thing thing : desk.drawer().things()) {
       all.add(
           new Found(PUT_BACK + " " + thing.words(), "drawer", () -> desk.drawer().putBack(thing)));

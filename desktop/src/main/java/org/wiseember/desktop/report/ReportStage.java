@@ -24,6 +24,7 @@ import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.EmptyStage;
+import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
@@ -46,6 +47,7 @@ public final class ReportStage extends StackPane {
   private final javafx.scene.control.Label state = Words.of("quiet", "");
   private final Set<String> sheets = new TreeSet<>(Set.of(WaveSteps.KIND));
   private Made made;
+  private Node savePdf;
 
   /** A page worked out. */
   private record Made(long unitId, Set<String> sheets, String html, byte[] pdf, Image image) {}
@@ -61,7 +63,15 @@ public final class ReportStage extends StackPane {
     picture.setSmooth(true);
     main.widthProperty().addListener((o, was, is) -> fit());
     desk.chosen().addListener((o, was, is) -> rebuild());
+    sceneProperty().addListener((o, was, is) -> focusSave());
     rebuild();
+  }
+
+  /** What one comes here for. */
+  private void focusSave() {
+    if (getScene() != null && savePdf != null) {
+      Focus.give(savePdf, () -> {});
+    }
   }
 
   private void fit() {
@@ -83,11 +93,8 @@ public final class ReportStage extends StackPane {
     }
     Node head =
         new VBox(Words.of("title", "Report"), Words.of("quiet", judgement.unit().name() + ", A4."));
-    Node save =
-        row(
-            place,
-            button("save-pdf", "Save as PDF", () -> save(".pdf")),
-            button("save-html", "Save as HTML", () -> save(".html")));
+    savePdf = button("save-pdf", "Save as PDF", () -> save(".pdf"));
+    Node save = row(place, savePdf, button("save-html", "Save as HTML", () -> save(".html")));
     Node sheets = sheetChoice(judgement);
     StackPane paper = new StackPane(picture);
     paper.setStyle("-fx-alignment: top-center;");

@@ -29,13 +29,22 @@ public final class AcDrainTest extends DrainTest {
     return "AC drain";
   }
 
-  /** At half the rating, unless the label names the load its capacity holds at. */
+  /**
+   * As it was chosen; else at half the rating, unless the label names the load its capacity holds
+   * at.
+   */
   @Override
   public Optional<TestSettings> settings(Label label, OnHand onHand) {
     if (label.ratedWattHours().isEmpty()) {
       return Optional.empty();
     }
     double volts = FromLabel.volts(label);
+    Optional<DrainLoad.Chosen> chosen =
+        onHand.find(DrainLoad.class).flatMap(load -> load.of(label));
+    if (chosen.isPresent()) {
+      return Optional.of(
+          new DrainSettings(false, chosen.get().watts(), volts, chosen.get().reason()));
+    }
     Optional<Double> named = label.claim(Subject.CAPACITY).flatMap(FromLabel::namedLoad);
     if (named.isPresent()) {
       return Optional.of(
