@@ -148,6 +148,11 @@ public final class ByHand extends PhasedProcedure {
       return this;
     }
 
+    /** A press that leads to another step, or after the last of several ends the test. */
+    public Script onward(Press press, String to, boolean last, String ending) {
+      return last ? last(press, ending) : on(press, to);
+    }
+
     /** A press that breaks the test off: what was read stays, and is not the whole. */
     public Script broken(Press press, String ending) {
       last().ways.put(press, new Way("", ending, false));

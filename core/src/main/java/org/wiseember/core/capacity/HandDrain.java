@@ -35,9 +35,6 @@ public final class HandDrain {
   /** How far a load's power may be from its mean in the time nobody read the total. */
   private static final double BROUGHT_SHARE = 0.1;
 
-  /** A total read up to here behind the load's going on still stands for the start, s. */
-  private static final double AT_THE_START = 120;
-
   private static final double RESERVE_SHOWN = 3;
 
   private final Trace typed;
@@ -146,20 +143,13 @@ public final class HandDrain {
       return Optional.empty();
     }
     int last = total.size() - 1;
-    boolean atStart = total.size() > 1 && total.seconds(0) <= on.latest() + AT_THE_START;
-    double gained = atStart ? 0 : total.value(0);
+    double gained = 0;
     int resets = 0;
     for (int i = 1; i <= last; i++) {
       double rise = total.value(i) - total.value(i - 1);
       // A meter that lost its total counts from nothing again.
       gained += rise >= 0 ? rise : total.value(i);
       resets += rise < 0 ? 1 : 0;
-    }
-    if (!atStart) {
-      warnings.add(
-          new Warning(
-              "start_not_read",
-              "The total at the start was not read; the meter is taken to have stood at zero."));
     }
     if (resets > 0) {
       warnings.add(
@@ -173,43 +163,41 @@ public final class HandDrain {
       return Optional.empty();
     }
     sum.add("E = what the total gained = " + Figures.plain(gained) + " Wh");
-    double missing = end - total.seconds(last);
-    double brought = 0;
-    if (missing > 1) {
-      double counted = total.seconds(last) - on.seconds();
-      double watts = counted > 0 ? gained / (counted / SECONDS_PER_HOUR) : meanWatts(end);
-      brought = watts * missing / SECONDS_PER_HOUR;
-      if (!(brought <= MOST_BROUGHT * gained)) {
-        warnings.add(
-            new Warning(
-                "cutoff_not_seen",
-                "The total was last read "
-                    + Figures.duration(missing)
-                    + " before the end; the unit holds at least so much."));
-        brought = 0;
-      } else {
-        warnings.add(
-            new Warning(
-                "total_early",
-                "The total was last read "
-                    + Figures.duration(missing)
-                    + " before the end; "
-                    + Figures.fixed(brought, 1)
-                    + " Wh at the mean power are added."));
-        sum.add(
-            "+ "
-                + Figures.fixed(watts, 0)
-                + " W × "
-                + Figures.duration(missing)
-                + " = "
-                + Figures.fixed(brought, 1)
-                + " Wh");
-      }
+    double early = Math.max(0, total.seconds(0) - on.latest());
+    double late = end - total.seconds(last);
+    double missing = (early > 1 ? early : 0) + (late > 1 ? late : 0);
+    double counted = total.seconds(last) - Math.max(on.seconds(), total.seconds(0));
+    double brought = counted > 0 ? gained / counted * missing : Double.NaN;
+    if (missing > 0 && !(brought <= MOST_BROUGHT * gained)) {
+      warnings.add(
+          new Warning(
+              "cutoff_not_seen",
+              "Between its first and last reading the total misses "
+                  + Figures.duration(missing)
+                  + " of the time under load; the unit holds at least what it counted."));
+      brought = 0;
+    } else if (missing > 0) {
+      warnings.add(
+          new Warning(
+              "total_early",
+              "The total was not read for "
+                  + Figures.duration(missing)
+                  + " at the start or the end; "
+                  + Figures.fixed(brought, 1)
+                  + " Wh at the mean power are added."));
+      sum.add(
+          "+ "
+              + Figures.fixed(gained / counted * SECONDS_PER_HOUR, 0)
+              + " W × "
+              + Figures.duration(missing)
+              + " = "
+              + Figures.fixed(brought, 1)
+              + " Wh");
     }
     double energy = gained + brought;
     double hours = (end - on.seconds()) / SECONDS_PER_HOUR;
     double watts = Math.max(1, energy / hours);
-    double late = missing > 1 ? 0 : watts * Pressed.REACTION / SECONDS_PER_HOUR;
+    double reaction = watts * Pressed.REACTION / SECONDS_PER_HOUR;
     return Optional.of(
         new Taken(
             energy,
@@ -221,7 +209,7 @@ public final class HandDrain {
                         step(total, alternating ? Channel.AC_ENERGY : Channel.DC_ENERGY)))
                 .with(
                     Contribution.wholeWidth(
-                        "Between total and end", Math.max(BROUGHT_SHARE * brought, late)))
+                        "Between total and end", Math.max(BROUGHT_SHARE * brought, reaction)))
                 .with(Repeats.once(energy, Repeats.WHOLE_TEST))));
   }
 
@@ -296,11 +284,10 @@ public final class HandDrain {
   /** Two meters in line that differ by more than both allow widen the figure. */
   private Taken secondMeter(Taken first) {
     Series other = typed.series(Channel.SECOND_AC_ENERGY);
-    if (!alternating || other.size() == 0) {
+    if (!alternating || other.size() < 2) {
       return first;
     }
-    double start = other.size() > 1 ? other.value(0) : 0;
-    double second = other.value(other.size() - 1) - start;
+    double second = other.value(other.size() - 1) - other.value(0);
     double apart = Math.abs(second - first.wattHours());
     double allowed =
         Math.sqrt(2) * method.power().halfWidth(first.wattHours())
@@ -383,12 +370,14 @@ public final class HandDrain {
   /** Amp-hours a tester on the DC side counted. */
   private Optional<Figure> charge() {
     Series counted = typed.series(Channel.DC_CHARGE);
-    if (counted.size() == 0) {
-      warnings.add(new Warning("no_dc_current", "No amp-hours were read, so no charge."));
+    if (counted.size() < 2) {
+      warnings.add(
+          new Warning(
+              "no_dc_current",
+              "Amp-hours were not read at the start and at the end, so there is no charge."));
       return Optional.empty();
     }
-    double start = counted.size() > 1 ? counted.value(0) : 0;
-    double ampHours = counted.value(counted.size() - 1) - start;
+    double ampHours = counted.value(counted.size() - 1) - counted.value(0);
     Budget budget =
         Budget.of()
             .with("Tester", method.current(), Math.max(ampHours, 1e-3), 1)

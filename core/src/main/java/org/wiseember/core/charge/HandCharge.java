@@ -38,6 +38,12 @@ public final class HandCharge {
   /** A most that was read so often was no accident. */
   private static final int PLATEAU_READINGS = 3;
 
+  /** A first reading so soon stands for the time before it, give or take a twentieth. */
+  private static final double SOON_SECONDS = 300;
+
+  private static final double SOON_READ = 0.05;
+  private static final double LONG_UNREAD = 0.5;
+
   private final Trace typed;
   private final Series power;
   private final MeterClass meter;
@@ -193,8 +199,9 @@ public final class HandCharge {
       return Optional.empty();
     }
     // Up to the first reading it took what that one shows, give or take.
-    double sum = power.value(first) * Math.max(0, power.seconds(first) - in.seconds());
-    double unsure = 0.05 * sum;
+    double unread = Math.max(0, power.seconds(first) - in.seconds());
+    double sum = power.value(first) * unread;
+    double unsure = (unread > SOON_SECONDS ? LONG_UNREAD : SOON_READ) * sum;
     int last = first;
     for (int i = first + 1; i < power.size() && power.seconds(i) <= end.to(); i++) {
       double span = power.seconds(i) - power.seconds(i - 1);

@@ -39,7 +39,7 @@ public final class NotebookReader {
       Pattern.compile("(?:code |error |shows )*(?<code>[A-Za-z]{1,3}[- ]?\\d{1,4})");
 
   /** Between phrases; a comma within a figure has no blank behind it. */
-  private static final Pattern BETWEEN = Pattern.compile(",\\s+|;\\s*|\\s+and\\s+");
+  private static final Pattern BETWEEN = Pattern.compile("(?:,\\s+|;\\s*)(?:and\\s+)?|\\s+and\\s+");
 
   private final List<TypedKind> wanted;
   private final Expected expected;

@@ -154,6 +154,30 @@ public class ByHandPracticeTest {
     assertTrue(found.deliveredEnergy().orElseThrow().u95() > 5);
   }
 
+  /** A meter nobody read at the start may have stood anywhere: its total alone is no energy. */
+  @Test
+  public void aTotalWithoutAStartIsNoEnergy() {
+    CapacityFinding alone =
+        notes()
+            .at(1, Press.LOAD_ON)
+            .at(3601, Press.DROPPED_OUT)
+            .at(3610, Channel.AC_ENERGY, 1950)
+            .drain(1075, true);
+    assertTrue(alone.deliveredEnergy().isEmpty());
+    // Read first a third of the way in: too much is missing for a figure, the rest is the least.
+    Figure least =
+        notes()
+            .at(1, Press.LOAD_ON)
+            .at(1201, Channel.AC_ENERGY, 1000)
+            .at(3601, Press.DROPPED_OUT)
+            .at(3610, Channel.AC_ENERGY, 1400)
+            .drain(1075, true)
+            .deliveredEnergy()
+            .orElseThrow();
+    assertEquals(least.value(), 400.0);
+    assertEquals(least.bound(), Bound.AT_LEAST);
+  }
+
   /** A unit of 500 W held 550 W for 3 min; the clock is good to both reactions. */
   @Test
   public void aLoadThatTripped() {

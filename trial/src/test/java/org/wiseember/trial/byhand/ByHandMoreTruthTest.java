@@ -23,9 +23,6 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.trial.test.heat.HeatRun;
 import org.wiseember.trial.test.legs.LegsRun;
@@ -36,8 +33,6 @@ import org.wiseember.trial.test.waveform.WaveRun;
 
 /** The rest of the tests made by hand on units whose truth is known. */
 public class ByHandMoreTruthTest {
-  private static final OnHand HEATERS = OnHand.of(List.of(100.0, 200.0, 300.0, 500.0, 800.0));
-
   private static Label label(long seed) {
     SplittableRandom random = new SplittableRandom(seed);
     int rated = 400 + 50 * random.nextInt(13);
@@ -53,20 +48,12 @@ public class ByHandMoreTruthTest {
             + " W\nUSB-C 60 W");
   }
 
-  private static TestPlan plan(String key, Label label) {
-    return AllTests.plan(AllTests.of(key), label, HEATERS).orElseThrow();
-  }
-
-  private static String watts(double watts) {
-    return Tester.figure(watts, 0) + " W";
-  }
-
   @Test
   public void chargesFromTheWall() {
     Tally tally = new Tally("Charge");
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(seed);
-      Tester tester = new Tester(label, plan(Charge.KIND, label), seed);
+      Tester tester = new Tester(label, Tester.plan(Charge.KIND, label), seed);
       tester.set(SetPoints.idle(false, false, false));
       tester.pass(1);
       tester.writeSurely(
@@ -84,7 +71,7 @@ public class ByHandMoreTruthTest {
         if (tester.now() - looked > 300) {
           looked = tester.now();
           tester.write(
-              watts(tester.shown(Channel.IN_POWER))
+              Tester.watts(tester.shown(Channel.IN_POWER))
                   + " in, "
                   + Tester.figure(tester.shown(Channel.DISPLAY_CHARGE), 0)
                   + " %");
@@ -109,7 +96,7 @@ public class ByHandMoreTruthTest {
     Tally tally = new Tally("Waves");
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(seed);
-      Tester tester = new Tester(label, plan(WaveSteps.KIND, label), seed);
+      Tester tester = new Tester(label, Tester.plan(WaveSteps.KIND, label), seed);
       double thd = 1 + 6 * tester.random().nextDouble();
       tester.press(Press.READ);
       boolean wrote = false;
@@ -128,7 +115,7 @@ public class ByHandMoreTruthTest {
                   + " Hz, "
                   + Tester.figure(shown, 1)
                   + " % THD, "
-                  + watts(tester.shown(Channel.AC_POWER)));
+                  + Tester.watts(tester.shown(Channel.AC_POWER)));
           wrote = true;
         }
         tester.press(Press.READ);
@@ -151,7 +138,7 @@ public class ByHandMoreTruthTest {
   public void wavesByEyeAlone() {
     Label label = label(1);
     for (Press look : List.of(Press.LOOKS_SINE, Press.LOOKS_STEPPED)) {
-      Tester tester = new Tester(label, plan(WaveSteps.KIND, label), 1);
+      Tester tester = new Tester(label, Tester.plan(WaveSteps.KIND, label), 1);
       tester.press(Press.READ);
       tester.press(look);
       WaveRun run = (WaveRun) tester.worked();
@@ -175,7 +162,7 @@ public class ByHandMoreTruthTest {
     Tally tally = new Tally("Starts");
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(seed);
-      Tester tester = new Tester(label, plan(MotorStarts.KIND, label), seed);
+      Tester tester = new Tester(label, Tester.plan(MotorStarts.KIND, label), seed);
       boolean clamp = seed % 2 == 0;
       double limit = Tester.claim(label, Subject.SURGE).figure();
       double can = limit * (0.7 + 0.6 * tester.random().nextDouble());
@@ -215,7 +202,7 @@ public class ByHandMoreTruthTest {
   public void whatStaysOn() {
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(seed);
-      Tester tester = new Tester(label, plan(StaysOn.KIND, label), seed);
+      Tester tester = new Tester(label, Tester.plan(StaysOn.KIND, label), seed);
       Press[] ways = {Press.BOTH_STAYED, Press.LAMP_BLINKED, Press.COMPUTER_WENT};
       int[] count = new int[3];
       tester.press(Press.DONE);
@@ -240,7 +227,7 @@ public class ByHandMoreTruthTest {
     Tally tally = new Tally("USB");
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(seed);
-      Tester tester = new Tester(label, plan(ByHand.USB, label), seed);
+      Tester tester = new Tester(label, Tester.plan(ByHand.USB, label), seed);
       double can = 40 + 50 * tester.random().nextDouble();
       while (tester.goesOn()) {
         double amps = Math.min(3, can / 5);
@@ -260,7 +247,7 @@ public class ByHandMoreTruthTest {
     Tally tally = new Tally("Heat");
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(seed);
-      Tester tester = new Tester(label, plan(HeatNoise.KIND, label), seed);
+      Tester tester = new Tester(label, Tester.plan(HeatNoise.KIND, label), seed);
       double warmest = 0;
       note(tester);
       tester.press(Press.READ);
@@ -298,7 +285,7 @@ public class ByHandMoreTruthTest {
             + " °C, room "
             + Tester.figure(tester.shown(Channel.ROOM_TEMPERATURE), 1)
             + " °C, "
-            + watts(tester.shown(Channel.AC_POWER)));
+            + Tester.watts(tester.shown(Channel.AC_POWER)));
   }
 
   /**
@@ -307,7 +294,7 @@ public class ByHandMoreTruthTest {
   @Test
   public void twoLegs() {
     Label label = label(1);
-    Tester tester = new Tester(label, plan(ByHand.TWO_LEGS, label), 1);
+    Tester tester = new Tester(label, Tester.plan(ByHand.TWO_LEGS, label), 1);
     tester.writeSurely("160 W, other leg 140 W");
     tester.press(Press.READ);
     tester.writeSurely("1 600 W, other leg 1 400 W");

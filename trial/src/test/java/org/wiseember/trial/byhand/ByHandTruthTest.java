@@ -31,8 +31,6 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.overload.Hold;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.verdict.Standing;
-import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.test.idle.IdleRun;
@@ -46,8 +44,6 @@ import org.wiseember.trial.test.soak.SoakRun;
  * ten, hardly a verdict is wrong, and none comes from what was not read.
  */
 public class ByHandTruthTest {
-  private static final OnHand HEATERS = OnHand.of(List.of(100.0, 200.0, 300.0, 500.0, 800.0));
-
   private static Label label(SplittableRandom random) {
     int rated = 400 + 50 * random.nextInt(13);
     int wattHours = 200 + 50 * random.nextInt(9);
@@ -62,20 +58,12 @@ public class ByHandTruthTest {
             + " s\n12 V port 10 A\nIdle draw 12 W");
   }
 
-  private static TestPlan plan(String key, Label label) {
-    return AllTests.plan(AllTests.of(key), label, HEATERS).orElseThrow();
-  }
-
-  private static String watts(double watts) {
-    return Tester.figure(watts, 0) + " W";
-  }
-
   @Test
   public void alternatingDrains() {
     Tally tally = new Tally("AC drain");
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(new SplittableRandom(seed));
-      Tester tester = new Tester(label, plan(Drain.AC, label), seed);
+      Tester tester = new Tester(label, Tester.plan(Drain.AC, label), seed);
       tester.writeSurely("100 %, 0 Wh");
       tester.set(SetPoints.WHOLE_LOAD);
       tester.pass(1);
@@ -89,7 +77,7 @@ public class ByHandTruthTest {
           tester.write(
               Tester.figure(tester.shown(Channel.AC_ENERGY), 0)
                   + " Wh, "
-                  + watts(tester.shown(Channel.AC_POWER))
+                  + Tester.watts(tester.shown(Channel.AC_POWER))
                   + ", display "
                   + Tester.figure(tester.shown(Channel.DISPLAY_CHARGE), 0)
                   + " %");
@@ -115,7 +103,7 @@ public class ByHandTruthTest {
     Tally tally = new Tally("DC drain");
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(new SplittableRandom(seed));
-      TestPlan plan = plan(Drain.DC, label);
+      TestPlan plan = Tester.plan(Drain.DC, label);
       Tester tester = new Tester(label, plan, seed);
       boolean totals = seed % 2 == 0;
       tester.writeSurely("100 %, 0 Wh, 0 Ah");
@@ -159,7 +147,7 @@ public class ByHandTruthTest {
     Tally tally = new Tally("Overload");
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(new SplittableRandom(seed));
-      Tester tester = new Tester(label, plan(OverloadHolds.KIND, label), seed);
+      Tester tester = new Tester(label, Tester.plan(OverloadHolds.KIND, label), seed);
       double truth = Double.NaN;
       double truthWatts = Double.NaN;
       tester.press(Press.DONE);
@@ -167,7 +155,7 @@ public class ByHandTruthTest {
         if (tester.canPress(Press.DONE) && tester.canPress(Press.TRIPPED)) {
           tester.set(SetPoints.atOutlet(base(tester)));
           tester.pass(60);
-          tester.write(watts(tester.shown(Channel.AC_POWER)));
+          tester.write(Tester.watts(tester.shown(Channel.AC_POWER)));
           tester.press(Press.DONE);
         }
         if (tester.canPress(Press.LOAD_ON)) {
@@ -185,7 +173,7 @@ public class ByHandTruthTest {
             n++;
             if (tester.now() > next) {
               next += 30;
-              tester.write(watts(tester.shown(Channel.AC_POWER)));
+              tester.write(Tester.watts(tester.shown(Channel.AC_POWER)));
             }
             tester.pass(0.2);
           }
@@ -239,7 +227,7 @@ public class ByHandTruthTest {
   public void whatNobodySaidIsNotKnown() {
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(new SplittableRandom(seed));
-      Tester tester = new Tester(label, plan(OverloadHolds.KIND, label), seed);
+      Tester tester = new Tester(label, Tester.plan(OverloadHolds.KIND, label), seed);
       tester.press(Press.DONE);
       if (tester.canPress(Press.DONE)) {
         tester.press(Press.DONE);
@@ -248,7 +236,7 @@ public class ByHandTruthTest {
       tester.pass(2);
       tester.press(Press.LOAD_ON);
       tester.pass(3);
-      tester.writeSurely(watts(tester.shown(Channel.AC_POWER)));
+      tester.writeSurely(Tester.watts(tester.shown(Channel.AC_POWER)));
       tester.pass(700);
       OverloadRun run = (OverloadRun) tester.worked();
       assertTrue(run.finding().trips().isEmpty());
@@ -268,7 +256,7 @@ public class ByHandTruthTest {
     Tally tally = new Tally("Efficiency");
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(new SplittableRandom(seed));
-      Tester tester = new Tester(label, plan(LoadLadder.KIND, label), seed);
+      Tester tester = new Tester(label, Tester.plan(LoadLadder.KIND, label), seed);
       tester.press(Press.READ);
       java.util.Map<Double, Double> truth = new java.util.TreeMap<>();
       while (tester.goesOn()) {
@@ -332,7 +320,8 @@ public class ByHandTruthTest {
     Tally tally = new Tally("Idle");
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(new SplittableRandom(seed));
-      Tester tester = new Tester(label, plan(IdleWatch.KIND, label), seed, atRest(label, seed));
+      Tester tester =
+          new Tester(label, Tester.plan(IdleWatch.KIND, label), seed, atRest(label, seed));
       double[] truth = new double[IdleState.values().length];
       for (IdleState state : IdleState.values()) {
         tester.set(state.setPoints());
@@ -371,7 +360,7 @@ public class ByHandTruthTest {
     Tally tally = new Tally("12 V port");
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(new SplittableRandom(seed));
-      Tester tester = new Tester(label, plan(PortSteps.KIND, label), seed);
+      Tester tester = new Tester(label, Tester.plan(PortSteps.KIND, label), seed);
       double truth = tester.bench().unit().design().port().tripAmps();
       tester.press(Press.DONE);
       boolean on = true;
@@ -406,7 +395,7 @@ public class ByHandTruthTest {
     int off = 0;
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(new SplittableRandom(seed));
-      Tester tester = new Tester(label, plan(Watching.KIND, label), seed);
+      Tester tester = new Tester(label, Tester.plan(Watching.KIND, label), seed);
       tester.set(SetPoints.WHOLE_LOAD);
       tester.pass(5);
       double began = tester.now();

@@ -27,10 +27,12 @@ import org.wiseember.core.typed.NotebookEntry;
 import org.wiseember.core.typed.NotebookReader;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.core.verdict.Verdict;
+import org.wiseember.trial.AllTests;
 import org.wiseember.trial.finding.Findings;
 import org.wiseember.trial.rig.SimulatedUnits;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.KeptRun;
+import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.TestRun;
@@ -74,6 +76,17 @@ final class Tester {
     bench.instruments().forEach(i -> i.accuracy().forEach(classes::putIfAbsent));
     set(SetPoints.NO_LOAD);
     pass(1);
+  }
+
+  /** The test a label asks for, with the heaters most benches have. */
+  static TestPlan plan(String key, Label label) {
+    OnHand heaters = OnHand.of(List.of(100.0, 200.0, 300.0, 500.0, 800.0));
+    return AllTests.plan(AllTests.of(key), label, heaters).orElseThrow();
+  }
+
+  /** Watts as a plug meter shows them. */
+  static String watts(double watts) {
+    return figure(watts, 0) + " W";
   }
 
   SimulatedBench bench() {

@@ -206,7 +206,9 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
 
   @Override
   public String ends(boolean byHand) {
-    return "Ends by itself once it takes no more.";
+    return byHand
+        ? "Say so once it is full, or that it takes nothing."
+        : "Ends by itself once it takes no more.";
   }
 
   @Override

@@ -84,11 +84,7 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
           .begins(HeatNoise.LOAD, "", watts)
           .clock("on for")
           .about(loads.get(i));
-      if (last) {
-        script.last(Press.READ, "All loads heard and felt. Load off.");
-      } else {
-        script.on(Press.READ, "load-" + (i + 1));
-      }
+      script.onward(Press.READ, "load-" + (i + 1), last, "All loads heard and felt. Load off.");
       script.on(Press.TRIPPED, "dropped");
     }
     return script

@@ -62,11 +62,11 @@ public record LadderSettings(List<Double> loads, double volts, String reason)
           .how("Watts, DC volts and amps in one line, read together: 528 W, 11.30 V, 52.0 A.")
           .clock("on for")
           .about(loads.get(i % loads.size()));
-      if (i == all - 1) {
-        script.last(Press.READ, "All loads read, " + ROUNDS + " times. Unplug the last one.");
-      } else {
-        script.on(Press.READ, "load-" + (i + 1));
-      }
+      script.onward(
+          Press.READ,
+          "load-" + (i + 1),
+          i == all - 1,
+          "All loads read, " + ROUNDS + " times. Unplug the last one.");
       script.on(Press.TRIPPED, "dropped");
     }
     return script

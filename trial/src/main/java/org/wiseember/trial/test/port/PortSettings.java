@@ -75,11 +75,7 @@ public record PortSettings(List<Double> loads, double volts, String reason)
           .how("Wait 20 s, then write both, such as: 13.2 V, " + amps + ".")
           .clock("on for")
           .about(loads.get(i));
-      if (last) {
-        script.last(Press.READ, "Tried up to " + amps + ".");
-      } else {
-        script.on(Press.READ, "set-" + (i + 1));
-      }
+      script.onward(Press.READ, "set-" + (i + 1), last, "Tried up to " + amps + ".");
       script.on(Press.WENT_OFF, "off");
     }
     return script
@@ -107,7 +103,9 @@ public record PortSettings(List<Double> loads, double volts, String reason)
 
   @Override
   public String ends(boolean byHand) {
-    return "Steps the current up until the port switches off.";
+    return byHand
+        ? "Step the current up and read both, until the port switches off."
+        : "Steps the current up until the port switches off.";
   }
 
   @Override

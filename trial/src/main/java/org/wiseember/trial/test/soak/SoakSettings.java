@@ -77,7 +77,9 @@ public record SoakSettings(List<Double> loads, double volts, String reason)
 
   @Override
   public String ends(boolean byHand) {
-    return "Ends after 24 h, or when the output has gone off.";
+    return byHand
+        ? "Say what you find each time you look; it ends when you say so."
+        : "Ends after 24 h, or when the output has gone off.";
   }
 
   @Override

@@ -74,11 +74,7 @@ public record StaysSettings(double load, int pulls, double volts, String reason)
           .step(next, i == pulls ? "Wall plug back in" : "Wall plug back in, wait half a minute")
           .how("Write what went off as the plug went in, such as: AC back.")
           .clock("back in for");
-      if (i == pulls) {
-        script.last(Press.DONE, "Plug pulled " + pulls + " times.");
-      } else {
-        script.on(Press.DONE, "pull-" + (i + 1));
-      }
+      script.onward(Press.DONE, "pull-" + (i + 1), i == pulls, "Plug pulled " + pulls + " times.");
     }
     return script.build();
   }
@@ -102,7 +98,7 @@ public record StaysSettings(double load, int pulls, double volts, String reason)
   @Override
   public String ends(boolean byHand) {
     return byHand
-        ? "Type what you saw, then go on. No scope is needed."
+        ? "Say what stayed on at each pull. No scope is needed."
         : "The wall plug is pulled " + pulls + " times.";
   }
 

@@ -63,11 +63,7 @@ public record TransferSettings(List<Double> loads, double volts, String reason)
           .on(Press.COMPUTER_WENT, "back-" + i)
           .step("back-" + i, "Wall plug back in")
           .how("Add the scope's file in Evidence, where there is one.");
-      if (i == PULLS) {
-        script.last(Press.DONE, "Plug pulled " + PULLS + " times.");
-      } else {
-        script.on(Press.DONE, "pull-" + (i + 1));
-      }
+      script.onward(Press.DONE, "pull-" + (i + 1), i == PULLS, "Plug pulled " + PULLS + " times.");
     }
     return script.build();
   }
@@ -86,7 +82,9 @@ public record TransferSettings(List<Double> loads, double volts, String reason)
 
   @Override
   public String ends(boolean byHand) {
-    return "The mains plug is pulled five times with a scope on the outlet.";
+    return byHand
+        ? "Pull the plug five times and say what stayed on."
+        : "The mains plug is pulled five times with a scope on the outlet.";
   }
 
   @Override

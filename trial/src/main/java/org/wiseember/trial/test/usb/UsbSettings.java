@@ -80,11 +80,8 @@ public record UsbSettings(UsbTester tester, String reason) implements TestSettin
           .step("ask-" + i, asks.get(i))
           .how("In one line, such as: 5.02 V, 2.96 A. Write what gave way and how it came back.");
       boolean last = i == asks.size() - 1;
-      if (last) {
-        script.last(Press.READ, "All of it asked for, " + asks.size() + " steps.");
-      } else {
-        script.on(Press.READ, "ask-" + (i + 1));
-      }
+      script.onward(
+          Press.READ, "ask-" + (i + 1), last, "All of it asked for, " + asks.size() + " steps.");
       script.on(Press.WENT_OFF, "ask-" + i).nextPart();
     }
     return script.build();

@@ -88,7 +88,7 @@ public record WaveSettings(List<Double> loads, double volts, String reason)
   @Override
   public String ends(boolean byHand) {
     return byHand
-        ? "At every load capture 200 ms or more; add the files in Evidence."
+        ? "Read the meter at every load; a capture is added in Evidence."
         : "The mains first, then a capture at every load once it has settled.";
   }
 }
