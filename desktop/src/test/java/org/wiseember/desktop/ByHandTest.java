@@ -164,6 +164,7 @@ public class ByHandTest {
     push(KeyCode.ENTER);
     window.untilShown("Saved ");
     assertTrue(Files.size(folder.resolve("Brackley Stall 320.pdf")) > 1000);
+    assertEquals(unit().runs().size(), 1, "runs of one press of Start");
     assertEquals(unit().drains().get(0).finding().deliveredEnergy().orElseThrow().value(), 293.0);
     assertTrue(presses <= MOST_PRESSES, presses + " presses");
   }

@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -167,5 +168,24 @@ public class FocusTest extends InDemoWindow {
 
   private static void fire(Node target, javafx.event.EventType<KeyEvent> type) {
     target.fireEvent(new KeyEvent(type, "", "", KeyCode.ENTER, false, false, false, false));
+  }
+
+  /** Enter presses a button and ticks a step once, where the toolkit has a way of its own too. */
+  @Test
+  public void enterIsOnePress() {
+    window.choose(1);
+    window.robot().push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    CheckBox step = (CheckBox) OpenWindow.onFx(() -> window.scene().getRoot().lookup(".check-box"));
+    OpenWindow.onFx(
+        () -> {
+          step.requestFocus();
+          return null;
+        });
+    window.until(() -> window.scene().getFocusOwner() == step);
+    boolean before = step.isSelected();
+    window.robot().push(KeyCode.ENTER);
+    window.until(() -> step.isSelected() != before);
+    window.settle();
+    assertEquals(step.isSelected(), !before);
   }
 }

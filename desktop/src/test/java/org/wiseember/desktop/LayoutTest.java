@@ -140,6 +140,11 @@ public class LayoutTest {
     check(empty, width, height, scale, dark);
   }
 
+  /** The pages within the stages are many: where room is scarcest, and where it is darkest. */
+  private static boolean withItsPages(int width, double scale, boolean dark) {
+    return width == SIZES[0][0] || (dark && scale == 1);
+  }
+
   private void check(OpenWindow window, int width, int height, double scale, boolean dark) {
     OpenWindow.onFx(
         () -> {
@@ -175,7 +180,7 @@ public class LayoutTest {
         problems.add(stage.words() + ": " + problem);
       }
     }
-    if (window == full) {
+    if (window == full && withItsPages(width, scale, dark)) {
       checkPlan(problems);
       checkBench(problems);
       checkEvidence(problems);

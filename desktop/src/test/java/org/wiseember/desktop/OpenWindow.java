@@ -36,12 +36,13 @@ final class OpenWindow implements AutoCloseable {
 
   private final Desk desk;
   private final Stage stage;
-  private final FxRobot robot = new FxRobot();
+  private final FxRobot robot;
   private boolean closed;
 
   private OpenWindow(Desk desk, Stage stage) {
     this.desk = desk;
     this.stage = stage;
+    this.robot = new Hands(stage);
   }
 
   static OpenWindow on(Path workbook) throws TimeoutException {

@@ -5,7 +5,6 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.desktop.look.Words;
@@ -57,13 +56,7 @@ final class DoNowList extends VBox {
       box.setSelected(desk.bench().ticked().contains(step.text()));
       box.selectedProperty().addListener((o, was, is) -> desk.bench().tick(step.text(), is));
       // While a run goes Space marks a moment, so Enter ticks.
-      box.setOnKeyPressed(
-          e -> {
-            if (e.getCode() == KeyCode.ENTER) {
-              box.setSelected(!box.isSelected());
-              e.consume();
-            }
-          });
+      Words.enterPresses(box);
       nodes.add(box);
       if (!step.caution().isEmpty()) {
         VBox caution = new VBox(Words.of("strong", "Take care"), Words.of("care", step.caution()));

@@ -2,8 +2,10 @@ package org.wiseember.desktop.look;
 
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -36,14 +38,43 @@ public final class Words {
     button.setMinWidth(Region.USE_PREF_SIZE);
     button.setMinHeight(Region.USE_PREF_SIZE);
     button.setOnAction(e -> action.run());
-    button.setOnKeyPressed(
+    enterPresses(button);
+    return button;
+  }
+
+  /**
+   * Enter presses it once, as the key comes up, on every system. The toolkit does so on some and
+   * not on others, and beside a handler of ours it would be a second press.
+   */
+  public static void enterPresses(ButtonBase button) {
+    button.addEventFilter(
+        KeyEvent.KEY_PRESSED,
         e -> {
           if (e.getCode() == KeyCode.ENTER) {
-            button.fire();
+            button.arm();
             e.consume();
           }
         });
-    return button;
+    button.addEventFilter(
+        KeyEvent.KEY_RELEASED,
+        e -> {
+          if (e.getCode() == KeyCode.ENTER) {
+            boolean pressed = button.isArmed();
+            button.disarm();
+            e.consume();
+            if (pressed) {
+              button.fire();
+            }
+          }
+        });
+    button
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                button.disarm();
+              }
+            });
   }
 
   /** Takes what room is left in a row. */

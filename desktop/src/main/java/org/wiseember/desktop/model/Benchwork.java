@@ -79,6 +79,7 @@ public final class Benchwork {
   private final LeftOn leftOn;
   private final DoubleFunction<HandClock> handClocks;
   private final NotebookWork notebook;
+  private boolean opening;
 
   Benchwork(Desk desk, Clock clock, DoubleFunction<HandClock> handClocks, Edits edits) {
     this.desk = desk;
@@ -248,6 +249,7 @@ public final class Benchwork {
     Set<Fault> practise = Set.copyOf(faults);
     List<InstrumentDescription> mine = descriptions();
     long seed = unit.id() * 1000 + judgement.runs().size() + 1;
+    opening = true;
     desk.background(
         () ->
             RecordedRun.of(
@@ -266,7 +268,8 @@ public final class Benchwork {
         run -> {
           begin(next, run, clock.instant(), new NotebookWork.All(List.of(), List.of()));
           sayWhatWasNotTicked(run);
-        });
+        },
+        () -> opening = false);
   }
 
   /** What is typed or read off a file; what the program asks has no place in a run by hand. */
@@ -274,11 +277,12 @@ public final class Benchwork {
     return all.stream().filter(d -> d.transport() == Transport.TYPED).toList();
   }
 
+  /** A second press while a run is still being opened must not open another. */
   private boolean busy() {
     if (going()) {
       desk.say("A test is running already. One bench, one test.");
     }
-    return going();
+    return opening || going();
   }
 
   private LiveRun liveRun(Judgement judgement, TestPlan plan) {
@@ -297,6 +301,7 @@ public final class Benchwork {
   }
 
   private void begin(LiveRun next, RecordedRun run, Instant startedAt, NotebookWork.All written) {
+    opening = false;
     next.attach(run, startedAt, written);
     desk.shownRun().set(run.runId());
     live.set(next);
@@ -326,6 +331,7 @@ public final class Benchwork {
     LiveRun next = liveRun(judgement, AllTests.plan(run));
     List<InstrumentDescription> mine = descriptions();
     Pace speed = pace.get();
+    opening = true;
     desk.background(
         () -> {
           Workbook workbook = desk.workbook().orElseThrow();
@@ -334,7 +340,8 @@ public final class Benchwork {
                   workbook, judgement.unit(), run, mine, speed, clock.instant(), next::take);
           return new Resumed(resumed, NotebookWork.all(workbook, run.id()));
         },
-        resumed -> begin(next, resumed.run(), run.startedAt(), resumed.written()));
+        resumed -> begin(next, resumed.run(), run.startedAt(), resumed.written()),
+        () -> opening = false);
   }
 
   private record Resumed(RecordedRun run, NotebookWork.All written) {}

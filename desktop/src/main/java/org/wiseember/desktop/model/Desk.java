@@ -284,7 +284,7 @@ public final class Desk {
    * @param then takes its result
    * @param otherwise runs in its place where it failed, after that was said
    */
-  private <T> void background(Callable<T> task, Consumer<T> then, Runnable otherwise) {
+  <T> void background(Callable<T> task, Consumer<T> then, Runnable otherwise) {
     if (work.isShutdown()) {
       // The window is closing; what was asked for would have no one to show it to.
       return;

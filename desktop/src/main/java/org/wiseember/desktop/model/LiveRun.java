@@ -240,8 +240,12 @@ public final class LiveRun {
             plan.type().displayRises() ? Double.NaN : lastTyped(Channel.DISPLAY_CHARGE));
   }
 
-  /** Since the load went on; where nobody sees that, since the run began. */
-  private static double elapsed(RunView now) {
-    return now.loadedSeconds() > 0 ? now.loadedSeconds() : now.latest().seconds();
+  /**
+   * Since the load went on; where nobody sees that, since the run began. By the clock, and not by
+   * the view alone, which may be a moment old while somebody is already typing.
+   */
+  private double elapsed(RunView now) {
+    double sinceView = Math.max(0, run.runner().clock() - now.latest().seconds());
+    return sinceView + (now.loadedSeconds() > 0 ? now.loadedSeconds() : now.latest().seconds());
   }
 }

@@ -124,6 +124,21 @@ public class BenchworkModelTest extends OnDesk {
     until(() -> !bench().going());
   }
 
+  /** A run is opened off the interface thread: a second press meanwhile opens none. */
+  @Test
+  public void startPressedTwiceIsOneRun() {
+    choose(1);
+    int before = desk.chosen().get().runs().size();
+    setUp(Drain.AC, RunSettings.Source.SIMULATED);
+    bench().setPace(Pace.FULL);
+    bench().start();
+    bench().start();
+    until(() -> bench().live().get() != null && !bench().going());
+    until(() -> desk.chosen().get().runs().size() > before);
+    long unit = desk.chosen().get().unit().id();
+    assertEquals(desk.workbook().orElseThrow().runs().of(unit).size(), before + 1);
+  }
+
   /** Counts by eye, typed: the outcome is theirs and no meter's. */
   @Test
   public void whatStaysOnByHand() {
