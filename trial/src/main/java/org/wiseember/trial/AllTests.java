@@ -18,6 +18,7 @@ import org.wiseember.trial.test.legs.LegsTest;
 import org.wiseember.trial.test.overload.OverloadTest;
 import org.wiseember.trial.test.port.PortTest;
 import org.wiseember.trial.test.soak.SoakTest;
+import org.wiseember.trial.test.solar.SolarTrialTest;
 import org.wiseember.trial.test.start.StartsTest;
 import org.wiseember.trial.test.stays.StaysTest;
 import org.wiseember.trial.test.transfer.TransferTest;
@@ -37,6 +38,7 @@ public final class AllTests {
           new LadderTest(),
           new IdleTest(),
           new ChargeTest(),
+          new SolarTrialTest(),
           new OverloadTest(),
           new StartsTest(),
           new TransferTest(),

@@ -4,11 +4,17 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Charge;
 import org.wiseember.bench.procedure.Drain;
@@ -16,15 +22,19 @@ import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.solar.tried.TriedSetup;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReader;
 import org.wiseember.core.typed.TypedReading;
 import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.test.drain.DrainLoad;
 import org.wiseember.trial.test.heat.SoundDistance;
+import org.wiseember.trial.test.solar.Arrangements;
+import org.wiseember.trial.test.solar.SolarTrialTest;
 import org.wiseember.trial.test.start.StartsSettings;
 
 /** What a test asks for beside loads, by the key of the test: a form each, or none. */
@@ -42,6 +52,17 @@ public final class TestForms {
     forms.put(ByHand.USB, TestForms::usb);
     forms.put(HeatNoise.KIND, TestForms::distance);
     forms.put(Charge.KIND, ChargeForm::new);
+    forms.put(
+        SolarTrialTest.KIND,
+        desk ->
+            lines(
+                taken(desk, Arrangements.USUAL),
+                "arrangements",
+                "Arrangements, a line each",
+                Arrangements::of,
+                Arrangements::text,
+                TriedSetup::read,
+                TriedSetup::saidBack));
     return forms;
   }
 
@@ -64,6 +85,52 @@ public final class TestForms {
     FlowPane row = Choices.row("Load", "drain-load-", words, way);
     row.getChildren().add(own);
     return row;
+  }
+
+  /**
+   * Things to try, a line each in the tester's own words, with what was understood said back.
+   *
+   * @param read takes the whole text
+   * @param text gives it back
+   * @param line understands one line
+   * @param said says what was understood of it
+   */
+  private static <T, L> Node lines(
+      ObjectProperty<T> taken,
+      String id,
+      String name,
+      Function<String, T> read,
+      Function<T, String> text,
+      Function<String, L> line,
+      Function<L, String> said) {
+    TextArea area = new TextArea(text.apply(taken.get()));
+    area.setId(id);
+    area.setAccessibleText(name);
+    area.setWrapText(true);
+    area.setPrefRowCount(5);
+    Label echo = Words.of("quiet", "");
+    Runnable sayBack =
+        () ->
+            echo.setText(
+                area.getText()
+                    .lines()
+                    .filter(l -> !l.isBlank())
+                    .map(l -> said.apply(line.apply(l)))
+                    .collect(Collectors.joining("\n")));
+    area.textProperty()
+        .addListener(
+            (o, was, is) -> {
+              taken.set(read.apply(is));
+              sayBack.run();
+            });
+    sayBack.run();
+    HBox both = new HBox(12, area, echo);
+    HBox.setHgrow(area, Priority.ALWAYS);
+    HBox.setHgrow(echo, Priority.ALWAYS);
+    echo.setMinWidth(0);
+    echo.setMaxWidth(Double.MAX_VALUE);
+    both.setFillHeight(true);
+    return new VBox(6, Words.line("strong", name), both);
   }
 
   /** W as typed in any notation; NaN for none. */

@@ -11,6 +11,7 @@ public sealed interface Drawing
         HarmonicsDrawing,
         InputWindowDrawing,
         ProfileDrawing,
+        RowsDrawing,
         TraceDrawing,
         WaveDrawing {
   /**

@@ -1,0 +1,191 @@
+package org.wiseember.trial.test.solar;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.hand.Press;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Group;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.solar.Port;
+import org.wiseember.core.solar.tried.SolarTrial;
+import org.wiseember.core.solar.tried.Tried;
+import org.wiseember.core.solar.tried.TriedSetup;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
+import org.wiseember.trial.test.HandPart;
+import org.wiseember.trial.test.LabelInputs;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.RunSettings;
+
+/** Panels in several arrangements on a port: what each gives, and what holds it back. */
+public final class SolarTrialTest implements TestType {
+  /** Kept with the run. */
+  public static final String KIND = "solar-trial";
+
+  @Override
+  public String key() {
+    return KIND;
+  }
+
+  @Override
+  public String words() {
+    return "Solar trial";
+  }
+
+  @Override
+  public Group group() {
+    return Group.CHARGING;
+  }
+
+  @Override
+  public boolean hazardous() {
+    return true;
+  }
+
+  @Override
+  public boolean byHandOnly() {
+    return true;
+  }
+
+  @Override
+  public boolean inLogs() {
+    return false;
+  }
+
+  @Override
+  public String wattsName() {
+    return "Watts into the port";
+  }
+
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    Arrangements arrangements = onHand.find(Arrangements.class).orElse(Arrangements.USUAL);
+    double most = LabelInputs.of(label).dc().map(Port::mostVolts).orElse(Double.NaN);
+    return arrangements.lines().isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new SolarTrialSettings(
+                arrangements,
+                most,
+                "Watts and light of each, compared at like light. The same panels on another unit,"
+                    + " or a bench supply on the port, tell whether port or panel is the limit."));
+  }
+
+  @Override
+  public String missing(Label label, OnHand onHand) {
+    return "Write the arrangements to try, a line each, such as: 2 x 100 W in series.";
+  }
+
+  @Override
+  public TestSettings kept(RunSettings kept) {
+    return SolarTrialSettings.kept(kept.particulars());
+  }
+
+  @Override
+  public Class<SolarTrialRun> finds() {
+    return SolarTrialRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
+    List<TriedSetup> setups =
+        SolarTrialSettings.kept(record.run().settings().particulars()).arrangements().setups();
+    List<Tried> tried = new ArrayList<>();
+    List<String> refused = new ArrayList<>();
+    for (HandPart part : HandPart.of(record, Press.READ, Press.REFUSES)) {
+      if (part.at() < 1 || part.at() > setups.size()) {
+        continue;
+      }
+      TriedSetup setup = setups.get(part.at() - 1);
+      if (part.ended() == Press.REFUSES) {
+        refused.add(setup.words());
+        continue;
+      }
+      tried.add(
+          new Tried(
+              part.at(),
+              setup,
+              watts(record, part, setup),
+              part.mean(Channel.ILLUMINANCE),
+              part.mean(Channel.IN_CURRENT),
+              part.mean(Channel.IN_VOLTAGE)));
+    }
+    return new SolarTrialRun(
+        record.kept(), SolarTrial.of(tried, record.meterOrAssumed(Channel.IN_CURRENT)), refused);
+  }
+
+  /** Read by a meter, else volts × amps, else what the unit shows. */
+  private static Optional<Figure> watts(RunRecord record, HandPart part, TriedSetup setup) {
+    String key = "tried_" + part.at();
+    Optional<Figure> read = part.figure(Channel.IN_POWER, record, key, setup.words());
+    if (read.isPresent()) {
+      return read;
+    }
+    Optional<Figure> volts =
+        part.figure(Channel.IN_VOLTAGE, record, key + "_volts", setup.words() + ", volts");
+    Optional<Figure> amps =
+        part.figure(Channel.IN_CURRENT, record, key + "_amps", setup.words() + ", amps");
+    if (volts.isPresent() && amps.isPresent()) {
+      return Optional.of(product(key, setup.words(), volts.get(), amps.get()));
+    }
+    return part.figure(Channel.DISPLAY_IN, record, key, setup.words())
+        .map(
+            f ->
+                f.because(
+                    f.because().watching("Read off the unit's own display, which may be wrong.")));
+  }
+
+  private static Figure product(String key, String name, Figure volts, Figure amps) {
+    double watts = volts.value() * amps.value();
+    Budget budget = volts.budget().scaled(amps.value()).with(amps.budget().scaled(volts.value()));
+    return Figure.of(
+        key,
+        name,
+        watts,
+        Unit.WATT,
+        Because.of(
+                budget,
+                Figures.plain(volts.value(), Unit.VOLT)
+                    + " × "
+                    + Figures.plain(amps.value(), Unit.AMPERE)
+                    + " = "
+                    + Figures.withUnit(Figures.fixed(watts, 1), Unit.WATT))
+            .from(volts, amps)
+            .summed(name));
+  }
+
+  @Override
+  public Set<Subject> answers() {
+    return Set.of(Subject.SOLAR_POWER, Subject.SOLAR_CURRENT);
+  }
+
+  @Override
+  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+    return unit.of(SolarTrialRun.class)
+        .flatMap(r -> figure(claim, r).stream().map(f -> Answer.of(title(claim), claim, r, f)))
+        .max(Comparator.comparing(a -> !a.open()));
+  }
+
+  private static String title(Claim claim) {
+    return claim.subject().words() + ", by a trial";
+  }
+
+  private static Optional<Figure> figure(Claim claim, SolarTrialRun run) {
+    return claim.subject() == Subject.SOLAR_POWER ? run.trial().most() : run.trial().portAmps();
+  }
+}
