@@ -15,6 +15,7 @@ import org.wiseember.trial.test.heat.HeatTest;
 import org.wiseember.trial.test.idle.IdleTest;
 import org.wiseember.trial.test.ladder.LadderTest;
 import org.wiseember.trial.test.legs.LegsTest;
+import org.wiseember.trial.test.overload.FullRatingTest;
 import org.wiseember.trial.test.overload.OverloadTest;
 import org.wiseember.trial.test.port.PortTest;
 import org.wiseember.trial.test.soak.SoakTest;
@@ -39,6 +40,7 @@ public final class AllTests {
           new IdleTest(),
           new ChargeTest(),
           new SolarTrialTest(),
+          new FullRatingTest(),
           new OverloadTest(),
           new StartsTest(),
           new TransferTest(),

@@ -13,6 +13,7 @@ import org.testng.annotations.Test;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.IdleState;
 import org.wiseember.bench.procedure.LoadLadder;
+import org.wiseember.core.display.DisplayVerdict;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Treatment;
@@ -55,7 +56,8 @@ public class DemoRunsTest extends OnDemo {
     assertTrue(dc.finding().deliveredCharge().isPresent());
     LadderRun ladder = judgement.ladder().orElseThrow();
     assertEquals(ladder.finding().points().size(), 6);
-    assertTrue(ladder.powerDisplay().orElseThrow().words().get(0).contains("too much"));
+    DisplayVerdict display = DisplayVerdict.of(ladder.displays(), OptionalDouble.empty());
+    assertTrue(display.words().get(0).contains("too many watts out"), display.words().toString());
     IdleRun idle = judgement.newest(IdleRun.class).orElseThrow();
     assertEquals(idle.states().size(), IdleState.values().length);
     double ac = idle.in(IdleState.AC_ON).orElseThrow().finding().power().orElseThrow().value();

@@ -23,6 +23,9 @@ public final class OverloadHolds extends AskingProcedure {
   /** Kept with the run. */
   public static final String KIND = "overload";
 
+  /** The full rating alone, held for its time; kept with the run. */
+  public static final String FULL_RATING = "full-rating";
+
   /** Code of the notice that tells how the output came back. */
   public static final String RECOVERY = "recovery";
 
@@ -60,7 +63,19 @@ public final class OverloadHolds extends AskingProcedure {
    * @param nominalVolts of the outlet, V
    */
   public OverloadHolds(List<Held> loads, double baseWatts, double nominalVolts) {
-    super(KIND, Phase.BASELINE);
+    this(KIND, loads, baseWatts, nominalVolts);
+  }
+
+  /**
+   * Sets it up under a kind of its own.
+   *
+   * @param kind kept with the run
+   * @param loads in order, at least one
+   * @param baseWatts on before each of them, W; 0 for none
+   * @param nominalVolts of the outlet, V
+   */
+  public OverloadHolds(String kind, List<Held> loads, double baseWatts, double nominalVolts) {
+    super(kind, Phase.BASELINE);
     this.loads = atLeastOne(loads, "an overload ladder needs loads");
     this.baseWatts = baseWatts;
     this.nominalVolts = nominalVolts;

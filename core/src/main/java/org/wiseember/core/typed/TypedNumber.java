@@ -13,7 +13,7 @@ import java.util.regex.Pattern;
  * @param unit what follows it, lower case where case does not matter; empty for nothing
  * @param groupedInstead the other reading of a comma before three digits, NaN where there is none
  */
-record TypedNumber(double value, double resolution, String unit, double groupedInstead) {
+public record TypedNumber(double value, double resolution, String unit, double groupedInstead) {
   private static final Pattern TEXT =
       Pattern.compile(
           "(?<sign>[-\u2212]?)\\s*(?<number>\\d[\\d \u2009\u00a0\u202f'.,]*|[.,]\\d+)\\s*"
@@ -29,7 +29,7 @@ record TypedNumber(double value, double resolution, String unit, double groupedI
   private static final Pattern THOUSANDS = Pattern.compile("\\d{1,3}([.,])\\d{3}");
 
   /** Reads a number with its unit; empty when the text is something else. */
-  static Optional<TypedNumber> of(String text) {
+  public static Optional<TypedNumber> of(String text) {
     Matcher m = TEXT.matcher(text.strip());
     if (!m.matches()) {
       return Optional.empty();

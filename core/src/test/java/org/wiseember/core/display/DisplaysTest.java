@@ -4,7 +4,6 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.util.List;
 import java.util.Map;
 import org.testng.annotations.Test;
 import org.wiseember.core.capacity.CapacityFinding;
@@ -14,31 +13,15 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 
 public class DisplaysTest {
-  /** Common practice, no published source: 985 W shown for 960, 453 for 440, nothing below 30 W. */
-  @Test
-  public void powerDisplayOfTheTrade() {
-    PowerDisplay display =
-        new PowerDisplay(
-            List.of(
-                new PowerDisplay.Load(960, 985),
-                new PowerDisplay.Load(28, 0),
-                new PowerDisplay.Load(440, 453)));
-    assertEquals(display.floor().orElseThrow(), 28.0);
-    assertEquals(display.meanErrorPercent().orElseThrow(), (2.604 + 2.955) / 2, 0.001);
-    assertTrue(display.words().get(0).contains("2.8 % too much"), display.words().toString());
-    assertTrue(display.words().get(0).contains("453 for 440 W"), display.words().toString());
-    assertTrue(display.words().get(1).contains("nothing at 28 W"), display.words().toString());
-  }
-
   /** Common practice, no published source: frozen at 229 W while the pack filled as if at 500. */
   @Test
   public void aFrozenDisplayIsFoundByWhatThePackGained() {
     // 50 % of 1 000 Wh in one hour are 500 W.
-    assertEquals(PowerDisplay.wattsByCharge(50, 1000, 1), 500.0);
-    String said = PowerDisplay.againstCharge(229, 50, 1000, 1).orElseThrow();
+    assertEquals(AgainstCharge.wattsByCharge(50, 1000, 1), 500.0);
+    String said = AgainstCharge.sentence(229, 50, 1000, 1).orElseThrow();
     assertTrue(said.contains("229 W") && said.contains("500 W"), said);
-    assertTrue(PowerDisplay.againstCharge(540, 50, 1000, 1).isEmpty(), "losses are no lie");
-    assertTrue(PowerDisplay.againstCharge(229, 5, 1000, 0.1).isEmpty(), "too little to tell");
+    assertTrue(AgainstCharge.sentence(540, 50, 1000, 1).isEmpty(), "losses are no lie");
+    assertTrue(AgainstCharge.sentence(229, 5, 1000, 0.1).isEmpty(), "too little to tell");
   }
 
   private static Trace drain(java.util.function.DoubleUnaryOperator shown) {

@@ -20,12 +20,14 @@ import org.wiseember.bench.procedure.Charge;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.MotorStarts;
+import org.wiseember.bench.procedure.Watching;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.solar.tried.TriedSetup;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.core.typed.TypedKind;
+import org.wiseember.core.typed.TypedNumber;
 import org.wiseember.core.typed.TypedReader;
 import org.wiseember.core.typed.TypedReading;
 import org.wiseember.desktop.look.Choices;
@@ -33,6 +35,7 @@ import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.test.drain.DrainLoad;
 import org.wiseember.trial.test.heat.SoundDistance;
+import org.wiseember.trial.test.soak.SoakLoad;
 import org.wiseember.trial.test.solar.Arrangements;
 import org.wiseember.trial.test.solar.SolarTrialTest;
 import org.wiseember.trial.test.start.StartsSettings;
@@ -41,6 +44,9 @@ import org.wiseember.trial.test.start.StartsSettings;
 public final class TestForms {
   /** Where testers put a sound meter, m. */
   private static final double[] METRES = {0.3, 0.5, 1, 2};
+
+  /** A fortnight. */
+  private static final double LONGEST_SOAK_HOURS = 336;
 
   private TestForms() {}
 
@@ -52,6 +58,7 @@ public final class TestForms {
     forms.put(ByHand.USB, TestForms::usb);
     forms.put(HeatNoise.KIND, TestForms::distance);
     forms.put(Charge.KIND, ChargeForm::new);
+    forms.put(Watching.KIND, TestForms::soak);
     forms.put(
         SolarTrialTest.KIND,
         desk ->
@@ -131,6 +138,42 @@ public final class TestForms {
     echo.setMaxWidth(Double.MAX_VALUE);
     both.setFillHeight(true);
     return new VBox(6, Words.line("strong", name), both);
+  }
+
+  private static Node soak(Desk desk) {
+    ObjectProperty<SoakLoad> taken = taken(desk, SoakLoad.USUAL);
+    Map<SoakLoad.Output, String> words = new LinkedHashMap<>();
+    Arrays.stream(SoakLoad.Output.values()).forEach(o -> words.put(o, o.words()));
+    ObjectProperty<SoakLoad.Output> output = new SimpleObjectProperty<>(taken.get().output());
+    TextField watts = field("soak-watts", "Watts left on", Figures.plain(taken.get().watts()));
+    TextField hours = field("soak-hours", "For how many hours", Figures.plain(taken.get().hours()));
+    Runnable take =
+        () -> {
+          double w = number(watts.getText());
+          double h = number(hours.getText());
+          if (w > 0 && h > 0 && h <= LONGEST_SOAK_HOURS) {
+            taken.set(new SoakLoad(output.get(), w, h));
+          }
+        };
+    output.addListener((o, was, is) -> take.run());
+    watts.textProperty().addListener((o, was, is) -> take.run());
+    hours.textProperty().addListener((o, was, is) -> take.run());
+    FlowPane row = Choices.row("On", "soak-on-", words, output);
+    row.getChildren().addAll(watts, Words.line("quiet", "W"), hours, Words.line("quiet", "h"));
+    return row;
+  }
+
+  private static TextField field(String id, String name, String text) {
+    TextField field = new TextField(text);
+    field.setId(id);
+    field.setAccessibleText(name);
+    field.setPrefColumnCount(5);
+    return field;
+  }
+
+  /** As typed in any notation; NaN for none. */
+  private static double number(String text) {
+    return TypedNumber.of(text).map(TypedNumber::value).orElse(Double.NaN);
   }
 
   /** W as typed in any notation; NaN for none. */

@@ -169,7 +169,7 @@ public final class EvidenceStage extends StackPane {
   }
 
   private void showRun(Judgement judgement) {
-    FindingPage page = shown.page(judgement);
+    FindingPage page = shown.whole(judgement);
     figures.of(page.headlines());
     aside.of(shown);
     main.getChildren().setAll(cards, head(judgement), aside, figures);

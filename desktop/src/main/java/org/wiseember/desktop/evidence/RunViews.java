@@ -39,7 +39,7 @@ final class RunViews {
   private static RunView page(Desk desk) {
     FindingView view = new FindingView(desk);
     return (judgement, run, because) -> {
-      view.of(run.page(judgement));
+      view.of(run.whole(judgement));
       if (run.throughLeads() && !run.treatable()) {
         DecisionList leads = new DecisionList(desk);
         leads.of(run);

@@ -23,6 +23,7 @@ import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.wiseember.core.display.DisplayAudit;
 import org.wiseember.core.efficiency.LossCurve;
 import org.wiseember.core.efficiency.LossFit;
 import org.wiseember.core.overload.TripCurve;
@@ -44,6 +45,9 @@ final class FindingJson {
 
   /** Seconds and watts in turn. */
   private static final String PREVIEW = "preview";
+
+  /** What the unit's display showed against meters. */
+  private static final String DISPLAYS = "displays";
 
   private static final JsonMapper MAPPER =
       JsonMapper.builder()
@@ -70,6 +74,7 @@ final class FindingJson {
     } catch (IllegalAccessException | InvocationTargetException e) {
       throw new IllegalStateException(run.getClass() + " is no record anyone can read", e);
     }
+    node.set(DISPLAYS, MAPPER.valueToTree(run.displays()));
     Series small = run.preview();
     ArrayNode points = node.putArray(PREVIEW);
     for (int i = 0; i < small.size(); i++) {
@@ -100,7 +105,12 @@ final class FindingJson {
       JsonNode node = MAPPER.readTree(row.found());
       List<RecordComponent> found = found(type);
       Object[] arguments = new Object[found.size() + 1];
-      arguments[0] = kept.with(new KeptRun.Remembered(row, preview(node.path(PREVIEW))));
+      arguments[0] =
+          kept.with(
+              new KeptRun.Remembered(
+                  row,
+                  preview(node.path(PREVIEW)),
+                  MAPPER.treeToValue(node.required(DISPLAYS), DisplayAudit.class)));
       for (int i = 0; i < found.size(); i++) {
         RecordComponent component = found.get(i);
         arguments[i + 1] =

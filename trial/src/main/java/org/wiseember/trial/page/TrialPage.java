@@ -73,7 +73,7 @@ public final class TrialPage {
         run.run().title(),
         DATE.format(run.run().startedAt().atZone(ZoneOffset.UTC))
             + (run.run().ending().isEmpty() ? "" : ". " + run.run().ending()),
-        run.page(judgement));
+        run.whole(judgement));
   }
 
   /** The newest run of each test, for a report that shows them. */

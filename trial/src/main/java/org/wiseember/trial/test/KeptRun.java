@@ -2,6 +2,7 @@ package org.wiseember.trial.test;
 
 import java.util.List;
 import java.util.Optional;
+import org.wiseember.core.display.DisplayAudit;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
@@ -34,8 +35,9 @@ public record KeptRun(
    *
    * @param row as the workbook keeps it: while that is the same, so is the finding
    * @param preview watts of the run in few points, for a small picture
+   * @param displays what the unit's display showed against meters
    */
-  public record Remembered(Found.Finding row, Series preview) {}
+  public record Remembered(Found.Finding row, Series preview, DisplayAudit displays) {}
 
   /** The same with what was kept of its finding. */
   public KeptRun with(Remembered found) {

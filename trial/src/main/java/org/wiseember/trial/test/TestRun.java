@@ -3,6 +3,7 @@ package org.wiseember.trial.test;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.wiseember.core.display.DisplayAudit;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Finding;
@@ -10,6 +11,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
+import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.report.chart.TraceDrawing;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.workbook.Run;
@@ -56,6 +58,26 @@ public interface TestRun extends Finding {
   /** Its watts in few points, for a small picture, without a reading looked at. */
   default Series preview() {
     return kept().remembered().map(KeptRun.Remembered::preview).orElseGet(() -> thinned(watts()));
+  }
+
+  /**
+   * What the unit's own display showed in it, against what meters read, without a reading looked
+   * at.
+   */
+  default DisplayAudit displays() {
+    return kept().remembered().map(KeptRun.Remembered::displays).orElseGet(this::auditedNow);
+  }
+
+  private DisplayAudit auditedNow() {
+    return DisplayAudit.of(
+        treated(),
+        channel ->
+            run().settings().meterClass(channel).orElseGet(() -> AssumedMeter.of(channel.unit())));
+  }
+
+  /** Its page with what every test may tell of beside its own question. */
+  default FindingPage whole(UnitFindings unit) {
+    return DisplayPart.on(page(unit), this, unit);
   }
 
   private static Series thinned(Series series) {

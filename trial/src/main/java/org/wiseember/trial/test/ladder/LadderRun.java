@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.wiseember.core.display.PowerDisplay;
 import org.wiseember.core.efficiency.Droop;
 import org.wiseember.core.efficiency.EfficiencyFinding;
 import org.wiseember.core.efficiency.LoadPoint;
@@ -20,16 +19,6 @@ import org.wiseember.trial.test.UnitFindings;
 
 /** A ladder of loads and what it says. */
 public record LadderRun(KeptRun kept, EfficiencyFinding finding) implements TestRun {
-  /** The unit's power display at every load where it was read. */
-  public Optional<PowerDisplay> powerDisplay() {
-    List<PowerDisplay.Load> loads =
-        finding.points().stream()
-            .filter(p -> p.displayWatts().isPresent())
-            .map(p -> new PowerDisplay.Load(p.acWatts(), p.displayWatts().getAsDouble()))
-            .toList();
-    return loads.isEmpty() ? Optional.empty() : Optional.of(new PowerDisplay(loads));
-  }
-
   @Override
   public List<Figure> figures() {
     return finding.figures();
@@ -100,7 +89,6 @@ public record LadderRun(KeptRun kept, EfficiencyFinding finding) implements Test
               + Figures.fixed(finding.goodTo(), 0)
               + " W.");
     }
-    powerDisplay().ifPresent(d -> words.addAll(d.words()));
     return words;
   }
 

@@ -4,9 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.wiseember.bench.procedure.ByHand;
-import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.procedure.Held;
-import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.core.hand.Press;
 import org.wiseember.core.hand.Pressed;
 import org.wiseember.core.quantity.Figures;
@@ -21,14 +19,14 @@ final class OverloadByHand {
   private final double baseWatts;
   private final ByHand.Script script;
 
-  private OverloadByHand(List<Held> held, double baseWatts, List<DoNow> steps) {
-    this.held = held;
-    this.baseWatts = baseWatts;
-    this.script = ByHand.of(OverloadHolds.KIND, steps);
+  private OverloadByHand(OverloadSettings settings) {
+    this.held = settings.held();
+    this.baseWatts = settings.baseWatts();
+    this.script = ByHand.of(settings.kind(), settings.procedure().steps());
   }
 
-  static ByHand of(List<Held> held, double baseWatts, List<DoNow> steps) {
-    return new OverloadByHand(held, baseWatts, steps).script();
+  static ByHand of(OverloadSettings settings) {
+    return new OverloadByHand(settings).script();
   }
 
   private ByHand script() {

@@ -17,6 +17,7 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.overload.LoadRecipe;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.HandRecord;
@@ -31,12 +32,18 @@ import org.wiseember.workbook.RunSettings;
 /**
  * Loads one after the other, each for a time.
  *
+ * @param kind of the test: a whole ladder, or the full rating alone
  * @param held load, time and what to plug in
  * @param baseWatts on before each of them; 0 for none
  * @param onHand watts of the heaters they are made of
  */
 public record OverloadSettings(
-    List<Held> held, double baseWatts, List<Double> onHand, double volts, String reason)
+    String kind,
+    List<Held> held,
+    double baseWatts,
+    List<Double> onHand,
+    double volts,
+    String reason)
     implements TestSettings {
   private static final String BASE = "baseWatts";
   private static final String HOLDS = "holdSeconds";
@@ -97,6 +104,7 @@ public record OverloadSettings(
     }
     return Optional.of(
         new OverloadSettings(
+            OverloadHolds.KIND,
             held,
             base,
             onHand.loads(),
@@ -105,6 +113,28 @@ public record OverloadSettings(
                     ", ", held.stream().map(Held::watts).distinct().map(Figures::plain).toList())
                 + " W by their plates, each from a base load. The heaviest: "
                 + heaviest.words()
+                + "."));
+  }
+
+  /** The full rating alone, for the ten minutes that make it continuous. */
+  static Optional<TestSettings> fullRating(Label label, OnHand onHand) {
+    if (label.ratedWatts().isEmpty() || onHand.loads().isEmpty()) {
+      return Optional.empty();
+    }
+    double rated = label.ratedWatts().orElseThrow();
+    double volts = FromLabel.volts(label);
+    LoadRecipe recipe = LoadRecipe.reaching(onHand.loads(), rated, rated, SAG * volts, volts);
+    return Optional.of(
+        new OverloadSettings(
+            OverloadHolds.FULL_RATING,
+            List.of(new Held(recipe.plateWatts(), RATED_SECONDS, recipe.words())),
+            0,
+            onHand.loads(),
+            volts,
+            "The rating the label calls continuous, "
+                + Figures.plain(rated, Unit.WATT)
+                + ", for ten minutes: "
+                + recipe.words()
                 + "."));
   }
 
@@ -125,7 +155,7 @@ public record OverloadSettings(
     return wishes;
   }
 
-  static OverloadSettings kept(RunSettings kept) {
+  static OverloadSettings kept(String kind, RunSettings kept) {
     List<Double> seconds = Kept.numbers(kept.particulars(), HOLDS);
     List<String> recipes =
         List.of(kept.particulars().getOrDefault(RECIPES, "").split(Pattern.quote(BAR)));
@@ -138,6 +168,7 @@ public record OverloadSettings(
               i < recipes.size() ? recipes.get(i) : ""));
     }
     return new OverloadSettings(
+        kind,
         held,
         Kept.number(kept.particulars(), BASE).orElse(0),
         Kept.numbers(kept.particulars(), ON_HAND),
@@ -147,7 +178,9 @@ public record OverloadSettings(
 
   @Override
   public String title() {
-    return "Overload up to " + Figures.plain(watts()) + " W";
+    return kind.equals(OverloadHolds.FULL_RATING)
+        ? "Full rating, " + Figures.plain(watts(), Unit.WATT)
+        : "Overload up to " + Figures.plain(watts(), Unit.WATT);
   }
 
   @Override
@@ -170,7 +203,7 @@ public record OverloadSettings(
 
   @Override
   public Procedure procedure() {
-    return new OverloadHolds(held, baseWatts, volts);
+    return new OverloadHolds(kind, held, baseWatts, volts);
   }
 
   @Override
@@ -185,7 +218,7 @@ public record OverloadSettings(
 
   @Override
   public ByHand byHand() {
-    return OverloadByHand.of(held, baseWatts, procedure().steps());
+    return OverloadByHand.of(this);
   }
 
   @Override

@@ -73,7 +73,7 @@ public final class OverloadTest implements TestType {
 
   @Override
   public TestSettings kept(RunSettings kept) {
-    return OverloadSettings.kept(kept);
+    return OverloadSettings.kept(key(), kept);
   }
 
   @Override

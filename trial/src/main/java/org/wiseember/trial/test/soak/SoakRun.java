@@ -1,7 +1,9 @@
 package org.wiseember.trial.test.soak;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
@@ -23,9 +25,23 @@ import org.wiseember.workbook.RunSettings;
  * @param looks how often the output was found on: by its volts, or by eye. With less than two
  *     nobody knows what it did
  * @param seconds from the first of them to the last
+ * @param draw what the load drew on the mean
+ * @param roomCelsius mean of the room; empty where nobody read it
+ * @param recovery how it came back, a sentence each
  */
-public record SoakRun(KeptRun kept, Optional<SwitchedOff> off, int looks, double seconds)
+public record SoakRun(
+    KeptRun kept,
+    Optional<SwitchedOff> off,
+    int looks,
+    double seconds,
+    Optional<Figure> draw,
+    OptionalDouble roomCelsius,
+    List<String> recovery)
     implements TestRun {
+  public SoakRun {
+    recovery = List.copyOf(recovery);
+  }
+
   /** One sentence. */
   public String words() {
     return off.map(SwitchedOff::words)
@@ -68,12 +84,22 @@ public record SoakRun(KeptRun kept, Optional<SwitchedOff> off, int looks, double
 
   @Override
   public List<Figure> figures() {
-    return List.of();
+    return draw.stream().toList();
   }
 
   @Override
   public FindingPage page(UnitFindings unit) {
-    return new FindingPage(headline().stream().toList(), List.of()).say(List.of(words()));
+    List<Explanation> heads = new ArrayList<>(headline().stream().toList());
+    draw.map(Explanation::of).ifPresent(heads::add);
+    List<String> said = new ArrayList<>(List.of(words()));
+    said.addAll(recovery.stream().distinct().toList());
+    said.add(
+        roomCelsius.isPresent()
+            ? "The room was at "
+                + Figures.fixed(roomCelsius.getAsDouble(), 1)
+                + " °C: a fridge in a warm room draws more."
+            : "The room was not read.");
+    return new FindingPage(heads, List.of()).say(said);
   }
 
   @Override

@@ -1,6 +1,7 @@
 package org.wiseember.trial.test.soak;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
@@ -9,49 +10,75 @@ import org.wiseember.bench.simulated.Fault;
 import org.wiseember.bench.simulated.Fridge;
 import org.wiseember.bench.simulated.LoadBank;
 import org.wiseember.core.hand.Press;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
 
-/** The small load; none for a bench that is only watched. */
-public record SoakSettings(List<Double> loads, double volts, String reason)
+/**
+ * The small load.
+ *
+ * @param loads of the bench, W; none for one that is only watched
+ * @param load what is left on
+ */
+public record SoakSettings(List<Double> loads, SoakLoad load, double volts, String reason)
     implements TestSettings {
-  private static final double DAY_SECONDS = 86_400;
-
   public SoakSettings {
     loads = List.copyOf(loads);
   }
 
   @Override
   public String title() {
-    return "Soak";
+    return load.output() == SoakLoad.Output.AC ? "Soak" : "Soak, " + load.output().words();
+  }
+
+  @Override
+  public Map<String, String> particulars() {
+    return load.kept();
+  }
+
+  @Override
+  public boolean atPort() {
+    return load.output() != SoakLoad.Output.AC;
   }
 
   /** A bench that is only watched has no end of its own. */
   @Override
   public Procedure procedure() {
-    return new Watching(loads.isEmpty() ? Double.MAX_VALUE : DAY_SECONDS);
+    return new Watching(loads.isEmpty() ? Double.MAX_VALUE : 3600 * load.hours());
   }
 
   @Override
   public ByHand byHand() {
     return ByHand.of(Watching.KIND, procedure().steps())
-        .step("on", loads.isEmpty() ? "Output on" : "Load on and the output on")
-        .how("Write the watts, the display, and the room, such as: 58 W, 97 %, room 21 °C.")
+        .step(
+            "on",
+            loads.isEmpty()
+                ? "Output on"
+                : Figures.plain(load.watts(), Unit.WATT) + " on at the " + load.output().words())
+        .how(
+            "Write the meter's total, the watts, the display and the room, such as: 0 Wh, 58 W,"
+                + " 97 %, room 21 °C.")
         .on(Press.LOAD_ON, "look")
         .nextPart()
         .step("look", "Look in now and then: is it on?")
         .how(
-            "Press each time you look, at the end of the day and in the morning. What happens between"
-                + " two looks nobody knows.")
+            "Press each time you look, for "
+                + Figures.plain(load.hours(), Unit.HOUR)
+                + ", at the end of the day and in the morning, and write total and display."
+                + " Between two looks nobody knows.")
         .clock("watched for")
         .on(Press.STILL_ON, "look")
         .on(Press.WENT_OFF, "off")
         .last(Press.ENOUGH, "Looked at until it was enough.")
         .nextPart()
         .step("off", "It is off. Write what it shows")
-        .how("The display or a code, before its button wakes it. Then see whether it comes back.")
+        .how(
+            "The display or a code, before its button wakes it. Then see whether it comes back: by"
+                + " itself, as after a night on empty when the sun is on the panels, or by its"
+                + " button.")
         .clock("found off")
         .on(Press.CAME_BACK, "look")
         .on(Press.CAME_BY_BUTTON, "look")
@@ -72,14 +99,25 @@ public record SoakSettings(List<Double> loads, double volts, String reason)
 
   @Override
   public List<TypedKind> typed() {
-    return List.of(TypedKind.POWER, TypedKind.VOLTS, TypedKind.DISPLAY, TypedKind.ROOM);
+    return load.output() == SoakLoad.Output.AC
+        ? List.of(
+            TypedKind.POWER, TypedKind.TOTAL, TypedKind.VOLTS, TypedKind.DISPLAY, TypedKind.ROOM)
+        : List.of(
+            TypedKind.DC_POWER,
+            TypedKind.DC_TOTAL,
+            TypedKind.DC_VOLTS,
+            TypedKind.DC_AMPS,
+            TypedKind.DISPLAY,
+            TypedKind.ROOM);
   }
 
   @Override
   public String ends(boolean byHand) {
     return byHand
         ? "Say what you find each time you look; it ends when you say so."
-        : "Ends after 24 h, or when the output has gone off.";
+        : "Ends after "
+            + Figures.plain(load.hours(), Unit.HOUR)
+            + ", or when the output has gone off.";
   }
 
   @Override

@@ -1,0 +1,54 @@
+package org.wiseember.core.port;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.Map;
+import org.testng.annotations.Test;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.core.uncertainty.MeterClass;
+
+public class SoakDrawTest {
+  private static final MeterClass METER = MeterClass.ofReading(1, 0, 0);
+
+  /** 33 % of 477 Wh in 27.5 h is 5.7 W for a 12 V cooler; common practice, no published source. */
+  @Test
+  public void aNightByTheDisplay() {
+    Figure draw = SoakDraw.byDisplay(100, 67, 27.5, new Estimate(477, 0)).orElseThrow();
+    assertEquals(draw.value(), 5.724, 0.001);
+    // One point either way at both ends of 33 is about 4 %.
+    assertTrue(draw.u95() > 0.15 && draw.u95() < 0.35, draw.words());
+  }
+
+  /** 2.13 kWh in 25 h 13 min is 84.5 W; common practice, no published source. */
+  @Test
+  public void aDayByTheTotal() {
+    Trace trace =
+        new Trace(
+            new double[] {0, 25 * 3600 + 13 * 60},
+            Map.of(Channel.AC_ENERGY, new double[] {0, 2130}));
+    Figure draw = SoakDraw.byTotal(trace, Channel.AC_ENERGY, METER, 10).orElseThrow();
+    assertEquals(draw.value(), 84.5, 0.05);
+    assertTrue(draw.low() < 84.5 && draw.high() > 84.5);
+  }
+
+  /** What cycles is only known between what was read. */
+  @Test
+  public void readingsOfWhatCycles() {
+    Series watts = Series.of(new double[] {0, 3600, 7200}, new double[] {1, 80, 1});
+    Figure draw = SoakDraw.byReadings(watts, METER).orElseThrow();
+    assertTrue(draw.low() <= 1 && draw.high() >= 66, draw.words());
+  }
+
+  @Test
+  public void nothingReadIsNothing() {
+    Trace once = new Trace(new double[] {0}, Map.of(Channel.AC_ENERGY, new double[] {5}));
+    assertTrue(SoakDraw.byTotal(once, Channel.AC_ENERGY, METER, 1).isEmpty());
+    assertTrue(SoakDraw.byReadings(Series.of(new double[0], new double[0]), METER).isEmpty());
+    assertTrue(SoakDraw.byDisplay(67, 67, 10, new Estimate(477, 5)).isEmpty());
+  }
+}
