@@ -22,11 +22,14 @@ import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.test.heat.HeatRun;
 import org.wiseember.trial.test.idle.IdleRun;
+import org.wiseember.trial.test.inspect.InspectionRun;
 import org.wiseember.trial.test.ladder.LadderRun;
 import org.wiseember.trial.test.legs.LegsRun;
 import org.wiseember.trial.test.overload.OverloadRun;
 import org.wiseember.trial.test.port.PortRun;
+import org.wiseember.trial.test.realload.RealLoadRun;
 import org.wiseember.trial.test.soak.SoakRun;
+import org.wiseember.trial.test.solar.SolarTrialRun;
 import org.wiseember.trial.test.start.StartsRun;
 import org.wiseember.trial.test.stays.StaysRun;
 import org.wiseember.trial.test.transfer.TransferRun;
@@ -310,6 +313,47 @@ public class ByHandTest {
         "soak",
         "58 W, 97 %, room 21 °C|F6|40000|F6|3600|81 %|F7|F9",
         (Predicate<TestRun>) r -> r instanceof SoakRun s && s.off().isPresent() && s.looks() == 2
+      },
+      {
+        "full rating",
+        "231 V|F6|F6|5|598 W, 229 V|600|F7|F6",
+        (Predicate<TestRun>)
+            r ->
+                r instanceof OverloadRun o
+                    && o.finding().holds().size() == 1
+                    && o.finding().holds().get(0).end() == Hold.End.TAKEN_OFF
+      },
+      {
+        "solar trial",
+        "F6|5|72 W, 80 200 lx, tilt 35|F6|60|F6|5|115 W, 80 000 lx|F6|60|F6|5|130 W, 79 900 lx|F6|"
+            + "60|F6|5|96 W, 80 100 lx|F6",
+        (Predicate<TestRun>)
+            r ->
+                r instanceof SolarTrialRun s
+                    && s.trial().tried().size() == 4
+                    && s.trial().words().get(0).startsWith("The port is the limit")
+      },
+      {
+        "real loads",
+        "0 Wh, 98 %|F6|F6|60|F6|F7|302 Wh, 83 %|F6|9|302 Wh, 83 %|F6|F6|F6|9|F6|F7|314 Wh, 83 %|F6|"
+            + "9|83 %|F6|F6|9|F7|78 %|F6",
+        (Predicate<TestRun>)
+            r ->
+                r instanceof RealLoadRun l
+                    && l.done().size() == 3
+                    && l.done().get(0).each().orElseThrow().value() == 151
+                    && l.done().get(1).goes().count() == 3
+      },
+      {
+        "inspection",
+        "solar cable missing|9|F7|9|12.1 kg|F6|9|F6|F6|9|4 s|F6|F8|F6|F6|F6|F9|F6|F6",
+        (Predicate<TestRun>)
+            r ->
+                r instanceof InspectionRun i
+                    && i.seen().size() == 11
+                    && i.seen().get(0).note().equals("solar cable missing")
+                    && i.weight().orElseThrow().value() == 12.1
+                    && i.startUp().orElseThrow().u95() > 0.3
       },
       {
         "two units",

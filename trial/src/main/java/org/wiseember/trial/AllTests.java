@@ -2,6 +2,7 @@ package org.wiseember.trial;
 
 import java.util.List;
 import java.util.Optional;
+import org.wiseember.bench.procedure.Drain;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
@@ -13,11 +14,13 @@ import org.wiseember.trial.test.drain.AcDrainTest;
 import org.wiseember.trial.test.drain.DcDrainTest;
 import org.wiseember.trial.test.heat.HeatTest;
 import org.wiseember.trial.test.idle.IdleTest;
+import org.wiseember.trial.test.inspect.InspectionTest;
 import org.wiseember.trial.test.ladder.LadderTest;
 import org.wiseember.trial.test.legs.LegsTest;
 import org.wiseember.trial.test.overload.FullRatingTest;
 import org.wiseember.trial.test.overload.OverloadTest;
 import org.wiseember.trial.test.port.PortTest;
+import org.wiseember.trial.test.realload.RealLoadTest;
 import org.wiseember.trial.test.soak.SoakTest;
 import org.wiseember.trial.test.solar.SolarTrialTest;
 import org.wiseember.trial.test.start.StartsTest;
@@ -34,8 +37,10 @@ import org.wiseember.workbook.Run;
 public final class AllTests {
   private static final List<TestType> ALL =
       List.of(
+          new InspectionTest(),
           new AcDrainTest(),
           new DcDrainTest(),
+          new RealLoadTest(),
           new LadderTest(),
           new IdleTest(),
           new ChargeTest(),
@@ -93,7 +98,7 @@ public final class AllTests {
 
   /** The plan a run was made by; a kind nobody knows any more counts as an AC drain. */
   public static TestPlan plan(Run run) {
-    TestType type = byKey(run.kind()).orElse(ALL.get(0));
+    TestType type = byKey(run.kind()).orElseGet(() -> of(Drain.AC));
     return new TestPlan(type, type.kept(run.settings()));
   }
 }

@@ -42,6 +42,13 @@ public enum Press {
   LOOKS_SINE("Looks a smooth sine", "(?:it )?looks? (?:like )?(?:a )?(?:smooth |pure )?sine"),
   LOOKS_STEPPED("Looks stepped", "(?:it )?looks? (?:stepped|modified)"),
   LOOKS_SQUARE("Looks square", "(?:it )?looks? square"),
+  YES("Yes", "yes|good|ok"),
+  /** Partly so. */
+  HALF("Half", "half|partly|so so"),
+  NO("No", "no|bad"),
+  NOT_LOOKED("Not looked at", "not looked at|skip(?:ped)?"),
+  /** One of several goes, such as a cut or a kettle. */
+  ONE_DONE("One done", "(?:one|another)(?: one)? done|once more"),
   ENOUGH("That is enough", "enough");
 
   private final String words;

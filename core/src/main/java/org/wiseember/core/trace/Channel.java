@@ -63,7 +63,11 @@ public enum Channel {
   /** While it charges: 0 for off, 1 for on, 2 for one that went off and came back. */
   AC_ALIVE("ac_alive", Unit.ONE, "AC outlet while charging"),
   DC_ALIVE("dc_alive", Unit.ONE, "12 V port while charging"),
-  USB_ALIVE("usb_alive", Unit.ONE, "USB while charging");
+  USB_ALIVE("usb_alive", Unit.ONE, "USB while charging"),
+  /** Of the unit on a scale. */
+  WEIGHT("weight", Unit.KILOGRAM, "weight"),
+  /** From its button to the first watt. */
+  START_UP("start_up", Unit.SECOND, "start-up");
 
   private final String key;
   private final Unit unit;

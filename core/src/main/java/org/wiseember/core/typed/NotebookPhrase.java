@@ -101,6 +101,8 @@ record NotebookPhrase(TypedKind kind, String figure) {
                   : direct(around, wanted, TypedKind.DC_TOTAL, TypedKind.TOTAL);
           case "ah" -> TypedKind.DC_CHARGE;
           case "hz" -> TypedKind.HERTZ;
+          case "kg", "lb", "lbs" -> TypedKind.WEIGHT;
+          case "s", "sec" -> wanted.contains(TypedKind.START_UP) ? TypedKind.START_UP : null;
           case "lx", "lux", "klx" -> TypedKind.LIGHT;
           case "db", "dba", "db(a)" -> TypedKind.SOUND;
           case "v" -> volts(around, number, wanted);

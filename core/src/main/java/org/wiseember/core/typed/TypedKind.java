@@ -41,7 +41,9 @@ public enum TypedKind {
   COMPUTER_STAYED("Computer stayed on", Unit.ONE, Channel.COMPUTER_STAYED, "5 times"),
   AC_ALIVE("AC outlet", Unit.ONE, Channel.AC_ALIVE, "on, off, back"),
   DC_ALIVE("12 V port", Unit.ONE, Channel.DC_ALIVE, "on, off, back"),
-  USB_ALIVE("USB", Unit.ONE, Channel.USB_ALIVE, "on, off, back");
+  USB_ALIVE("USB", Unit.ONE, Channel.USB_ALIVE, "on, off, back"),
+  WEIGHT("Weight", Unit.KILOGRAM, Channel.WEIGHT, "11.2 kg or 24.7 lb"),
+  START_UP("Start-up", Unit.SECOND, Channel.START_UP, "4 s");
 
   private final String words;
   private final Unit unit;

@@ -101,6 +101,8 @@ public final class TypedReader {
       case OTHER_POWER -> plain(TypedKind.OTHER_POWER, stripped, "w", "1 480 W", 1);
       case PULLS, LAMP_STEADY, COMPUTER_STAYED -> count(kind, stripped);
       case AC_ALIVE, DC_ALIVE, USB_ALIVE -> alive(kind, stripped);
+      case WEIGHT -> weight(stripped);
+      case START_UP -> plain(kind, stripped, "s", "4 s", 1);
     };
   }
 
@@ -310,6 +312,14 @@ public final class TypedReader {
         Optional.of(new TypedReading(kind, alive.ordinal(), 1, text, alive.words())),
         "Read as " + alive.words() + ".",
         List.of());
+  }
+
+  /** In kilograms, or in the pounds of many scales: 0.453 592 37 kg each, by definition. */
+  private static TypedAnswer weight(String text) {
+    String unit = TypedNumber.of(text).map(TypedNumber::unitLowerCase).orElse("");
+    return unit.equals("lb") || unit.equals("lbs")
+        ? plain(TypedKind.WEIGHT, text, unit, "24.7 lb", 0.45359237)
+        : plain(TypedKind.WEIGHT, text, "kg", "11.2 kg", 1);
   }
 
   static TypedAnswer celsius(TypedKind kind, String text) {

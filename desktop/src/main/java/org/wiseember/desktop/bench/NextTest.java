@@ -50,7 +50,7 @@ final class NextTest extends HBox {
     return judgement == null
         ? Optional.empty()
         : AllTests.list().stream()
-            .filter(t -> open(judgement, t))
+            .filter(t -> !t.onlyOnceMade() && open(judgement, t))
             .filter(
                 t -> t.settings(judgement.unit().label(), desk.bench().onHand().get()).isPresent())
             .findFirst();

@@ -35,6 +35,8 @@ import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.test.drain.DrainLoad;
 import org.wiseember.trial.test.heat.SoundDistance;
+import org.wiseember.trial.test.realload.RealLoadTest;
+import org.wiseember.trial.test.realload.RealLoads;
 import org.wiseember.trial.test.soak.SoakLoad;
 import org.wiseember.trial.test.solar.Arrangements;
 import org.wiseember.trial.test.solar.SolarTrialTest;
@@ -70,6 +72,17 @@ public final class TestForms {
                 Arrangements::text,
                 TriedSetup::read,
                 TriedSetup::saidBack));
+    forms.put(
+        RealLoadTest.KIND,
+        desk ->
+            lines(
+                taken(desk, RealLoads.USUAL),
+                "real-loads",
+                "What you will do, a line each",
+                RealLoads::of,
+                RealLoads::text,
+                Function.identity(),
+                line -> ""));
     return forms;
   }
 

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.zip.CRC32;
+import org.wiseember.core.capacity.EnergyLeft;
 import org.wiseember.core.charge.KnownInputs;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
@@ -59,6 +60,18 @@ public final class Asked {
   /** What the pack gives on the DC side, from the best that is known, Wh. */
   public Optional<Estimate> usableWattHours() {
     return noted(USABLE_ENERGY, unit.usableWattHours());
+  }
+
+  /**
+   * What a full unit gives at its AC outlet: its newest drain, else the usual part of its label.
+   */
+  public Optional<Estimate> usableAcWattHours() {
+    Optional<Estimate> drained =
+        offered("usable_ac_energy").stream().reduce((a, b) -> b).map(o -> o.figure().estimate());
+    double rated = ratedWattHours();
+    return drained.isPresent() || Double.isNaN(rated)
+        ? drained
+        : Optional.of(EnergyLeft.assumed(rated, 1, 0).wattHours());
   }
 
   /** Figures that runs offer under a key, oldest first. */

@@ -50,10 +50,10 @@ public record HandPart(int at, Press ended, double from, double to, List<KeptRea
                 begun,
                 p.seconds(),
                 record.typed().stream()
-                    .filter(r -> r.seconds() > begun && r.seconds() <= p.latest())
+                    .filter(r -> r.seconds() >= begun && r.seconds() <= p.seconds())
                     .toList()));
       }
-      from = p.latest();
+      from = p.seconds();
     }
     return parts;
   }

@@ -44,6 +44,14 @@ public interface TestType {
     return false;
   }
 
+  /**
+   * Whether a claim that no other test answers waits for it only once it was made: a scale is in
+   * nobody's plan.
+   */
+  default boolean onlyOnceMade() {
+    return false;
+  }
+
   /** Whether it empties the unit under one load, so that its end can be foretold. */
   default boolean drains() {
     return false;

@@ -150,7 +150,9 @@ public final class Judgement implements UnitFindings {
   }
 
   private Held hold(Claim claim) {
-    boolean told = !AllTests.answering(claim.subject()).isEmpty();
+    boolean told =
+        AllTests.answering(claim.subject()).stream()
+            .anyMatch(t -> !t.onlyOnceMade() || t.answer(claim, this).isPresent());
     // A figure that only states a fact is not judged, and neither is what no test can tell.
     boolean fact = !told || (claim.direction() == Direction.STATED && claim.word().isEmpty());
     try {

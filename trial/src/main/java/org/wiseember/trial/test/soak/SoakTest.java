@@ -54,6 +54,11 @@ public final class SoakTest implements TestType {
   }
 
   @Override
+  public boolean restsOnOthers() {
+    return true;
+  }
+
+  @Override
   public Optional<TestSettings> settings(Label label, OnHand onHand) {
     SoakLoad load = onHand.find(SoakLoad.class).orElse(SoakLoad.USUAL);
     return Optional.of(
@@ -132,7 +137,9 @@ public final class SoakTest implements TestType {
   private static Optional<Figure> byDisplay(RunRecord record, Asked asked) {
     Series shown = record.treated().series(Channel.DISPLAY_CHARGE);
     int last = shown.size() - 1;
-    Optional<Estimate> usable = asked.usableWattHours();
+    boolean ac =
+        SoakLoad.of(record.run().settings().particulars(), 0).output() == SoakLoad.Output.AC;
+    Optional<Estimate> usable = ac ? asked.usableAcWattHours() : asked.usableWattHours();
     if (last < 1 || usable.isEmpty()) {
       return Optional.empty();
     }

@@ -1,0 +1,2 @@
+/** What is seen, felt and heard of a unit before anything is measured. */
+package org.wiseember.core.inspect;

@@ -1,0 +1,129 @@
+package org.wiseember.trial.test.realload;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.wiseember.bench.procedure.ByHand;
+import org.wiseember.bench.procedure.DoNow;
+import org.wiseember.bench.procedure.Procedure;
+import org.wiseember.bench.simulated.Fault;
+import org.wiseember.core.hand.Press;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.test.HandRecord;
+import org.wiseember.trial.test.Known;
+import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.SimulatedRig;
+import org.wiseember.trial.test.TestSettings;
+
+/** Ordinary loads one after the other, each done several times. */
+public record RealLoadSettings(RealLoads doing, double volts, String reason)
+    implements TestSettings {
+  private static final String LINES = "doing";
+
+  static RealLoadSettings kept(Map<String, String> particulars, double volts) {
+    return new RealLoadSettings(RealLoads.of(particulars.getOrDefault(LINES, "")), volts, "");
+  }
+
+  @Override
+  public String title() {
+    return "Real loads";
+  }
+
+  @Override
+  public List<Double> loads() {
+    return List.of();
+  }
+
+  @Override
+  public Map<String, String> particulars() {
+    return Map.of(LINES, doing.text());
+  }
+
+  @Override
+  public Procedure procedure() {
+    return byHand();
+  }
+
+  @Override
+  public ByHand byHand() {
+    ByHand.Script script = ByHand.of(RealLoadTest.KIND, steps());
+    List<String> lines = doing.lines();
+    for (int i = 0; i < lines.size(); i++) {
+      String name = lines.get(i);
+      boolean last = i == lines.size() - 1;
+      if (i > 0) {
+        script.nextPart();
+      }
+      script
+          .step("before-" + i, "Before: " + name)
+          .how("Write the meter's total and the display, such as: 12 Wh, 98 %.")
+          .about(i + 1)
+          .on(Press.DONE, "do-" + i)
+          .step("do-" + i, name + ": press each time one is done")
+          .how(
+              "Do several: a display in whole percents needs a few points to tell anything. Write"
+                  + " the watts if you like.")
+          .clock("at it for")
+          .about(i + 1)
+          .on(Press.ONE_DONE, "do-" + i)
+          .on(Press.ENOUGH, "after-" + i)
+          .on(Press.WENT_OFF, "after-" + i)
+          .step("after-" + i, "After: " + name)
+          .how("Write total and display again, as before.")
+          .about(i + 1)
+          .onward(Press.READ, "before-" + (i + 1), last, "All of it done, " + lines.size() + ".");
+    }
+    return script.build();
+  }
+
+  private static List<DoNow> steps() {
+    return List.of(
+        new DoNow(
+            "Tools: eyes and ears covered, work held fast",
+            DoNow.When.BEFORE,
+            "A saw that stalls when the output drops out may start by itself when it comes back:"
+                + " off at its switch first."),
+        new DoNow("Meter between the outlet and the load", DoNow.When.BEFORE, ""),
+        new DoNow("Nothing else on any output", DoNow.When.BEFORE, ""));
+  }
+
+  @Override
+  public List<Known> known(HandRecord record) {
+    List<Known> known = new ArrayList<>();
+    for (int i = 0; i < doing.lines().size(); i++) {
+      int at = i + 1;
+      long done =
+          record.pressed().stream()
+              .filter(p -> p.is(Press.ONE_DONE) && Math.rint(p.subject()) == at)
+              .count();
+      known.add(
+          done == 0
+              ? new Known(doing.lines().get(i), "not done yet", false, "")
+              : Known.of(doing.lines().get(i), done + " done"));
+    }
+    known.addAll(TestSettings.super.known(record));
+    return known;
+  }
+
+  @Override
+  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
+    return SimulatedRig.BARE;
+  }
+
+  @Override
+  public List<RigCable> leads(Label label) {
+    return List.of();
+  }
+
+  @Override
+  public List<TypedKind> typed() {
+    return List.of(TypedKind.TOTAL, TypedKind.DISPLAY, TypedKind.POWER);
+  }
+
+  @Override
+  public String ends(boolean byHand) {
+    return "Press each time one is done; it ends after the last of them was read.";
+  }
+}

@@ -1,0 +1,148 @@
+package org.wiseember.trial.test.realload;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Group;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.realload.Goes;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.Asked;
+import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.HandPart;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.RunSettings;
+
+/** Cuts, kettles, meals: what an ordinary load takes each time, and how many a full unit gives. */
+public final class RealLoadTest implements TestType {
+  /** Kept with the run. */
+  public static final String KIND = "real-loads";
+
+  @Override
+  public String key() {
+    return KIND;
+  }
+
+  @Override
+  public String words() {
+    return "Real loads";
+  }
+
+  @Override
+  public Group group() {
+    return Group.ENERGY;
+  }
+
+  @Override
+  public boolean byHandOnly() {
+    return true;
+  }
+
+  @Override
+  public boolean inLogs() {
+    return false;
+  }
+
+  @Override
+  public boolean restsOnOthers() {
+    return true;
+  }
+
+  @Override
+  public Optional<TestSettings> settings(Label label, OnHand onHand) {
+    RealLoads doing = onHand.find(RealLoads.class).orElse(RealLoads.USUAL);
+    return doing.lines().isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new RealLoadSettings(
+                doing,
+                FromLabel.volts(label),
+                "What one of each takes, by the meter or by the percents it costs."));
+  }
+
+  @Override
+  public String missing(Label label, OnHand onHand) {
+    return "Write what you will do, a line each, such as: Kettle, one litre.";
+  }
+
+  @Override
+  public TestSettings kept(RunSettings kept) {
+    return RealLoadSettings.kept(kept.particulars(), kept.volts());
+  }
+
+  @Override
+  public Class<RealLoadRun> finds() {
+    return RealLoadRun.class;
+  }
+
+  @Override
+  public TestRun worked(RunRecord record, Asked asked) {
+    List<String> lines =
+        RealLoadSettings.kept(record.run().settings().particulars(), 0).doing().lines();
+    Optional<Estimate> usable = asked.usableAcWattHours();
+    List<RealLoadRun.Done> done = new ArrayList<>();
+    List<HandPart> before = HandPart.of(record, Press.DONE);
+    for (HandPart after : HandPart.of(record, Press.READ)) {
+      if (after.at() < 1 || after.at() > lines.size()) {
+        continue;
+      }
+      Optional<HandPart> begun = before.stream().filter(b -> b.at() == after.at()).findFirst();
+      Goes goes =
+          new Goes(
+              after.at(),
+              lines.get(after.at() - 1),
+              said(record, after.at(), Press.ONE_DONE),
+              begun.flatMap(b -> both(b, after, Channel.AC_ENERGY)),
+              begun.flatMap(b -> both(b, after, Channel.DISPLAY_CHARGE)),
+              said(record, after.at(), Press.WENT_OFF) > 0);
+      Optional<Figure> each = goes.energy(record.meterOrAssumed(Channel.AC_ENERGY), usable);
+      done.add(
+          new RealLoadRun.Done(
+              goes, each, each.flatMap(e -> usable.flatMap(u -> goes.fromFull(e, u)))));
+    }
+    return new RealLoadRun(record.kept(), done);
+  }
+
+  private static int said(RunRecord record, int at, Press press) {
+    return (int)
+        record.pressed().stream()
+            .filter((Pressed p) -> p.is(press) && Math.rint(p.subject()) == at)
+            .count();
+  }
+
+  private static Optional<Goes.Both> both(HandPart before, HandPart after, Channel channel) {
+    Optional<KeptReading> first = before.last(channel);
+    Optional<KeptReading> last = after.last(channel);
+    return first.isPresent() && last.isPresent()
+        ? Optional.of(
+            new Goes.Both(
+                first.get().value(),
+                last.get().value(),
+                Math.max(first.get().resolution(), last.get().resolution())))
+        : Optional.empty();
+  }
+
+  @Override
+  public Set<Subject> answers() {
+    return Set.of();
+  }
+
+  @Override
+  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+    return Optional.empty();
+  }
+}
