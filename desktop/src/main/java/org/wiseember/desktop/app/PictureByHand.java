@@ -8,33 +8,94 @@ import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.core.hand.Press;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.AllTests;
+import org.wiseember.trial.test.inspect.InspectionTest;
+import org.wiseember.trial.test.solar.Arrangements;
+import org.wiseember.trial.test.solar.SolarTrialTest;
 import org.wiseember.workbook.RunSettings;
 
-/** An overload by hand up to its second load, as a tester would press and write it. */
+/** A test by hand for a picture, as a tester would press and write it. */
 final class PictureByHand {
   private final Desk desk;
   private final PictureClock clock;
+  private final String test;
   private final Deque<Runnable> script = new ArrayDeque<>();
+  private Object onHand;
 
-  PictureByHand(Desk desk, PictureClock clock, Scene scene) {
+  private PictureByHand(Desk desk, PictureClock clock, String test) {
     this.desk = desk;
     this.clock = clock;
-    write(12, "231.2 V, case 24 °C");
-    press(17, Press.DONE);
-    write(70, "302 W");
-    press(77, Press.DONE);
-    press(92, Press.LOAD_ON);
-    write(120, "1 296 W, 229.8 V");
-    press(696, Press.TAKEN_OFF);
-    press(1610, Press.DONE);
-    write(1660, "Mira: 301 W");
-    press(1671, Press.DONE);
-    press(1690, Press.LOAD_ON);
-    write(1702, "1 547 W");
-    write(1716, "display 1 590 W out, 64 %");
-    write(1733, "plug warm, not hot");
-    script.add(() -> clock.set(1771.4));
-    script.add(() -> ((TextField) scene.lookup("#notebook-line")).setText("48 °C at the plug"));
+    this.test = test;
+  }
+
+  /** An overload up to its second load, a line half written. */
+  static PictureByHand overload(Desk desk, PictureClock clock, Scene scene) {
+    PictureByHand played = new PictureByHand(desk, clock, OverloadHolds.KIND);
+    played.write(12, "231.2 V, case 24 °C");
+    played.press(17, Press.DONE);
+    played.write(70, "302 W");
+    played.press(77, Press.DONE);
+    played.press(92, Press.LOAD_ON);
+    played.write(120, "1 296 W, 229.8 V");
+    played.press(696, Press.TAKEN_OFF);
+    played.press(1610, Press.DONE);
+    played.write(1660, "Mira: 301 W");
+    played.press(1671, Press.DONE);
+    played.press(1690, Press.LOAD_ON);
+    played.write(1702, "1 547 W");
+    played.write(1716, "display 1 590 W out, 64 %");
+    played.write(1733, "plug warm, not hot");
+    played.half(scene, 1771.4, "48 °C at the plug");
+    return played;
+  }
+
+  /** An inspection in its middle. */
+  static PictureByHand inspection(Desk desk, PictureClock clock, Scene scene) {
+    PictureByHand played = new PictureByHand(desk, clock, InspectionTest.KIND);
+    played.write(15, "no cable for panels in the box");
+    played.press(31, Press.HALF);
+    played.write(58, "11.4 kg, handle digs in");
+    played.press(70, Press.YES);
+    played.write(120, "fuse 30 A behind two screws");
+    played.press(131, Press.YES);
+    played.press(170, Press.YES);
+    played.write(214, "3 s");
+    played.press(219, Press.YES);
+    played.write(262, "washed out in the sun, dims after 20 s");
+    played.press(275, Press.NO);
+    played.half(scene, 301, "shows nothing under 30 W out");
+    return played;
+  }
+
+  /** A solar trial from its first arrangement to its end. */
+  static PictureByHand solarTrial(Desk desk, PictureClock clock) {
+    PictureByHand played = new PictureByHand(desk, clock, SolarTrialTest.KIND);
+    String[] lines = {
+      "1 x 100 W",
+      "2 x 100 W in parallel",
+      "3 x 100 W in parallel",
+      "3 x 100 W in series",
+      "2 x 100 W in parallel, second unit",
+      "2 x 100 W in parallel, converter"
+    };
+    String[] read = {
+      "71 W, 79 600 lx, 18.2 V, 3.90 A", "108 W, 80 300 lx, 17.9 V, 6.03 A",
+      "151 W, 80 900 lx, 17.4 V, 8.68 A", "203 W, 80 100 lx, 53.1 V, 3.82 A",
+      "139 W, 79 700 lx, 18.0 V, 7.72 A", "132 W, 80 200 lx, 29.5 V, 4.47 A"
+    };
+    played.onHand = Arrangements.of(String.join("\n", lines));
+    double at = 40;
+    for (String line : read) {
+      played.press(at, Press.DONE);
+      played.write(at + 50, line);
+      played.press(at + 80, Press.READ);
+      at += 240;
+    }
+    return played;
+  }
+
+  private void half(Scene scene, double at, String line) {
+    script.add(() -> clock.set(at));
+    script.add(() -> ((TextField) scene.lookup("#notebook-line")).setText(line));
   }
 
   private void write(double at, String line) {
@@ -54,10 +115,19 @@ final class PictureByHand {
   }
 
   void start() {
-    desk.bench().test().set(AllTests.of(OverloadHolds.KIND));
+    clock.set(0);
+    desk.bench().test().set(AllTests.of(test));
+    if (onHand != null) {
+      desk.bench().have(onHand);
+    }
     desk.bench().source().set(RunSettings.Source.BY_HAND);
-    desk.bench().cautionsSeen(AllTests.of(OverloadHolds.KIND));
+    desk.bench().cautionsSeen(AllTests.of(test));
     desk.bench().start();
+  }
+
+  /** The run it makes. */
+  long run() {
+    return desk.bench().live().get().run().runId();
   }
 
   /** Does the next of it; whether all of it is done. */

@@ -38,13 +38,17 @@ final class Screenshots {
   private final Scene scene;
   private final Path folder;
   private final Runnable done;
+  private final PictureByHand inspection;
+  private final PictureByHand solarTrial;
   private final PictureByHand byHand;
   private final Deque<Shot> shots = new ArrayDeque<>();
   private long waited;
 
   private Screenshots(Desk desk, PictureClock clock, Scene scene, Path folder, Runnable done) {
     this.desk = desk;
-    this.byHand = new PictureByHand(desk, clock, scene);
+    this.inspection = PictureByHand.inspection(desk, clock, scene);
+    this.solarTrial = PictureByHand.solarTrial(desk, clock);
+    this.byHand = PictureByHand.overload(desk, clock, scene);
     this.scene = scene;
     this.folder = folder;
     this.done = done;
@@ -70,8 +74,6 @@ final class Screenshots {
     add("efficiency", () -> desk.shownRun().set(run("Efficiency")), () -> true);
     add("overload", () -> desk.shownRun().set(run("Overload")), () -> true);
     add("motor-starts", () -> desk.shownRun().set(run("Motor")), () -> true);
-    add("switch-over", () -> desk.shownRun().set(run("Switch-over")), () -> true);
-    add("heat", () -> desk.shownRun().set(run("Heat")), () -> true);
     add("charge", () -> desk.shownRun().set(run("Charge from the wall and")), () -> true);
     add("waveform", () -> desk.shownRun().set(run("Waveform")), () -> true);
     add(
@@ -121,12 +123,20 @@ final class Screenshots {
         },
         this::waysShown);
     add(
-        "by-hand",
+        "inspection",
         () -> {
           desk.stage().set(StageName.BENCH);
-          byHand.start();
+          inspection.start();
         },
-        byHand::step);
+        inspection::step);
+    add(
+        "solar-trial",
+        () -> {
+          desk.bench().stopRun();
+          afterwards(solarTrial::start);
+        },
+        this::solarTrialShown);
+    add("by-hand", () -> afterwards(byHand::start), byHand::step);
     add(
         "bench",
         () -> {
@@ -146,6 +156,33 @@ final class Screenshots {
                 && desk.bench().live().get().view().get() != null
                 && desk.bench().live().get().delivered() > 280
                 && typed());
+  }
+
+  /** Once the run that goes is over. */
+  private void afterwards(Runnable then) {
+    if (desk.bench().going()) {
+      PauseTransition again = new PauseTransition(Duration.millis(100));
+      again.setOnFinished(e -> afterwards(then));
+      again.play();
+    } else {
+      desk.stage().set(StageName.BENCH);
+      then.run();
+    }
+  }
+
+  /** Plays it to its end, then shows what it found. */
+  private boolean solarTrialShown() {
+    if (!solarTrial.step() || desk.bench().going()) {
+      return false;
+    }
+    boolean found =
+        desk.chosen().get().runs().stream().anyMatch(r -> r.run().id() == solarTrial.run());
+    if (found && desk.stage().get() != StageName.EVIDENCE) {
+      desk.shownRun().set(solarTrial.run());
+      desk.stage().set(StageName.EVIDENCE);
+      return false;
+    }
+    return found;
   }
 
   private boolean waysShown() {

@@ -336,7 +336,9 @@ public final class BenchStage extends StackPane {
     boolean drains = desk.bench().test().get().drains();
     Words.shown(chart, !byHand && (!ready || drains));
     Words.shown(howItGoes, ready && desk.bench().plan().isPresent() && !drains);
-    boolean simulated = desk.bench().source().get() == RunSettings.Source.SIMULATED;
+    boolean simulated =
+        desk.bench().source().get() == RunSettings.Source.SIMULATED
+            && !desk.bench().test().get().byHandOnly();
     Words.shown(clock, !byHand && (!ready || simulated));
     Words.shown(this.seen, running && seen && !byHand && shown.plan().type().seenByEyes());
     Words.shown(markButton, running && !byHand);

@@ -65,7 +65,8 @@ final class DoNowList extends VBox {
         cautions.add(caution);
       }
     }
-    getChildren().setAll(nodes);
+    // A heading with nothing under it asks for nothing.
+    getChildren().setAll(nodes.size() > 1 ? nodes : List.of());
     if (!desk.bench().going()) {
       inSight.of(desk.bench().test().get(), cautions);
     }

@@ -12,6 +12,9 @@ import org.wiseember.trial.test.Known;
 /** What is known so far in a test by hand, and what nobody has read yet. */
 final class KnownCard extends VBox {
   private final GridPane grid = new GridPane();
+  private final ColumnConstraints what = new ColumnConstraints();
+  private final ColumnConstraints value = new ColumnConstraints();
+  private final ColumnConstraints remark = new ColumnConstraints();
   private List<Known> shown = List.of();
 
   KnownCard() {
@@ -20,13 +23,7 @@ final class KnownCard extends VBox {
     setId("known");
     grid.setHgap(10);
     grid.setVgap(7);
-    ColumnConstraints what = new ColumnConstraints();
-    what.setPercentWidth(32);
-    ColumnConstraints value = new ColumnConstraints();
     value.setHgrow(Priority.ALWAYS);
-    value.setPercentWidth(40);
-    ColumnConstraints remark = new ColumnConstraints();
-    remark.setPercentWidth(28);
     grid.getColumnConstraints().addAll(what, value, remark);
     getChildren()
         .addAll(
@@ -40,15 +37,19 @@ final class KnownCard extends VBox {
       return;
     }
     shown = known;
+    boolean remarks = known.stream().anyMatch(k -> !k.remark().isEmpty());
+    what.setPercentWidth(remarks ? 32 : 64);
+    value.setPercentWidth(remarks ? 40 : 36);
+    remark.setPercentWidth(remarks ? 28 : 0);
     grid.getChildren().clear();
     for (int i = 0; i < known.size(); i++) {
       Known k = known.get(i);
-      Label remark = Words.of("figure-quiet", k.remark());
+      Label beside = Words.of("figure-quiet", k.remark());
       grid.addRow(
           i,
           Words.of("figure", k.what()),
           Words.of(k.known() ? "measured" : "figure-quiet", k.value()),
-          remark);
+          beside);
     }
   }
 }

@@ -14,6 +14,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Charge;
@@ -127,7 +128,8 @@ public final class TestForms {
     area.setId(id);
     area.setAccessibleText(name);
     area.setWrapText(true);
-    area.setPrefRowCount(5);
+    area.setPrefRowCount(6);
+    area.setMinHeight(Region.USE_PREF_SIZE);
     Label echo = Words.of("quiet", "");
     Runnable sayBack =
         () ->

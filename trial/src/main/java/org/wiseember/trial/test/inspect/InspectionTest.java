@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
@@ -96,11 +95,14 @@ public final class InspectionTest implements TestType {
         continue;
       }
       Point point = Point.values()[part.at()];
-      weight = part.figure(Channel.WEIGHT, record, "weight", "Weight").or(keep(weight));
-      startUp =
-          part.figure(Channel.START_UP, record, "start_up", "From button to first watt")
-              .map(InspectionTest::timedByHand)
-              .or(keep(startUp));
+      // A figure counts at its own point: a display that dims after 20 s tells of no start.
+      if (point == Point.WEIGHT) {
+        weight = part.figure(Channel.WEIGHT, record, "weight", "Weight");
+      } else if (point == Point.START_UP) {
+        startUp =
+            part.figure(Channel.START_UP, record, "start_up", "From button to first watt")
+                .map(InspectionTest::timedByHand);
+      }
       answer(part.ended()).ifPresent(a -> seen.put(point, new Seen(point, a, note(record, part))));
     }
     return new InspectionRun(record.kept(), List.copyOf(seen.values()), weight, startUp);
@@ -118,10 +120,6 @@ public final class InspectionTest implements TestType {
         read.value(),
         read.unit(),
         Because.of(budget, read.because().workedOut()).summed("by hand and eye"));
-  }
-
-  private static Supplier<Optional<Figure>> keep(Optional<Figure> figure) {
-    return () -> figure;
   }
 
   private static Optional<Seen.Answer> answer(Press press) {

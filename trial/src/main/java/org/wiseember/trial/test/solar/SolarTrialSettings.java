@@ -107,7 +107,7 @@ public record SolarTrialSettings(Arrangements arrangements, double mostVolts, St
           .onward(
               Press.READ, "on-" + (i + 1), last, "All arrangements tried: " + lines.size() + ".")
           .on(Press.REFUSES, "no-" + i)
-          .step("no-" + i, "It takes nothing. Write the volts and what it shows")
+          .step("no-" + i, "If it takes nothing: write the volts and what it shows")
           .how("A port that refuses is an answer too: too many volts, too few, or it waits.")
           .about(i + 1)
           .onward(
