@@ -17,6 +17,8 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.model.StageName;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.test.TestType;
 
 /** Edits, undo, finding things and bad files, in a real window. */
 public class DeskTest {
@@ -185,7 +187,29 @@ public class DeskTest {
       window.robot().push(KeyCode.CONTROL, digits[i]);
       window.until(() -> window.desk().stage().get() == stage);
       window.robot().push(KeyCode.F1);
-      window.until(() -> window.desk().said().get().startsWith(stage.words() + "."));
+      window.until(() -> window.scene().lookup("#help").isVisible());
+      window.untilShown(stage.help());
+      window.robot().push(KeyCode.F1);
+      window.until(() -> !window.scene().lookup("#help").isVisible());
     }
+  }
+
+  /** On the bench it tells how each test is made, with its schools and its cautions. */
+  @Test
+  public void theBenchTellsHowEachTestIsMade() {
+    window.robot().push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.robot().push(KeyCode.F1);
+    for (TestType test : AllTests.list()) {
+      OpenWindow.onFx(
+          () -> {
+            window.desk().bench().test().set(test);
+            return null;
+          });
+      window.untilShown(test.words() + ": how it is made");
+      test.help().how().forEach(window::untilShown);
+      test.help().schools().forEach(window::untilShown);
+    }
+    window.robot().push(KeyCode.ESCAPE);
+    window.until(() -> !window.scene().lookup("#help").isVisible());
   }
 }

@@ -27,6 +27,7 @@ import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReader;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -161,6 +162,18 @@ public class EveryTestTest {
           steps.stream().anyMatch(s -> s.when() == DoNow.When.BEFORE && !s.caution().isEmpty()),
           key + " does not say what could hurt");
     }
+  }
+
+  /** Whoever makes it for the first time is told how, in a few whole sentences. */
+  @Test(dataProvider = "all")
+  public void itTellsHowItIsMade(String key, TestType test) {
+    TestHelp help = test.help();
+    assertTrue(help.how().size() >= 3 && help.how().size() <= 5, key);
+    for (String sentence : help.how()) {
+      assertTrue(sentence.endsWith(".") && sentence.length() < 220, sentence);
+    }
+    help.schools().forEach(s -> assertTrue(s.endsWith("."), s));
+    assertTrue(help.written().startsWith("docs/method.md"), help.written());
   }
 
   /** On a bench where nothing is ever read, a test waits, can be stopped, and says why it ended. */

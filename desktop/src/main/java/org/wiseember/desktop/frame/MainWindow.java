@@ -44,6 +44,7 @@ public final class MainWindow extends StackPane {
   private final Map<StageName, Function<Desk, Node>> makers = new EnumMap<>(StageName.class);
   private final ShelfView shelf;
   private final FindBox find;
+  private final HelpPanel help;
   private final LogPane logPane;
   private final CapturePane capturePane;
   private final HBox said = new HBox();
@@ -84,11 +85,13 @@ public final class MainWindow extends StackPane {
             this::closeFind);
     Words.shown(find, false);
     StackPane.setAlignment(find, Pos.TOP_CENTER);
+    help = new HelpPanel(desk, this::closeHelp);
+    Words.shown(help, false);
 
     // Tab follows the order in which they are put in: unit, stage, what is on it, the foot.
     BorderPane right = new BorderPane();
     right.setTop(new VBox(new PathBar(desk), new LeftOnBar(desk.bench().leftOn()), said));
-    right.setCenter(place);
+    right.setCenter(new StackPane(place, help));
     BorderPane frame = new BorderPane();
     frame.setLeft(shelf);
     frame.setCenter(right);
@@ -219,6 +222,10 @@ public final class MainWindow extends StackPane {
     }
   }
 
+  private void closeHelp() {
+    Words.shown(help, false);
+  }
+
   private void closeFind() {
     Words.shown(find, false);
     place.requestFocus();
@@ -240,11 +247,17 @@ public final class MainWindow extends StackPane {
     if (e.isShortcutDown()) {
       shortcut(e);
     } else if (e.getCode() == KeyCode.F1) {
-      desk.say(desk.stage().get().words() + ". " + desk.stage().get().help());
+      if (help.isVisible()) {
+        closeHelp();
+      } else {
+        Words.shown(help, true);
+      }
       e.consume();
     } else if (e.getCode() == KeyCode.ESCAPE) {
       if (find.isVisible()) {
         closeFind();
+      } else if (help.isVisible()) {
+        closeHelp();
       } else {
         desk.said().set("");
       }

@@ -21,6 +21,9 @@ public interface TestType {
   /** What it is called: {@code AC drain}. */
   String words();
 
+  /** How it is made. */
+  TestHelp help();
+
   /** The part of the verdict it is told with. */
   Group group();
 

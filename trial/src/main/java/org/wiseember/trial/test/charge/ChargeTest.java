@@ -30,6 +30,7 @@ import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.StartCharge;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -46,6 +47,15 @@ public final class ChargeTest implements TestType {
   @Override
   public String words() {
     return "Charge";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "Start from empty if times are to count; note how long it rested and how warm it is. A hot pack charges slower.",
+            "Write watts in, display and time every few minutes, more often when the watts begin to fall.",
+            "It is full when it takes no more, not when the display says 100.")
+        .school("Watts at the wall hold the charger's loss; watts at a DC port do not.");
   }
 
   @Override

@@ -10,6 +10,7 @@ import org.wiseember.core.notice.Watchers;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.workbook.RunSettings;
 
@@ -27,6 +28,20 @@ public final class AcDrainTest extends DrainTest {
   @Override
   public String words() {
     return "AC drain";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "Charge to full and let it rest, so that its display and its cells agree. Zero the meter between outlet and load, or write its total.",
+            "Put a steady load on and leave it until the output drops out by itself. Write total and display on the way: a meter that dies with the output keeps nothing.",
+            "Read the last total before you recharge. What the unit shows at the end, and its code, belong to the figure.")
+        .school(
+            "Half the rating tells most units fairly and is what is judged where a label names no load.")
+        .school(
+            "Nine tenths or all of the rating shows what is left when it is worked hard; it yields less.")
+        .school("0.2 C is the rate cells are rated at, for comparing packs and not inverters.")
+        .after("IEC 61960-3 for 0.2 C, recalled from memory");
   }
 
   /**

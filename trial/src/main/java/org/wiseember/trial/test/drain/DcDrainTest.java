@@ -7,6 +7,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestSettings;
 
 /** A full unit emptied through its DC port. */
@@ -28,6 +29,15 @@ public final class DcDrainTest extends DrainTest {
   @Override
   public String words() {
     return "DC drain";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "As an AC drain, but with the tester on the 12 V port: it counts Wh, Ah and time.",
+            "Measure the volts at the port and not behind thin leads: lead loss looks like a poorer unit.",
+            "With an AC drain of the same unit it tells what the inverter loses.")
+        .school("At 0.2 C it is the nearest to what is printed on cells.");
   }
 
   /** 0.2 C, the rate of IEC 61960-3 (recalled from memory), as far as the port carries it. */

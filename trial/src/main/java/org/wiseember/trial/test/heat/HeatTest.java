@@ -16,6 +16,7 @@ import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LoadSteps;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -32,6 +33,15 @@ public final class HeatTest implements TestType {
   @Override
   public String words() {
     return "Heat and noise";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "Room and case before, then each load until the case no longer climbs. Write the hottest spot with its place.",
+            "A matt black spot reads true on a thermal camera, a shiny one does not.",
+            "Sound: background first, then the fan, at the distance you chose.")
+        .school("At 0.3 m it is louder than what a label means; at 1 m the room counts.");
   }
 
   @Override

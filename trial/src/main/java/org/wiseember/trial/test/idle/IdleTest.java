@@ -24,6 +24,7 @@ import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LikeRuns;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -41,6 +42,16 @@ public final class IdleTest implements TestType {
   @Override
   public String words() {
     return "Idle draw";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "Nothing plugged in. Read for some minutes in each state: everything off, AC on, DC on, the radio on.",
+            "A clamp is zeroed first. Without one, leave it for hours and read the charge that is lost.",
+            "A fan or an eco mode that comes and goes wants a longer look.")
+        .school("By clamp or shunt: at once, but near the end of its digits.")
+        .school("By charge lost: slow and coarse, and it misses nothing.");
   }
 
   @Override

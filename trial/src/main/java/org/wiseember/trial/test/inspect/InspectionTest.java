@@ -25,6 +25,7 @@ import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.HandPart;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -45,6 +46,14 @@ public final class InspectionTest implements TestType {
   @Override
   public String words() {
     return "Inspection";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+        "Before anything is measured, with the box still open. One point at a time: yes, half or no.",
+        "Write a note where half or no needs a reason, and take a photo of it.",
+        "A figure counts at its own point: kilograms at the carrying, seconds at the start.");
   }
 
   @Override

@@ -20,6 +20,7 @@ import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LikeRuns;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -36,6 +37,17 @@ public final class LadderTest implements TestType {
   @Override
   public String words() {
     return "Efficiency";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "Put on each load, wait half a minute until it has settled, then read AC watts, battery volts and battery amps as near to one another as you can.",
+            "Heaters drift as they warm, so all three belong to one moment. One more digit of the volts is worth more than a better clamp.",
+            "Small loads first: they show what the inverter uses for itself.")
+        .school("More load, more loss: true above the peak, where the wires warm.")
+        .school(
+            "Small loads are worst: true below it, where what it uses for itself outweighs the rest. A fitted curve shows both.");
   }
 
   @Override

@@ -15,6 +15,7 @@ import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -31,6 +32,14 @@ public final class LegsTest implements TestType {
   @Override
   public String words() {
     return "Two units, 240 V";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+        "Both units joined as their maker says, a meter in each leg.",
+        "Read both legs at each load, and the base load that is on anyway.",
+        "A motor on two legs loads them alike; lamps do not.");
   }
 
   @Override

@@ -11,6 +11,7 @@ import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -29,6 +30,14 @@ public final class FullRatingTest implements TestType {
   @Override
   public String words() {
     return "Full rating, 10 min";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+        "Warm up under half the load, then put on all of it and start the clock.",
+        "Read volts and watts at the start, in the middle and at the end; a rating held with sagging volts is not all of it.",
+        "Ten minutes are what is called continuous. Stay with it.");
   }
 
   @Override

@@ -28,6 +28,7 @@ import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -49,6 +50,16 @@ public final class OverloadTest implements TestType {
   @Override
   public String words() {
     return "Overload";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "From a base load add a second one at the press. Hold it until it trips or its time is over, hand on the plug.",
+            "Let it cool ten minutes or more between tries: a warm inverter trips sooner.",
+            "Write how it came back: by itself, by its button, or not at all.")
+        .school("Each step of the label in its own time, as the label promises it.")
+        .school("From the rating upwards, to see where it gives up.");
   }
 
   @Override

@@ -20,6 +20,7 @@ import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -38,6 +39,14 @@ public final class PortTest implements TestType {
   @Override
   public String words() {
     return "12 V port";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+        "A small DC load, short thick leads. Raise the amps in steps and read volts and amps at the port.",
+        "Regulated means the volts stay; a port that follows the battery sags.",
+        "Go past the label until it gives up, and write how it comes back.");
   }
 
   @Override

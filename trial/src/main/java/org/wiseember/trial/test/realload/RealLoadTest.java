@@ -20,6 +20,7 @@ import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.HandPart;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -40,6 +41,14 @@ public final class RealLoadTest implements TestType {
   @Override
   public String words() {
     return "Real loads";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+        "Write total and display, do the thing several times, press once for each, write total and display again.",
+        "With no meter the display must fall by several points: ten cuts tell more than one.",
+        "A thing that heats and cycles, such as an oven, is done from cold to cold.");
   }
 
   @Override

@@ -28,6 +28,7 @@ import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -46,6 +47,16 @@ public final class SoakTest implements TestType {
   @Override
   public String words() {
     return "Soak";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "A small load that must not stop: a cool box, a router. Total, display and room at the start.",
+            "Look in the evening and in the morning, and press each time. Between two looks nobody knows.",
+            "An output that goes off by itself at low load is the finding; look for the setting that stops it.")
+        .school(
+            "A day for a fridge, a night for a lamp, a night on empty and a morning of sun for waking up by itself.");
   }
 
   @Override

@@ -26,6 +26,7 @@ import org.wiseember.trial.test.HandPart;
 import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -45,6 +46,16 @@ public final class SolarTrialTest implements TestType {
   @Override
   public String words() {
     return "Solar trial";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "Write one line for each arrangement. At each, read watts and light at the same moment, two or three times.",
+            "The light meter lies on the plane of the panels and stays there. Without light nothing is compared.",
+            "To learn whether port or panel is the limit: the same panels on another unit, or a bench supply on the port.")
+        .school(
+            "Panels may be larger than the port: up to 10 % is what makers of controllers say, 25 to 50 % the usual advice, twice as much is done where the port limits the amps. All agree on the volts.");
   }
 
   @Override

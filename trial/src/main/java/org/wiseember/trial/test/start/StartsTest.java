@@ -32,6 +32,7 @@ import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.ScopeClass;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -53,6 +54,16 @@ public final class StartsTest implements TestType {
   @Override
   public String words() {
     return "Motor starts";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "The motor you care about, cold, five times. The clamp in its inrush mode, or no clamp at all.",
+            "Say at each whether it started, hummed or tripped. A first failure is tried again before it counts.",
+            "Write whether a soft starter or a hard-start capacitor is fitted.")
+        .school(
+            "Volts × peak amps is what a label calls surge, but a weak source limits its own inrush.");
   }
 
   @Override

@@ -25,6 +25,7 @@ import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LoadSteps;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -48,6 +49,14 @@ public final class StaysTest implements TestType {
   @Override
   public String words() {
     return "What stays on";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+        "A filament lamp and a computer without battery at the outlet, something on every other output.",
+        "Pull the wall plug and watch both. Save your work before.",
+        "AC dead while DC and USB stay alive is a finding, not a fault of the test.");
   }
 
   @Override

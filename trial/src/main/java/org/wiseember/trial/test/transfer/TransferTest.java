@@ -23,6 +23,7 @@ import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LoadSteps;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -40,6 +41,15 @@ public final class TransferTest implements TestType {
   @Override
   public String words() {
     return "Switch-over";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "A lamp at the outlet, the unit in pass-through. Pull the wall plug at each press.",
+            "Milliseconds take a scope behind an isolation transformer. Eyes tell whether the lamp blinked.",
+            "Five pulls and more: the worst of them counts.")
+        .after("ITIC curve (2000), recalled from memory");
   }
 
   @Override

@@ -19,6 +19,7 @@ import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -35,6 +36,15 @@ public final class UsbTest implements TestType {
   @Override
   public String words() {
     return "USB";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "A USB tester between port and load. Raise the load until the port gives way; write volts and amps.",
+            "Above 5 V the tester must ask for it: without a PD trigger 100 W cannot be shown.",
+            "Read the volts at the port: a long cable takes its share.")
+        .after("USB Power Delivery, recalled from memory");
   }
 
   @Override

@@ -15,6 +15,7 @@ import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LoadSteps;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
+import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
@@ -31,6 +32,16 @@ public final class WaveTest implements TestType {
   @Override
   public String words() {
     return "Waveform";
+  }
+
+  @Override
+  public TestHelp help() {
+    return TestHelp.of(
+            "A scope behind an isolation transformer, its ratio written down; never its earth on the output.",
+            "At several loads: distortion is often worst when little is drawn.",
+            "With a meter that shows THD, write it with volts and hertz. By eye say smooth, stepped or square.")
+        .school("Cheap meters that average read a stepped wave wrong by a few percent.")
+        .after("IEC 61000-4-7 and IEEE 519, recalled from memory");
   }
 
   @Override
