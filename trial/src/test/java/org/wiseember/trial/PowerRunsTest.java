@@ -55,6 +55,7 @@ import org.wiseember.trial.test.start.StartsSettings;
 import org.wiseember.trial.test.transfer.TransferRun;
 import org.wiseember.trial.test.usb.UsbRun;
 import org.wiseember.trial.test.usb.UsbSettings;
+import org.wiseember.trial.test.usb.UsbUse;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
@@ -265,7 +266,8 @@ public class PowerRunsTest {
   public void aPortIsJudgedByWhatItsTesterCanAskFor(
       UsbTester tester, double volts, double amps, Standing expected) {
     Unit unit = unit("Kiosk", "USB-C 100 W");
-    long run = byHand(unit, ByHand.USB, new UsbSettings(tester, "").particulars(), List.of());
+    long run =
+        byHand(unit, ByHand.USB, new UsbSettings(tester, UsbUse.PORT, "").particulars(), List.of());
     typed(run, 10, Channel.DC_VOLTAGE, 5.1);
     typed(run, 12, Channel.DC_CURRENT, 2.9);
     typed(run, 300, Channel.DC_VOLTAGE, volts);

@@ -42,6 +42,7 @@ import org.wiseember.trial.test.soak.SoakLoad;
 import org.wiseember.trial.test.solar.Arrangements;
 import org.wiseember.trial.test.solar.SolarTrialTest;
 import org.wiseember.trial.test.start.StartsSettings;
+import org.wiseember.trial.test.usb.UsbUse;
 
 /** What a test asks for beside loads, by the key of the test: a form each, or none. */
 public final class TestForms {
@@ -221,7 +222,12 @@ public final class TestForms {
   private static Node usb(Desk desk) {
     Map<UsbTester, String> words = new LinkedHashMap<>();
     Arrays.stream(UsbTester.values()).forEach(t -> words.put(t, t.words()));
-    return Choices.row("Asked with", "usb-", words, taken(desk, UsbTester.FIVE_VOLT));
+    Map<UsbUse, String> uses = new LinkedHashMap<>();
+    Arrays.stream(UsbUse.values()).forEach(u -> uses.put(u, u.words()));
+    return new VBox(
+        6,
+        Choices.row("Asked of", "usb-use-", uses, taken(desk, UsbUse.PORT)),
+        Choices.row("Asked with", "usb-", words, taken(desk, UsbTester.FIVE_VOLT)));
   }
 
   private static Node distance(Desk desk) {

@@ -1,6 +1,9 @@
 package org.wiseember.trial.test.usb;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.port.UsbPort;
@@ -12,11 +15,26 @@ import org.wiseember.trial.test.KeptRun;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.UnitFindings;
 
-/** A USB port asked for its profiles, volts and amps typed, and what it says. */
-public record UsbRun(KeptRun kept, UsbPort port) implements TestRun {
+/**
+ * USB asked for what it gives, volts and amps typed, and what it says.
+ *
+ * @param together what two ports give at once, of what each gives alone
+ * @param cable resistance of the cable
+ * @param droppedOut the last that was read before a port went off
+ */
+public record UsbRun(
+    KeptRun kept,
+    UsbPort port,
+    Optional<Figure> together,
+    Optional<Figure> cable,
+    Optional<Figure> droppedOut)
+    implements TestRun {
   @Override
   public List<Figure> figures() {
-    return port.figures();
+    List<Figure> all = new ArrayList<>();
+    Stream.of(together, cable, droppedOut).forEach(f -> f.ifPresent(all::add));
+    all.addAll(port.figures());
+    return all;
   }
 
   @Override

@@ -2,6 +2,7 @@ package org.wiseember.trial.test.usb;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
@@ -18,9 +19,14 @@ import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
 
-/** What a USB port is asked with. */
-public record UsbSettings(UsbTester tester, String reason) implements TestSettings {
+/**
+ * What USB is asked, and with what.
+ *
+ * @param use one port, two together, or a cable
+ */
+public record UsbSettings(UsbTester tester, UsbUse use, String reason) implements TestSettings {
   private static final String TESTER = "usbTester";
+  private static final String USE = "usbUse";
   private static final double NO_FIVE_VOLTS = 6;
 
   static UsbTester tester(Map<String, String> kept) {
@@ -43,7 +49,11 @@ public record UsbSettings(UsbTester tester, String reason) implements TestSettin
 
   @Override
   public String title() {
-    return "USB";
+    return use == UsbUse.PORT ? "USB" : "USB, " + use.words().toLowerCase(Locale.ROOT);
+  }
+
+  static UsbUse use(Map<String, String> kept) {
+    return Kept.choice(UsbUse.values(), kept, USE, UsbUse.PORT);
   }
 
   @Override
@@ -58,7 +68,7 @@ public record UsbSettings(UsbTester tester, String reason) implements TestSettin
 
   @Override
   public Map<String, String> particulars() {
-    return Map.of(TESTER, tester.name());
+    return Map.of(TESTER, tester.name(), USE, use.name());
   }
 
   @Override
@@ -78,7 +88,8 @@ public record UsbSettings(UsbTester tester, String reason) implements TestSettin
     for (int i = 0; i < asks.size(); i++) {
       script
           .step("ask-" + i, asks.get(i))
-          .how("In one line, such as: 5.02 V, 2.96 A. Write what gave way and how it came back.");
+          .how("In one line, such as: 5.02 V, 2.96 A. Write what gave way and how it came back.")
+          .about(i + 1);
       boolean last = i == asks.size() - 1;
       script.onward(
           Press.READ, "ask-" + (i + 1), last, "All of it asked for, " + asks.size() + " steps.");
@@ -88,6 +99,22 @@ public record UsbSettings(UsbTester tester, String reason) implements TestSettin
   }
 
   private List<String> asks() {
+    return switch (use) {
+      case PORT -> portAsks();
+      case TOGETHER ->
+          List.of(
+              "First port alone: load it as it may, type volts and amps",
+              "Second port alone: the same",
+              "Both at once, the same loads: type volts and amps of the first",
+              "Still both: volts and amps of the second");
+      case CABLE ->
+          List.of(
+              "Tester at the port, load behind it: type volts and amps",
+              "The same tester behind the cable, at the same amps: type volts and amps");
+    };
+  }
+
+  private List<String> portAsks() {
     List<String> asks = new ArrayList<>();
     asks.add("Ask for 5 V, raise the load until the port gives way, type volts and amps");
     if (tester == UsbTester.FAST_CHARGE) {
@@ -103,9 +130,14 @@ public record UsbSettings(UsbTester tester, String reason) implements TestSettin
     return asks;
   }
 
-  private static List<DoNow> cautions() {
+  private List<DoNow> cautions() {
     return List.of(
-        new DoNow("Nothing else on the other USB ports", DoNow.When.BEFORE, ""),
+        new DoNow(
+            use == UsbUse.TOGETHER
+                ? "Two loads that can be set alike"
+                : "Nothing else on the other USB ports",
+            DoNow.When.BEFORE,
+            ""),
         new DoNow("A cable that carries the amps, short", DoNow.When.BEFORE, ""),
         new DoNow(
             "Load free-standing, nothing of yours in line",

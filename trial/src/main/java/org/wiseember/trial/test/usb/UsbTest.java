@@ -1,14 +1,22 @@
 package org.wiseember.trial.test.usb;
 
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
+import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
+import org.wiseember.core.port.CableOhms;
+import org.wiseember.core.port.SharedPorts;
 import org.wiseember.core.port.UsbPort;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
@@ -17,6 +25,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
+import org.wiseember.trial.test.HandPart;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestHelp;
@@ -24,10 +33,14 @@ import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.RunSettings;
 
 /** A USB port asked for its profiles. */
 public final class UsbTest implements TestType {
+  /** Two readings at currents this near belong together, as a share; own choice. */
+  private static final double SAME_AMPS = 0.05;
+
   @Override
   public String key() {
     return ByHand.USB;
@@ -73,6 +86,7 @@ public final class UsbTest implements TestType {
     return Optional.of(
         new UsbSettings(
             tester,
+            onHand.find(UsbUse.class).orElse(UsbUse.PORT),
             "With a "
                 + tester.words()
                 + ", which can show up to "
@@ -82,7 +96,8 @@ public final class UsbTest implements TestType {
 
   @Override
   public TestSettings kept(RunSettings kept) {
-    return new UsbSettings(UsbSettings.tester(kept.particulars()), "");
+    return new UsbSettings(
+        UsbSettings.tester(kept.particulars()), UsbSettings.use(kept.particulars()), "");
   }
 
   @Override
@@ -97,13 +112,93 @@ public final class UsbTest implements TestType {
     for (int i = 0; i < volts.size(); i++) {
       most = Math.max(most, volts.value(i));
     }
+    UsbUse use = UsbSettings.use(record.run().settings().particulars());
+    List<HandPart> parts = HandPart.of(record, Press.READ);
     return new UsbRun(
         record.kept(),
         UsbPort.of(
             record.treated(),
             UsbSettings.tester(record.run().settings().particulars(), most),
             record.meter(Channel.DC_VOLTAGE),
-            record.meter(Channel.DC_CURRENT)));
+            record.meter(Channel.DC_CURRENT)),
+        use == UsbUse.TOGETHER ? together(record, parts) : Optional.empty(),
+        use == UsbUse.CABLE ? cable(record, parts) : Optional.empty(),
+        droppedOut(record));
+  }
+
+  private static Optional<Figure> together(RunRecord record, List<HandPart> parts) {
+    List<Figure> alone = new ArrayList<>();
+    List<Figure> both = new ArrayList<>();
+    for (HandPart part : parts) {
+      String port = part.at() % 2 == 1 ? "First port" : "Second port";
+      boolean together = part.at() > 2;
+      watts(record, part, port + (together ? ", together" : ", alone"))
+          .ifPresent((together ? both : alone)::add);
+    }
+    return alone.size() == 2 && both.size() == 2
+        ? Optional.of(SharedPorts.share(alone, both))
+        : Optional.empty();
+  }
+
+  private static Optional<Figure> watts(RunRecord record, HandPart part, String name) {
+    Optional<Figure> volts = part.figure(Channel.DC_VOLTAGE, record, "volts_" + part.at(), name);
+    Optional<Figure> amps = part.figure(Channel.DC_CURRENT, record, "amps_" + part.at(), name);
+    if (volts.isEmpty() || amps.isEmpty()) {
+      return Optional.empty();
+    }
+    double v = volts.get().value();
+    double a = amps.get().value();
+    return Optional.of(
+        Figure.of(
+            "port_watts_" + part.at(),
+            name,
+            v * a,
+            Unit.WATT,
+            Because.of(
+                    volts.get().budget().scaled(a).with(amps.get().budget().scaled(v)),
+                    Figures.plain(v, Unit.VOLT) + " × " + Figures.plain(a, Unit.AMPERE))
+                .summed(name)));
+  }
+
+  private static Optional<Figure> cable(RunRecord record, List<HandPart> parts) {
+    Optional<HandPart> port = parts.stream().filter(p -> p.at() == 1).findFirst();
+    Optional<HandPart> behind = parts.stream().filter(p -> p.at() == 2).findFirst();
+    if (port.isEmpty() || behind.isEmpty()) {
+      return Optional.empty();
+    }
+    Optional<KeptReading> before = port.get().last(Channel.DC_VOLTAGE);
+    Optional<KeptReading> after = behind.get().last(Channel.DC_VOLTAGE);
+    OptionalDouble amps = behind.get().mean(Channel.DC_CURRENT);
+    OptionalDouble atPort = port.get().mean(Channel.DC_CURRENT);
+    // At another current the two volts do not belong together.
+    boolean alike =
+        amps.isPresent()
+            && atPort.isPresent()
+            && Math.abs(amps.getAsDouble() - atPort.getAsDouble())
+                <= SAME_AMPS * atPort.getAsDouble();
+    return before.isPresent() && after.isPresent() && alike
+        ? CableOhms.of(
+            before.get().value(),
+            after.get().value(),
+            amps.getAsDouble(),
+            Math.max(before.get().resolution(), after.get().resolution()),
+            record.meterOrAssumed(Channel.DC_VOLTAGE),
+            record.meterOrAssumed(Channel.DC_CURRENT))
+        : Optional.empty();
+  }
+
+  /** The last watts that were read before the port went off. */
+  private static Optional<Figure> droppedOut(RunRecord record) {
+    return HandPart.of(record, Press.WENT_OFF).stream()
+        .flatMap(p -> watts(record, p, "Dropped out at").stream())
+        .map(
+            f ->
+                f.as("usb_drop_out", "Dropped out above")
+                    .because(
+                        f.because()
+                            .watching(
+                                "It carried so much and went off; at how much more nobody read.")))
+        .reduce((a, b) -> b);
   }
 
   @Override
@@ -115,6 +210,7 @@ public final class UsbTest implements TestType {
   public Optional<Answer> answer(Claim claim, UnitFindings unit) {
     return unit.of(UsbRun.class)
         .filter(r -> r.port().contract().isPresent())
+        .filter(r -> UsbSettings.use(r.run().settings().particulars()) == UsbUse.PORT)
         .max(Comparator.comparingDouble(r -> r.port().contract().orElseThrow().value()))
         .map(r -> answer(claim, r));
   }
