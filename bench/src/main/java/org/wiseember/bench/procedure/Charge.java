@@ -247,6 +247,24 @@ public final class Charge extends AskingProcedure {
       case USB_C ->
           new DoNow(
               "USB tester in the lead; above 60 W a cable marked for 5 A", DoNow.When.BEFORE, "");
+      case TWO_USB_C ->
+          new DoNow(
+              "A USB tester in each of two leads, the watts of both added up",
+              DoNow.When.BEFORE,
+              "");
+      case SUPPLY ->
+          new DoNow(
+              "Bench supply set within the port's window before its lead goes in, polarity checked",
+              DoNow.When.BEFORE,
+              "A supply turned up while it is connected can pass the volts the port may see. Set it"
+                  + " first, then lock its knob.");
+      case GENERATOR ->
+          new DoNow(
+              "Generator running free for some minutes, meter between it and the charger",
+              DoNow.When.BEFORE,
+              "A fuel engine runs outdoors, far from windows: its exhaust kills. Nothing of a"
+                  + " building is connected to it without a transfer switch, by local code, from a"
+                  + " licensed electrician.");
     };
   }
 }

@@ -3,13 +3,21 @@ package org.wiseember.core.charge;
 import java.util.Arrays;
 import java.util.Optional;
 
-/** What a unit is charged from. Panels, a car and a second battery share its one DC input. */
+/**
+ * What a unit is charged from. Panels, a car, a second battery and a bench supply share its one DC
+ * input.
+ */
 public enum ChargeSource {
   WALL("the wall", Inlet.WALL),
   CAR("a car socket", Inlet.DC),
   SOLAR("solar panels", Inlet.DC),
   BATTERY("a second battery", Inlet.DC),
-  USB_C("USB-C", Inlet.USB_C);
+  USB_C("USB-C", Inlet.USB_C),
+  /** Set to volts in the port's window, its current limit at all it has. */
+  SUPPLY("a bench supply", Inlet.DC),
+  TWO_USB_C("USB-C in two ports", Inlet.USB_C),
+  /** Feeds the charger as the wall does; what the charger asks for may be too much for it. */
+  GENERATOR("a generator", Inlet.WALL);
 
   private final String words;
   private final Inlet inlet;

@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.desktop.look.Field;
@@ -120,7 +121,7 @@ final class ChargeForm extends VBox {
   private void show() {
     ChargeSetting setting = setting();
     Words.shown(sun, setting.sources().contains(ChargeSource.SOLAR));
-    Words.shown(usb, setting.sources().contains(ChargeSource.USB_C));
+    Words.shown(usb, setting.through(Inlet.USB_C));
     panels.setText(
         setting
             .panels()

@@ -7,6 +7,7 @@ import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
@@ -87,6 +88,12 @@ final class NowCard extends HBox {
               press.words() + "   " + KEYS.get(i).getName(),
               () -> notebook.press(press));
       button.setId("press-" + press.key());
+      KnownWave.of(press)
+          .ifPresent(
+              wave -> {
+                button.setGraphic(wave);
+                button.setContentDisplay(ContentDisplay.TOP);
+              });
       presses.getChildren().add(button);
     }
     String counted = now.map(Now::clock).orElse("");

@@ -64,7 +64,9 @@ final class ChargeClaims {
           newest(only(ChargeSource.USB_C))
               .flatMap(r -> peak("USB-C charging, peak", claim, r, x -> x.unitBound(Inlet.USB_C)));
       case SOLAR_CURRENT ->
-          newest(only(ChargeSource.SOLAR, ChargeSource.BATTERY).and(r -> r.mostAmps().isPresent()))
+          newest(
+                  only(ChargeSource.SOLAR, ChargeSource.BATTERY, ChargeSource.SUPPLY)
+                      .and(r -> r.mostAmps().isPresent()))
               .map(r -> Answer.of("DC input, most amps", claim, r, r.mostAmps().orElseThrow()));
       case CAR_CURRENT ->
           newest(only(ChargeSource.CAR).and(r -> r.mostAmps().isPresent()))
@@ -87,7 +89,7 @@ final class ChargeClaims {
   /** By the charge through the DC input that took the most. */
   private Optional<Answer> direct(String title, Claim claim) {
     return runs.stream()
-        .filter(only(ChargeSource.SOLAR, ChargeSource.BATTERY))
+        .filter(only(ChargeSource.SOLAR, ChargeSource.BATTERY, ChargeSource.SUPPLY))
         .max(Comparator.comparingDouble(r -> r.finding().peakPower().orElseThrow().value()))
         .flatMap(r -> peak(title, claim, r, x -> x.unitBound(Inlet.DC)));
   }

@@ -25,7 +25,8 @@ public final class ChargeRefusal {
     boolean sun = setting.sources().contains(ChargeSource.SOLAR);
     boolean battery = setting.sources().contains(ChargeSource.BATTERY);
     Optional<Port> port = LabelInputs.port(label);
-    if ((sun || battery) && port.isEmpty()) {
+    boolean supply = setting.sources().contains(ChargeSource.SUPPLY);
+    if ((sun || battery || supply) && port.isEmpty()) {
       return Optional.of(
           "The label prints no volt window for a solar or DC input, so nothing can be said to be"
               + " safe there. Type it on the label first.");

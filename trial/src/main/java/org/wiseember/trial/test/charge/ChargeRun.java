@@ -41,6 +41,7 @@ import org.wiseember.trial.test.UnitFindings;
  * @param startCharge what the display showed when it began, %; empty where nobody read it
  * @param startCelsius of the case when it began, °C; empty where it was not read
  * @param ratedWattHours on the label; NaN where it does not say
+ * @param fan at which watts its fan was noted to turn, one sentence; empty for not noted
  */
 public record ChargeRun(
     KeptRun kept,
@@ -53,7 +54,8 @@ public record ChargeRun(
     Optional<Figure> roundTrip,
     OptionalDouble startCharge,
     OptionalDouble startCelsius,
-    double ratedWattHours)
+    double ratedWattHours,
+    Optional<String> fan)
     implements TestRun {
   private static final double START_SECONDS = 60;
 

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.solar.Arrangement;
 import org.wiseember.core.solar.Panel;
 import org.wiseember.core.solar.Site;
@@ -53,6 +54,11 @@ public record ChargeSetting(
     }
   }
 
+  /** Whether something goes in there. */
+  public boolean through(Inlet inlet) {
+    return sources.stream().anyMatch(s -> s.inlet() == inlet);
+  }
+
   /** The same from one source more, which takes its inlet over. */
   public ChargeSetting adding(ChargeSource more) {
     Set<ChargeSource> next = EnumSet.of(more);
@@ -94,7 +100,7 @@ public record ChargeSetting(
     Map<String, String> kept = new TreeMap<>();
     kept.put(
         SOURCES, EnumSet.copyOf(sources).stream().map(Enum::name).collect(Collectors.joining(",")));
-    if (sources.contains(ChargeSource.USB_C)) {
+    if (through(Inlet.USB_C)) {
       kept.put(USB, Double.toString(usbWatts));
     }
     if (sources.contains(ChargeSource.SOLAR) && panels.isPresent()) {

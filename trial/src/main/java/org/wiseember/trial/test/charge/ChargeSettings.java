@@ -12,6 +12,7 @@ import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Beside;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
@@ -89,7 +90,9 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
   public ByHand byHand() {
     return ByHand.of(Charge.KIND, procedure().steps())
         .step("ready", "Nothing plugged in: write display and case")
-        .how("Such as: 0 %, case 23 °C.")
+        .how(
+            "Such as: 0 %, case 23 °C. It may begin anywhere; only from empty do its times count."
+                + " Write the charge setting too, if it has one, such as: slow.")
         .on(Press.DONE, "in")
         .nextPart()
         .step("in", "Plug in: " + setting.words())
@@ -98,8 +101,8 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
         .nextPart()
         .step("charge", "It charges. Look in now and then")
         .how(
-            "Write the watts in, the charge shown and its time to full; more often near the end. Press"
-                + " when it takes no more.")
+            "Write the watts in, the charge shown and its time to full; more often near the end, and"
+                + " when its fan starts or stops: 112 W, fan on. Press when it takes no more.")
         .clock("charging for")
         .on(Press.FULL, "full")
         .on(Press.REFUSES, "refused")
@@ -143,7 +146,7 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
 
   private Optional<RigCable> lead(ChargeSource source, Label label) {
     return switch (source) {
-      case WALL ->
+      case WALL, GENERATOR ->
           Optional.of(
               Leads.cable(
                   "wall to charger",
@@ -156,16 +159,16 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
           Optional.of(
               Leads.cable(
                   "car socket to unit", CAR_AMPS, CAR_METRES, CAR_VOLTS, Connector.CAR_PLUG));
-      case BATTERY ->
+      case BATTERY, SUPPLY ->
           Optional.of(
               Leads.cable(
-                  "second battery to unit",
+                  source == ChargeSource.SUPPLY ? "bench supply to unit" : "second battery to unit",
                   LabelInputs.port(label).map(Port::amps).filter(Double::isFinite).orElse(CAR_AMPS),
                   Leads.LOAD_METRES,
                   SECOND_BATTERY_VOLTS,
                   Connector.BATTERY_PLUG));
       case SOLAR -> setting.panels().map(ChargeSettings::panels);
-      case USB_C ->
+      case USB_C, TWO_USB_C ->
           Optional.of(
               Leads.cable(
                   "USB-C charger to unit",
@@ -189,7 +192,7 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
   @Override
   public List<TypedKind> typed() {
     List<TypedKind> kinds = new ArrayList<>();
-    boolean alone = setting.sources().equals(Set.of(ChargeSource.WALL));
+    boolean alone = setting.sources().size() == 1 && setting.through(Inlet.WALL);
     for (ChargeSource source : EnumSet.copyOf(setting.sources())) {
       switch (source.inlet()) {
         case DC -> kinds.addAll(List.of(TypedKind.IN_VOLTS, TypedKind.IN_AMPS));

@@ -3,6 +3,7 @@ package org.wiseember.trial.test.charge;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.wiseember.bench.procedure.Charge;
 import org.wiseember.core.charge.Binding;
 import org.wiseember.core.charge.ChargeFinding;
@@ -15,6 +16,7 @@ import org.wiseember.core.charge.LimitBand;
 import org.wiseember.core.charge.RoundTrip;
 import org.wiseember.core.display.TimeToFull;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.heat.FanTurns;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -143,7 +145,17 @@ public final class ChargeTest implements TestType {
         roundTrip,
         StartCharge.of(record, finding.startTime()),
         caseAtStart(record, finding),
-        asked.ratedWattHours());
+        asked.ratedWattHours(),
+        fan(treated));
+  }
+
+  private static Optional<String> fan(Trace treated) {
+    Channel in =
+        Stream.of(Channel.IN_POWER, Channel.WALL_POWER, Channel.USB_IN_POWER)
+            .filter(c -> treated.series(c).size() > 0)
+            .findFirst()
+            .orElse(Channel.IN_POWER);
+    return FanTurns.words(treated.series(Channel.FAN_STEP), treated.series(in), "in");
   }
 
   private static OptionalDouble caseAtStart(RunRecord record, ChargeFinding finding) {

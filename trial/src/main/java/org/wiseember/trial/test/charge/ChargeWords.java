@@ -39,6 +39,7 @@ final class ChargeWords {
                         + Figures.fixed(s.value(), 0)
                         + " % of the energy is in."));
     run.shown().ifPresent(s -> words.add(s.words()));
+    run.fan().ifPresent(words::add);
     run.harvest()
         .ifPresent(
             h ->

@@ -6,6 +6,7 @@ import org.wiseember.bench.simulated.DcSource;
 import org.wiseember.bench.simulated.Feeds;
 import org.wiseember.bench.simulated.PanelFeed;
 import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.solar.SunDay;
 
 /** What stands by to charge a unit on the simulated bench. */
@@ -27,9 +28,11 @@ final class Sources {
             : setting.sources().contains(ChargeSource.CAR)
                 ? Optional.of(DcSource.car())
                 : setting.sources().contains(ChargeSource.BATTERY)
+                        || setting.sources().contains(ChargeSource.SUPPLY)
                     ? Optional.of(DcSource.battery())
                     : Optional.empty();
-    return new Feeds(dc, setting.sources().contains(ChargeSource.USB_C) ? setting.usbWatts() : 0);
+    double usb = setting.sources().contains(ChargeSource.TWO_USB_C) ? 2 : 1;
+    return new Feeds(dc, setting.through(Inlet.USB_C) ? usb * setting.usbWatts() : 0);
   }
 
   private static DcFeed panels(ChargeSetting setting, long seed) {
