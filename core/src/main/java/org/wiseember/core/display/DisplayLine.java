@@ -99,14 +99,14 @@ public record DisplayLine(
         Optional.of(
             Figure.of(
                 key + "_scale",
-                name + ", of what is there",
+                name,
                 100 * slope,
                 Unit.PERCENT,
                 Because.of(budget, worked).summed("shown for each watt measured"))),
         Optional.of(
             Figure.of(
                 key + "_offset",
-                name + ", beside that",
+                name + ", offset",
                 line.getIntercept(),
                 Unit.WATT,
                 Because.of(nothing, worked).summed("what the line shows with no load"))),
@@ -150,7 +150,7 @@ public record DisplayLine(
         Optional.of(
             Figure.of(
                 key + "_scale",
-                name + ", of what is there",
+                name,
                 mean,
                 Unit.PERCENT,
                 Because.of(budget, worked)
