@@ -117,6 +117,51 @@ public final class SoakDraw {
                 + Figures.duration(3600 * hours)));
   }
 
+  /**
+   * What was drawn, of what the display says was used of the rated energy: the losses of the
+   * output, and how the display counts.
+   *
+   * @param draw mean W, from a meter
+   * @param from % at the start
+   * @param to % at the end
+   * @param hours between the two, above 0
+   * @param rated on the label, Wh
+   * @return %; empty where the display did not fall
+   */
+  public static Optional<Figure> ofShown(
+      Figure draw, double from, double to, double hours, double rated) {
+    double points = from - to;
+    if (!(points > 0) || !(hours > 0) || !(rated > 0)) {
+      return Optional.empty();
+    }
+    double drawn = draw.value() * hours;
+    double shown = points / 100 * rated;
+    double share = 100 * drawn / shown;
+    Budget budget =
+        draw.budget()
+            .scaled(share / draw.value())
+            .with(Contribution.rectangular("Display at the start", share * DISPLAY_POINTS / points))
+            .with(Contribution.rectangular("Display at the end", share * DISPLAY_POINTS / points));
+    return Optional.of(
+        Figure.of(
+            "drawn_of_shown",
+            "Drawn, of what the display used up",
+            share,
+            Unit.PERCENT,
+            Because.of(
+                    budget,
+                    Figures.withUnit(Figures.fixed(drawn, 0), Unit.WATT_HOUR)
+                        + " drawn in "
+                        + Figures.duration(3600 * hours),
+                    Figures.plain(points)
+                        + " % of "
+                        + Figures.plain(rated, Unit.WATT_HOUR)
+                        + " = "
+                        + Figures.withUnit(Figures.fixed(shown, 0), Unit.WATT_HOUR))
+                .from(draw)
+                .summed("of the label's energy, by the display")));
+  }
+
   private static Figure draw(double watts, Budget budget, String worked) {
     return Figure.of(
         "mean_draw", "Mean draw", watts, Unit.WATT, Because.of(budget, worked).summed(worked));

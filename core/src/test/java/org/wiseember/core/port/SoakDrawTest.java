@@ -36,6 +36,21 @@ public class SoakDrawTest {
     assertTrue(draw.low() < 84.5 && draw.high() > 84.5);
   }
 
+  /**
+   * 2.5 A at 4.9 V for 12 h 44 min took 68 % of a 299 Wh unit: 156 Wh of 203; common practice, no
+   * published source.
+   */
+  @Test
+  public void aUsbLoadAgainstTheDisplay() {
+    Figure draw =
+        SoakDraw.byReadings(Series.of(new double[] {0}, new double[] {2.5 * 4.9}), METER)
+            .orElseThrow();
+    Figure share = SoakDraw.ofShown(draw, 100, 32, 12 + 44 / 60.0, 299).orElseThrow();
+    assertEquals(share.value(), 76.7, 0.05);
+    assertTrue(share.u95() > 1 && share.u95() < 2.5, share.words());
+    assertTrue(SoakDraw.ofShown(draw, 40, 40, 2, 299).isEmpty());
+  }
+
   /** What cycles is only known between what was read. */
   @Test
   public void readingsOfWhatCycles() {

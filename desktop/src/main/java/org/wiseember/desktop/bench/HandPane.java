@@ -23,17 +23,22 @@ final class HandPane extends VBox {
   private final Set<KeyCode> down = EnumSet.noneOf(KeyCode.class);
   private final NotebookCard notebook;
   private final KnownCard known = new KnownCard();
+  private final HandChart chart;
 
   HandPane(Desk desk, Runnable photo) {
     now = new NowCard(desk.bench().notebook());
     notebook = new NotebookCard(desk, photo);
     setSpacing(12);
-    HBox below = new HBox(12, notebook, known);
+    chart = new HandChart(desk);
+    VBox beside = new VBox(12, known, chart);
+    VBox.setVgrow(chart, Priority.ALWAYS);
+    HBox below = new HBox(12, notebook, beside);
     HBox.setHgrow(notebook, Priority.ALWAYS);
-    HBox.setHgrow(known, Priority.ALWAYS);
+    HBox.setHgrow(beside, Priority.ALWAYS);
     notebook.setPrefWidth(400);
     notebook.setMinWidth(0);
-    known.setPrefWidth(330);
+    beside.setPrefWidth(330);
+    beside.setMinWidth(0);
     known.setMinWidth(0);
     VBox.setVgrow(below, Priority.ALWAYS);
     getChildren().addAll(parts, now, below);
@@ -72,6 +77,7 @@ final class HandPane extends VBox {
     showParts(moment);
     notebook.show(run);
     known.show(run.known());
+    chart.show(run);
   }
 
   private void showParts(Optional<Now> moment) {

@@ -161,7 +161,7 @@ public final class FootBar extends HBox {
         int decimals =
             channel == Channel.DISPLAY_CHARGE || channel == Channel.DISPLAY_POWER ? 0 : 1;
         text.append(n == 0 ? "" : "  ")
-            .append(Figures.fixed(value, decimals))
+            .append(byHand ? Figures.plain(value) : Figures.fixed(value, decimals))
             .append(' ')
             .append(channel.unit().symbol());
         n++;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
@@ -26,6 +27,7 @@ import org.wiseember.workbook.RunSettings;
  *     nobody knows what it did
  * @param seconds from the first of them to the last
  * @param draw what the load drew on the mean
+ * @param ofShown what was drawn, of what the display used up
  * @param roomCelsius mean of the room; empty where nobody read it
  * @param recovery how it came back, a sentence each
  */
@@ -35,6 +37,7 @@ public record SoakRun(
     int looks,
     double seconds,
     Optional<Figure> draw,
+    Optional<Figure> ofShown,
     OptionalDouble roomCelsius,
     List<String> recovery)
     implements TestRun {
@@ -84,13 +87,13 @@ public record SoakRun(
 
   @Override
   public List<Figure> figures() {
-    return draw.stream().toList();
+    return Stream.concat(draw.stream(), ofShown.stream()).toList();
   }
 
   @Override
   public FindingPage page(UnitFindings unit) {
     List<Explanation> heads = new ArrayList<>(headline().stream().toList());
-    draw.map(Explanation::of).ifPresent(heads::add);
+    figures().stream().map(Explanation::of).forEach(heads::add);
     List<String> said = new ArrayList<>(List.of(words()));
     said.addAll(recovery.stream().distinct().toList());
     said.add(

@@ -116,6 +116,7 @@ public final class SoakTest implements TestType {
           looks.on(),
           looks.onFor(),
           draw,
+          ofShown(record, asked, draw),
           room,
           recovery);
     }
@@ -126,6 +127,7 @@ public final class SoakTest implements TestType {
         read,
         record.trace().span(),
         draw,
+        ofShown(record, asked, draw),
         room,
         recovery);
   }
@@ -143,6 +145,22 @@ public final class SoakTest implements TestType {
     return SoakDraw.byTotal(record.treated(), total, record.meterOrAssumed(total), step)
         .or(() -> SoakDraw.byReadings(best, record.meterOrAssumed(meter)))
         .or(() -> byDisplay(record, asked));
+  }
+
+  /** Only of a draw that a meter told: by the display it would be held against itself. */
+  private static Optional<Figure> ofShown(RunRecord record, Asked asked, Optional<Figure> draw) {
+    Series shown = record.treated().series(Channel.DISPLAY_CHARGE);
+    int last = shown.size() - 1;
+    boolean metered =
+        draw.isPresent() && byDisplay(record, asked).filter(draw.get()::equals).isEmpty();
+    return metered && last > 0
+        ? SoakDraw.ofShown(
+            draw.get(),
+            shown.value(0),
+            shown.value(last),
+            (shown.seconds(last) - shown.seconds(0)) / 3600,
+            asked.ratedWattHours())
+        : Optional.empty();
   }
 
   private static Optional<Figure> byDisplay(RunRecord record, Asked asked) {

@@ -1,0 +1,90 @@
+package org.wiseember.desktop.bench;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.typed.TypedKind;
+import org.wiseember.desktop.look.ChartPane;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.LiveRun;
+import org.wiseember.report.chart.CurveDrawing;
+import org.wiseember.workbook.KeptReading;
+
+/** What was written most often in a test by hand, over time, once there is something to draw. */
+final class HandChart extends VBox {
+  /** Fewer points tell no course. */
+  private static final int ENOUGH = 3;
+
+  private static final double ROOM_ABOVE = 1.12;
+
+  private final Desk desk;
+  private final ChartPane chart = new ChartPane("What was written so far, over time");
+  private List<KeptReading> shown = List.of();
+
+  HandChart(Desk desk) {
+    this.desk = desk;
+    setId("hand-chart");
+    chart.setMinHeight(120);
+    chart.setPrefHeight(150);
+    VBox.setVgrow(chart, Priority.ALWAYS);
+    getChildren().add(chart);
+    Words.shown(this, false);
+    desk.palette().addListener((o, was, is) -> draw());
+    desk.textScale().addListener((o, was, is) -> draw());
+  }
+
+  void show(LiveRun run) {
+    List<KeptReading> most =
+        run.plan().settings().typed().stream()
+            .map(TypedKind::channel)
+            .flatMap(Optional::stream)
+            .distinct()
+            .map(channel -> of(run, channel))
+            .max(Comparator.comparingInt(List::size))
+            .orElse(List.of());
+    List<KeptReading> now = most.size() >= ENOUGH ? most : List.of();
+    if (!now.equals(shown)) {
+      shown = now;
+      Words.shown(this, !shown.isEmpty());
+      draw();
+    }
+  }
+
+  private static List<KeptReading> of(LiveRun run, Channel channel) {
+    return run.typed().stream()
+        .filter(r -> r.channel() == channel)
+        .sorted(Comparator.comparingDouble(KeptReading::seconds))
+        .toList();
+  }
+
+  private void draw() {
+    if (shown.isEmpty()) {
+      chart.show(null);
+      return;
+    }
+    Channel channel = shown.get(0).channel();
+    List<CurveDrawing.Point> points =
+        shown.stream()
+            .map(r -> new CurveDrawing.Point(r.seconds() / 60, r.value(), r.resolution() / 2))
+            .toList();
+    double most = points.stream().mapToDouble(CurveDrawing.Point::y).max().orElse(1);
+    double least = points.stream().mapToDouble(CurveDrawing.Point::y).min().orElse(0);
+    CurveDrawing drawing =
+        new CurveDrawing(
+            "time, min",
+            channel.words()
+                + (channel.unit().symbol().isEmpty() ? "" : ", " + channel.unit().symbol()),
+            points,
+            List.of(),
+            Double.NaN,
+            "",
+            List.of(),
+            Math.min(0, ROOM_ABOVE * least),
+            Math.max(1e-3, ROOM_ABOVE * most));
+    chart.show(() -> drawing.chart(desk.palette().get(), desk.textScale().get()));
+  }
+}
