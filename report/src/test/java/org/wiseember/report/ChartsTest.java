@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.jfree.chart.JFreeChart;
 import org.jfree.chart.plot.CombinedDomainXYPlot;
 import org.jfree.chart.plot.XYPlot;
@@ -21,6 +22,7 @@ import org.wiseember.report.chart.EnduranceChart;
 import org.wiseember.report.chart.EnduranceDrawing;
 import org.wiseember.report.chart.HarmonicsChart;
 import org.wiseember.report.chart.HarmonicsDrawing;
+import org.wiseember.report.chart.RowsDrawing;
 import org.wiseember.report.chart.WaveChart;
 import org.wiseember.report.chart.WaveDrawing;
 import org.wiseember.report.look.Palette;
@@ -77,6 +79,30 @@ public class ChartsTest {
     assertEquals(plot.getDataset(0).getXValue(0, 3), Math.log10(120), 1e-9);
     assertEquals(plot.getDataset(2).getItemCount(0), 1, "tripped");
     assertEquals(plot.getDataset(2).getItemCount(1), 1, "held");
+  }
+
+  /** Each row stands under its own name, with its figure, its mark and what was said beside it. */
+  @Test(dataProvider = "looks")
+  public void rowsStandUnderTheirNames(Palette palette) {
+    RowsDrawing drawing =
+        new RowsDrawing(
+            "watts into the port, W",
+            List.of(
+                new RowsDrawing.Row("1 x 100 W", 71, 2, OptionalDouble.empty(), "71 ± 2 W"),
+                new RowsDrawing.Row("3 <in> series", 203, 4, OptionalDouble.of(260), "203 ± 4 W")));
+    JFreeChart chart = drawing.chart(palette, 1);
+    XYPlot plot = chart.getXYPlot();
+    assertEquals(plot.getDataset(0).getItemCount(0), 2);
+    assertEquals(plot.getDataset(1).getItemCount(0), 1);
+    assertEquals(plot.getDataset(0).getXValue(0, 1), 203.0);
+    assertTrue(plot.getDataset(0).getYValue(0, 0) < plot.getDataset(0).getYValue(0, 1));
+    assertTrue(plot.getDomainAxis().getRange().contains(260 * 1.1));
+    String svg = svg(chart);
+    for (String words : List.of("1 x 100 W", "71 ± 2 W", "203 ± 4 W", "watts into the port, W")) {
+      assertTrue(svg.contains(words), words);
+    }
+    assertFalse(svg.contains("<in>"));
+    assertFalse(svg(new RowsDrawing("W", List.of()).chart(palette, 1.5)).contains("NaN"));
   }
 
   @Test(dataProvider = "looks")

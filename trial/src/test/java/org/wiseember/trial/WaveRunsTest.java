@@ -13,11 +13,14 @@ import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
+import org.wiseember.core.waveform.CapturePlace;
 import org.wiseember.report.chart.CycleDrawing;
+import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.trial.page.TrialPage;
 import org.wiseember.trial.test.waveform.WaveFiles;
@@ -137,6 +140,64 @@ public class WaveRunsTest {
         judged(unit("1000 W\nPure sine, THD < 3 %"), CaptureNote.ofMains(), sine(230, 0.08));
     assertEquals(standing(none, Subject.DISTORTION), Optional.of(Standing.NOT_TESTED));
     assertEquals(standing(none, Subject.WAVEFORM), Optional.of(Standing.NOT_TESTED));
+  }
+
+  /**
+   * Before and after a filter; what stands behind it, or comes from a generator, judges nothing.
+   */
+  @Test
+  public void beforeAndAfterAFilter() {
+    Judgement judgement =
+        judged(
+            unit("1000 W\nPure sine wave, THD < 3 %"),
+            CaptureNote.ofLoad(600),
+            sine(230, 0.06),
+            CaptureNote.at(CapturePlace.BEHIND_FILTER, 600),
+            sine(228, 0.01),
+            CaptureNote.at(CapturePlace.CHARGING, 600),
+            sine(230, 0.06),
+            CaptureNote.at(CapturePlace.GENERATOR, Double.NaN),
+            sine(228, 0.2),
+            // Another load is no pair.
+            CaptureNote.at(CapturePlace.BEHIND_FILTER, 200),
+            sine(228, 0.01));
+    assertEquals(standing(judgement, Subject.DISTORTION), Optional.of(Standing.SHORT));
+    WaveRun run = judgement.newest(WaveRun.class).orElseThrow();
+    assertEquals(run.own().size(), 1);
+    List<Figure> changes =
+        run.figures().stream().filter(f -> f.key().startsWith("distortion_change")).toList();
+    assertEquals(changes.size(), 2);
+    assertEquals(changes.get(0).value(), -5, 0.05);
+    assertEquals(changes.get(1).value(), 0, 0.05);
+    List<String> words =
+        run.page(judgement).parts().stream()
+            .filter(FindingPage.Sentences.class::isInstance)
+            .flatMap(p -> ((FindingPage.Sentences) p).words().stream())
+            .toList();
+    assertTrue(
+        words.stream().anyMatch(w -> w.startsWith("Behind the filter") && w.contains("less")),
+        words.toString());
+    assertTrue(
+        words.stream().anyMatch(w -> w.startsWith("While it charges") && w.contains("as before")),
+        words.toString());
+    // Filtered captures alone say nothing of the unit's own wave.
+    Judgement alone =
+        judged(
+            unit("1000 W\nPure sine wave, THD < 3 %"),
+            CaptureNote.at(CapturePlace.BEHIND_FILTER, 0),
+            sine(230, 0.01));
+    assertEquals(standing(alone, Subject.DISTORTION), Optional.of(Standing.NOT_TESTED));
+  }
+
+  /** Where it was captured is kept with it. */
+  @Test
+  public void thePlaceIsKept() {
+    Judgement judgement =
+        judged(unit("1000 W"), CaptureNote.at(CapturePlace.CHARGING, 300), sine(230, 0.02));
+    long run = judgement.newest(WaveRun.class).orElseThrow().run().id();
+    assertEquals(
+        workbook.captures().of(run).get(0).note(), CaptureNote.at(CapturePlace.CHARGING, 300));
+    assertEquals(workbook.captures().of(run).get(0).words(), "300 W, while it charges");
   }
 
   @Test

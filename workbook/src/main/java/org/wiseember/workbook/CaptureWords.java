@@ -3,6 +3,7 @@ package org.wiseember.workbook;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.wiseember.core.waveform.CaptureNote;
+import org.wiseember.core.waveform.CapturePlace;
 
 /**
  * What the words under a capture meant before layout 8, when they were all there was: {@code
@@ -23,7 +24,9 @@ final class CaptureWords {
     Matcher load = LOAD.matcher(words);
     return load.matches()
         ? new CaptureNote(
-            words, false, Double.parseDouble(load.group(1).replaceAll("[\\u2009 ]", "")))
+            words,
+            CapturePlace.OUTPUT,
+            Double.parseDouble(load.group(1).replaceAll("[\\u2009 ]", "")))
         : CaptureNote.of(words);
   }
 }

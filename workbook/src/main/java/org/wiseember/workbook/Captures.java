@@ -10,6 +10,7 @@ import java.sql.Statement;
 import java.util.List;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
+import org.wiseember.core.waveform.CapturePlace;
 
 /** Captured waves of runs. Never changed, never deleted. */
 public final class Captures {
@@ -17,8 +18,9 @@ public final class Captures {
   public static final int MOST_SAMPLES = 20_000_000;
 
   private static final String INSERT =
-      "INSERT INTO capture (run_id, seconds, words, mains, load_watts, per_second, volts, amps)"
-          + " VALUES (?, ?, ?, ?, ?, ?, ?, ?)";
+      "INSERT INTO capture"
+          + " (run_id, seconds, words, mains, load_watts, per_second, volts, amps, place)"
+          + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)";
 
   private final Workbook workbook;
 
@@ -29,14 +31,20 @@ public final class Captures {
   /** Every capture of a run, oldest first; their samples are read when they are looked at. */
   public List<KeptCapture> of(long runId) {
     return workbook.query(
-        "SELECT id, seconds, words, mains, load_watts FROM capture WHERE run_id = ?"
+        "SELECT id, seconds, words, mains, load_watts, place FROM capture WHERE run_id = ?"
             + " AND id NOT IN (SELECT capture_id FROM capture_struck) ORDER BY id",
         s -> s.setLong(1, runId),
         r -> {
           long id = r.getLong(1);
-          CaptureNote note = new CaptureNote(r.getString(3), r.getBoolean(4), Numbers.orNaN(r, 5));
+          CapturePlace place = place(r.getString(6), r.getBoolean(4));
+          CaptureNote note = new CaptureNote(r.getString(3), place, Numbers.orNaN(r, 5));
           return new KeptCapture(id, Numbers.orNaN(r, 2), note, new OnDemand<>(() -> samples(id)));
         });
+  }
+
+  /** Captures from before there were other places are the outlet's or the mains'. */
+  static CapturePlace place(String key, boolean mains) {
+    return CapturePlace.byKey(key).orElse(mains ? CapturePlace.MAINS : CapturePlace.OUTPUT);
   }
 
   private Capture samples(long id) {
@@ -111,6 +119,7 @@ public final class Captures {
       s.setDouble(6, perSecond);
       s.setBytes(7, volts);
       s.setBytes(8, amps);
+      s.setString(9, kept.note().place().key());
       s.executeUpdate();
       try (ResultSet keys = s.getGeneratedKeys()) {
         keys.next();

@@ -213,6 +213,7 @@ public final class RunPackage {
           .put("file", CaptureCsv.name(captures.size() - 1))
           .put("words", kept.words())
           .put("mains", kept.mains())
+          .put("place", kept.note().place().key())
           .put("samplesPerSecond", kept.capture().perSecond());
     }
     ArrayNode photos = root.putArray("photos");
@@ -385,7 +386,9 @@ public final class RunPackage {
     String words = node.path("words").asText();
     return node.has("mains")
         ? new CaptureNote(
-            words, node.path("mains").asBoolean(), node.path("loadWatts").asDouble(Double.NaN))
+            words,
+            Captures.place(node.path("place").asText(""), node.path("mains").asBoolean()),
+            node.path("loadWatts").asDouble(Double.NaN))
         : CaptureWords.read(words);
   }
 

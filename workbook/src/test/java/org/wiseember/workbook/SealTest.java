@@ -26,6 +26,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
+import org.wiseember.core.waveform.CapturePlace;
 
 /** What a disk or another program did to readings is noticed; what is whole goes on. */
 public class SealTest {
@@ -65,7 +66,7 @@ public class SealTest {
               1,
               new KeptCapture(
                   5,
-                  new CaptureNote("light", false, 60),
+                  new CaptureNote("light", CapturePlace.OUTPUT, 60),
                   Capture.of(10_000, volts, new double[0])));
       for (double v : volts) {
         readings.add(v);

@@ -11,6 +11,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
+import org.wiseember.core.waveform.CapturePlace;
 
 /**
  * Holds loads above the rating, one after the other: from a base load up, each until it trips or
@@ -259,7 +260,8 @@ public final class OverloadHolds extends AskingProcedure {
 
   @Override
   public CaptureNote captured(Capture capture) {
-    return new CaptureNote("Load on, " + Figures.plain(load(), Unit.WATT), false, load());
+    return new CaptureNote(
+        "Load on, " + Figures.plain(load(), Unit.WATT), CapturePlace.OUTPUT, load());
   }
 
   /** Loads gone through, the one it is at among them; 0 before the first. */

@@ -44,6 +44,8 @@ public final class Plausible {
       case CELSIUS -> new Range(-60, 500);
       case PERCENT -> new Range(0, 100);
       case MINUTE -> new Range(0, 60_000);
+      case KILOGRAM -> new Range(0, 2_000);
+      case SECOND -> new Range(0, 86_400);
       case LUX -> new Range(0, 200_000);
       case DECIBEL -> new Range(0, 200);
       default -> both(1e9);

@@ -20,6 +20,8 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReader;
+import org.wiseember.core.waveform.CaptureNote;
+import org.wiseember.core.waveform.CapturePlace;
 import org.wiseember.core.waveform.WaveformFinding;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.ChartPane;
@@ -36,14 +38,24 @@ import org.wiseember.trial.test.waveform.WaveRun;
 public final class CapturePane extends StackPane {
   /** What was on the outlet. */
   private enum At {
-    NO_LOAD("no load"),
-    LOAD("a load"),
-    MAINS("it is the mains'");
+    NO_LOAD("no load", CapturePlace.OUTPUT),
+    LOAD("a load", CapturePlace.OUTPUT),
+    CHARGING("while it charges", CapturePlace.CHARGING),
+    FILTER("behind a filter", CapturePlace.BEHIND_FILTER),
+    MAINS("it is the mains'", CapturePlace.MAINS),
+    GENERATOR("it is a generator's", CapturePlace.GENERATOR);
 
     private final String words;
+    private final CapturePlace place;
 
-    At(String words) {
+    At(String words, CapturePlace place) {
       this.words = words;
+      this.place = place;
+    }
+
+    /** Whether a load may be typed to it. */
+    boolean loaded() {
+      return this != NO_LOAD && this != MAINS;
     }
   }
 
@@ -166,18 +178,20 @@ public final class CapturePane extends StackPane {
                     .orElse(" A new run is begun for it.")));
   }
 
-  /** The load; below 0 for the mains, empty where what was typed is none. */
+  /** The load; NaN where none has to be said, empty where what was typed is none. */
   private OptionalDouble load() {
-    return switch (at.get()) {
-      case NO_LOAD -> OptionalDouble.of(0);
-      case MAINS -> OptionalDouble.of(-1);
-      case LOAD ->
-          TypedReader.read(TypedKind.POWER, watts.getText(), Expected.nothing())
-              .reading()
-              .filter(r -> r.value() > 0)
-              .map(r -> OptionalDouble.of(r.value()))
-              .orElse(OptionalDouble.empty());
-    };
+    At where = at.get();
+    if (!where.loaded()) {
+      return OptionalDouble.of(where == At.NO_LOAD ? 0 : Double.NaN);
+    }
+    if (where != At.LOAD && watts.getText().isBlank()) {
+      return OptionalDouble.of(where == At.GENERATOR ? Double.NaN : 0);
+    }
+    return TypedReader.read(TypedKind.POWER, watts.getText(), Expected.nothing())
+        .reading()
+        .filter(r -> r.value() > 0)
+        .map(r -> OptionalDouble.of(r.value()))
+        .orElse(OptionalDouble.empty());
   }
 
   private OptionalDouble factor() {
@@ -198,7 +212,7 @@ public final class CapturePane extends StackPane {
     if (draft == null) {
       return;
     }
-    watts.setDisable(at.get() != At.LOAD);
+    watts.setDisable(!at.get().loaded());
     String what =
         factor().isEmpty()
             ? "The ratio is a number such as 10 or 9.58."
@@ -235,7 +249,8 @@ public final class CapturePane extends StackPane {
 
   private void keep() {
     if (draft != null && load().isPresent() && factor().isPresent()) {
-      desk.captures().keep(load().getAsDouble(), factor().getAsDouble());
+      desk.captures()
+          .keep(CaptureNote.at(at.get().place, load().getAsDouble()), factor().getAsDouble());
     }
   }
 }

@@ -121,10 +121,10 @@ public final class CapturesIn {
   /**
    * Keeps the capture that is looked at, and shows its run.
    *
-   * @param watts of the load, 0 for none; below 0 for the mains
+   * @param note what it is of
    * @param ratio of probe and transformer; volts are multiplied by it
    */
-  public void keep(double watts, double ratio) {
+  public void keep(CaptureNote note, double ratio) {
     CaptureDraft from = draft.get();
     Judgement judgement = desk.chosen().get();
     if (from == null || judgement == null || desk.refuseWhenReadOnly()) {
@@ -135,7 +135,6 @@ public final class CapturesIn {
         judgement.unit().label().claim(Subject.OUTPUT_VOLTAGE).map(Claim::figure).orElse(0.0);
     Optional<WaveRun> run = into();
     String name = String.valueOf(from.file().getFileName());
-    CaptureNote note = watts < 0 ? CaptureNote.ofMains() : CaptureNote.ofLoad(watts);
     record Kept(long run, long capture, boolean fresh) {}
     desk.background(
         () -> {

@@ -12,6 +12,7 @@ import java.util.stream.Stream;
 import org.testng.annotations.Test;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.test.drain.DrainRun;
@@ -133,7 +134,7 @@ public class ReadingInModelTest extends OnDesk {
     DemoWorkbook.writeScopeFile(file);
     desk.readingIn().take(file);
     until(() -> desk.captures().draft().get() != null);
-    desk.captures().keep(600, 40);
+    desk.captures().keep(CaptureNote.ofLoad(600), 40);
     until(() -> waves() == 1);
     WaveRun run = desk.chosen().get().newest(WaveRun.class).orElseThrow();
     assertEquals(run.waves().get(0).kept().loadWatts(), 600.0);

@@ -61,6 +61,7 @@ final class WavePage {
         .chart(WavePictures.stretch(w, Optional.empty(), 0, two))
         .chart(WavePictures.harmonics(f, Optional.of(LimitSet.EN_50160)))
         .table(WaveTable.HEADS, WaveTable.rows(run))
+        .say(WaveBeside.of(run).stream().map(WaveBeside::words).toList())
         .say(words);
   }
 }

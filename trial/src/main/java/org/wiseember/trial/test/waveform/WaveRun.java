@@ -8,6 +8,7 @@ import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.transfer.Sag;
+import org.wiseember.core.waveform.CapturePlace;
 import org.wiseember.core.waveform.LoadSweep;
 import org.wiseember.core.waveform.MeterWave;
 import org.wiseember.core.waveform.RatioCheck;
@@ -61,7 +62,7 @@ public record WaveRun(KeptRun kept, List<Wave> waves, List<MeterWave> read, doub
       boolean figure = !words.isEmpty() && Character.isDigit(words.charAt(0));
       return figure
           ? "at " + words
-          : mains ? "the mains" : words.equals("No load") ? "no load" : words;
+          : mains ? "the mains" : words.startsWith("No load") ? "no" + words.substring(2) : words;
     }
   }
 
@@ -75,9 +76,11 @@ public record WaveRun(KeptRun kept, List<Wave> waves, List<MeterWave> read, doub
     return read.stream().filter(w -> !w.mains()).toList();
   }
 
-  /** The unit's own waves that have figures, the mains left out. */
+  /** The unit's own waves that have figures: at its outlet, with nothing between or beside. */
   public List<Wave> own() {
-    return waves.stream().filter(w -> !w.mains() && w.finding().isPresent()).toList();
+    return waves.stream()
+        .filter(w -> w.kept().note().place() == CapturePlace.OUTPUT && w.finding().isPresent())
+        .toList();
   }
 
   /** The unit's most distorted wave. */
@@ -108,10 +111,14 @@ public record WaveRun(KeptRun kept, List<Wave> waves, List<MeterWave> read, doub
 
   @Override
   public List<Figure> figures() {
-    return worst()
-        .map(Wave::figures)
-        .map(WaveformFigures::all)
-        .orElseGet(() -> ownRead().stream().flatMap(w -> w.figures().stream()).toList());
+    List<Figure> all =
+        new ArrayList<>(
+            worst()
+                .map(Wave::figures)
+                .map(WaveformFigures::all)
+                .orElseGet(() -> ownRead().stream().flatMap(w -> w.figures().stream()).toList()));
+    WaveBeside.of(this).forEach(b -> all.add(b.difference()));
+    return all;
   }
 
   /** The distortion of the worst wave. */
