@@ -150,10 +150,11 @@ public class DeskTest {
     window.robot().push(KeyCode.ENTER);
     window.until(() -> window.desk().chosen().get().unit().name().equals("Tamsel T1"));
     window.robot().push(KeyCode.CONTROL, KeyCode.K);
+    window.until(() -> "find".equals(window.scene().getFocusOwner().getId()));
     window.robot().write("drain orrin");
     window.robot().push(KeyCode.ENTER);
     window.until(() -> window.desk().stage().get() == StageName.EVIDENCE);
-    assertEquals(window.desk().chosen().get().unit().name(), "Orrinmoor 2k4");
+    window.until(() -> window.desk().chosen().get().unit().name().equals("Orrinmoor 2k4"));
     window.until(
         () ->
             window.scene().getRoot().lookupAll(".label").stream()

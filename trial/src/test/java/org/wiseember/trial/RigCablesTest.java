@@ -24,6 +24,7 @@ import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.charge.ChargeRefusal;
 import org.wiseember.trial.test.charge.ChargeSetting;
+import org.wiseember.trial.test.inspect.InspectionTest;
 
 /** The leads of every rig, and what refuses a charge. */
 public class RigCablesTest {
@@ -54,7 +55,7 @@ public class RigCablesTest {
   public void everyLeadIsFusedAndCarriesItsAmps(String kind) {
     for (Label label : List.of(STATION, INVERTER)) {
       List<RigCable> cables = of(kind, label, ChargeSetting.WALL);
-      boolean bare = kind.equals(IdleWatch.KIND) || kind.equals(ByHand.USB);
+      boolean bare = Set.of(IdleWatch.KIND, ByHand.USB, InspectionTest.KIND).contains(kind);
       if (Plans.of(kind, label, onHand()).isPresent()) {
         assertEquals(cables.isEmpty(), bare, kind + "");
       }

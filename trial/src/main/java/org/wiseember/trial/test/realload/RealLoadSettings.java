@@ -13,6 +13,7 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.HandRecord;
 import org.wiseember.trial.test.Known;
+import org.wiseember.trial.test.Leads;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
@@ -21,6 +22,9 @@ import org.wiseember.trial.test.TestSettings;
 public record RealLoadSettings(RealLoads doing, double volts, String reason)
     implements TestSettings {
   private static final String LINES = "doing";
+
+  /** Of a kettle, where the label prints no rating. */
+  private static final double USUAL_WATTS = 2000;
 
   static RealLoadSettings kept(Map<String, String> particulars, double volts) {
     return new RealLoadSettings(RealLoads.of(particulars.getOrDefault(LINES, "")), volts, "");
@@ -114,7 +118,8 @@ public record RealLoadSettings(RealLoads doing, double volts, String reason)
 
   @Override
   public List<RigCable> leads(Label label) {
-    return List.of();
+    // Whatever is done, the outlet gives no more than its rating for long.
+    return new Leads(label).outlet(label.ratedWatts().orElse(USUAL_WATTS), volts);
   }
 
   @Override

@@ -13,11 +13,15 @@ import org.wiseember.core.hand.Pressed;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.solar.Port;
 import org.wiseember.core.solar.tried.TriedSetup;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
+import org.wiseember.core.wiring.Connector;
 import org.wiseember.trial.test.HandRecord;
 import org.wiseember.trial.test.Known;
+import org.wiseember.trial.test.LabelInputs;
+import org.wiseember.trial.test.Leads;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
@@ -31,6 +35,12 @@ import org.wiseember.workbook.KeptReading;
 public record SolarTrialSettings(Arrangements arrangements, double mostVolts, String reason)
     implements TestSettings {
   private static final String LINES = "arrangements";
+  private static final double USUAL_AMPS = 10;
+  private static final double METRES = 5;
+
+  /** The fewest volts that are tried: there a lead loses the most. */
+  private static final double ONE_PANEL_VOLTS = 18;
+
   private static final String MOST_VOLTS = "mostVolts";
 
   static SolarTrialSettings kept(Map<String, String> particulars) {
@@ -172,7 +182,10 @@ public record SolarTrialSettings(Arrangements arrangements, double mostVolts, St
 
   @Override
   public List<RigCable> leads(Label label) {
-    return List.of();
+    double amps =
+        LabelInputs.of(label).dc().map(Port::amps).filter(Double::isFinite).orElse(USUAL_AMPS);
+    return List.of(
+        Leads.cable("panels to unit", amps, METRES, ONE_PANEL_VOLTS, Connector.SOLAR_PLUG));
   }
 
   @Override
