@@ -331,7 +331,7 @@ public class ByHandTest {
             r ->
                 r instanceof SolarTrialRun s
                     && s.trial().tried().size() == 4
-                    && s.trial().words().get(0).startsWith("The port is the limit")
+                    && s.trial().words().get(0).startsWith("This unit is the limit")
       },
       {
         "real loads",

@@ -56,7 +56,8 @@ public class DemoRunsTest extends OnDemo {
     assertTrue(dc.finding().deliveredCharge().isPresent());
     LadderRun ladder = judgement.ladder().orElseThrow();
     assertEquals(ladder.finding().points().size(), 6);
-    DisplayVerdict display = DisplayVerdict.of(ladder.displays(), OptionalDouble.empty());
+    DisplayVerdict display =
+        DisplayVerdict.of(ladder.displays(), OptionalDouble.empty(), OptionalDouble.empty());
     assertTrue(display.words().get(0).contains("too many watts out"), display.words().toString());
     IdleRun idle = judgement.newest(IdleRun.class).orElseThrow();
     assertEquals(idle.states().size(), IdleState.values().length);

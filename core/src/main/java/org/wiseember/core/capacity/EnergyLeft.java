@@ -1,5 +1,12 @@
 package org.wiseember.core.capacity;
 
+import java.util.Optional;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.Estimate;
 
 /**
@@ -44,6 +51,27 @@ public record EnergyLeft(Estimate wattHours, boolean yieldAssumed) {
     return new Estimate(
         energy,
         energy * Math.hypot(out.u95() / out.value(), efficiency.u95() / efficiency.value()));
+  }
+
+  /**
+   * What a unit that was never drained is taken to give, which its name says.
+   *
+   * @param ratedWattHours on the label; NaN where it does not say
+   */
+  public static Optional<Figure> usual(double ratedWattHours) {
+    if (!(ratedWattHours > 0)) {
+      return Optional.empty();
+    }
+    Budget budget =
+        Budget.of(
+            Contribution.rectangular("Yield, 75 to 95 %", USUAL_YIELD_HALF_WIDTH * ratedWattHours));
+    return Optional.of(
+        Figure.of(
+            "usable_energy_assumed",
+            "the usual 85 % of its label, since no drain was made",
+            USUAL_YIELD * ratedWattHours,
+            Unit.WATT_HOUR,
+            Because.of(budget, "0.85 × " + Figures.plain(ratedWattHours, Unit.WATT_HOUR))));
   }
 
   /** With the usual yield of 85 %, seen between 75 and 95 %. */

@@ -94,15 +94,15 @@ public record DisplayAudit(
       return NOTHING;
     }
     Channel outBy = read(trace, Channel.AC_POWER, Channel.DC_POWER);
-    Channel inBy = read(trace, Channel.IN_POWER, Channel.WALL_POWER);
+    // The wall's part of several sources is not what the display sums up.
     Series out = trace.series(outBy);
-    Series in = trace.series(inBy);
+    Series in = trace.series(Channel.IN_POWER);
     Series charge = trace.series(Channel.DISPLAY_CHARGE);
     List<Stuck> stuck = new ArrayList<>(stuck(false, shownOut, out, charge));
     stuck.addAll(stuck(true, shownIn, in, charge));
     return new DisplayAudit(
         pairs(shownOut, out, meters.apply(outBy)),
-        pairs(shownIn, in, meters.apply(inBy)),
+        pairs(shownIn, in, meters.apply(Channel.IN_POWER)),
         stuck,
         promises(trace, shownOut.size() > 0 ? shownOut : out, shownIn.size() > 0 ? shownIn : in));
   }

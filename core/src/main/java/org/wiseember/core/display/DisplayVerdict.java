@@ -31,16 +31,18 @@ public record DisplayVerdict(DisplayLine out, DisplayLine in, List<String> words
   /**
    * Judges it.
    *
-   * @param usable what the unit holds when full, Wh; empty where that is not known
+   * @param drained what the unit gave from full in a drain, Wh; empty where none was made
+   * @param rated on the label, Wh; empty where it does not say
    */
-  public static DisplayVerdict of(DisplayAudit audit, OptionalDouble usable) {
+  public static DisplayVerdict of(
+      DisplayAudit audit, OptionalDouble drained, OptionalDouble rated) {
     DisplayLine out = DisplayLine.of("display_out", "Display, watts out", audit.out());
     DisplayLine in = DisplayLine.of("display_in", "Display, watts in", audit.in());
     List<String> words = new ArrayList<>();
     say("out", out, words);
     say("in", in, words);
-    audit.stuck().forEach(s -> stuck(s, usable).ifPresent(words::add));
-    promised(audit.promises(), usable).ifPresent(words::add);
+    audit.stuck().forEach(s -> stuck(s, drained).ifPresent(words::add));
+    promised(audit.promises(), drained, rated).ifPresent(words::add);
     return new DisplayVerdict(out, in, words);
   }
 
@@ -62,6 +64,9 @@ public record DisplayVerdict(DisplayLine out, DisplayLine in, List<String> words
                           + (off > 0 ? "many" : "few")
                           + " watts "
                           + side
+                          + (side.equals("in")
+                              ? " beside the meter, which counts the charger's loss too"
+                              : "")
                           + line.offset()
                               .filter(o -> Math.abs(o.value()) > o.u95())
                               .map(o -> ", and " + o.words() + " beside that")
@@ -74,7 +79,7 @@ public record DisplayVerdict(DisplayLine out, DisplayLine in, List<String> words
                 words.add("It shows nothing at " + Figures.plain(f, Unit.WATT) + " " + side + "."));
   }
 
-  private static Optional<String> stuck(DisplayAudit.Stuck s, OptionalDouble usable) {
+  private static Optional<String> stuck(DisplayAudit.Stuck s, OptionalDouble drained) {
     double moved = s.most() - s.least();
     if (moved > Math.max(MOVED_WATTS, MOVED * s.most())) {
       return Optional.of(
@@ -88,14 +93,14 @@ public record DisplayVerdict(DisplayLine out, DisplayLine in, List<String> words
               + Figures.withUnit(Figures.fixed(s.most(), 0), Unit.WATT)
               + ": it was frozen.");
     }
-    return usable.isPresent() && Math.abs(s.points()) >= POINTS
-        ? AgainstCharge.sentence(s.shown(), s.points(), usable.getAsDouble(), s.seconds() / 3600)
+    return drained.isPresent() && Math.abs(s.points()) >= POINTS
+        ? AgainstCharge.sentence(s.shown(), s.points(), drained.getAsDouble(), s.seconds() / 3600)
         : Optional.empty();
   }
 
   /** Hours promised, as what the unit would have to give. */
   private static Optional<String> promised(
-      List<DisplayAudit.Promise> promises, OptionalDouble usable) {
+      List<DisplayAudit.Promise> promises, OptionalDouble drained, OptionalDouble rated) {
     OptionalDouble mean = promises.stream().mapToDouble(DisplayAudit.Promise::whenFull).average();
     if (mean.isEmpty()) {
       return Optional.empty();
@@ -104,14 +109,15 @@ public record DisplayVerdict(DisplayLine out, DisplayLine in, List<String> words
         "The hours to empty it promises amount to "
             + Figures.withUnit(Figures.fixed(mean.getAsDouble(), 0), Unit.WATT_HOUR)
             + " from full";
+    OptionalDouble whole = drained.isPresent() ? drained : rated;
     return Optional.of(
-        usable.isPresent()
+        whole.isPresent()
             ? words
                 + ", "
-                + Figures.fixed(100 * mean.getAsDouble() / usable.getAsDouble(), 0)
+                + Figures.fixed(100 * mean.getAsDouble() / whole.getAsDouble(), 0)
                 + " % of the "
-                + Figures.withUnit(Figures.fixed(usable.getAsDouble(), 0), Unit.WATT_HOUR)
-                + " it holds."
+                + Figures.withUnit(Figures.fixed(whole.getAsDouble(), 0), Unit.WATT_HOUR)
+                + (drained.isPresent() ? " it gave in a drain." : " on its label.")
             : words + ".");
   }
 

@@ -10,7 +10,6 @@ import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /**
@@ -47,6 +46,7 @@ public final class SoakDraw {
             .with(Contribution.rectangular("Read to the last digit at the end", step / 2 / hours));
     return Optional.of(
         draw(
+            "Mean draw",
             wattHours / hours,
             budget,
             Figures.plain(wattHours, Unit.WATT_HOUR) + " in " + Figures.duration(3600 * hours)));
@@ -79,11 +79,13 @@ public final class SoakDraw {
     }
     return Optional.of(
         draw(
+            "Watts at the looks",
             mean,
             budget,
             watts.size() == 1
                 ? Figures.plain(mean, Unit.WATT) + " read once"
-                : "mean of " + watts.size() + " readings"));
+                : "mean of " + watts.size() + " readings",
+            "What it drew between the looks nobody read; a total misses nothing."));
   }
 
   /**
@@ -92,10 +94,10 @@ public final class SoakDraw {
    * @param from % at the start
    * @param to % at the end
    * @param hours between the two, above 0
-   * @param usable of the unit when full, Wh
+   * @param usable of the unit when full, Wh, measured or assumed
    * @return mean W; empty where the display did not fall
    */
-  public static Optional<Figure> byDisplay(double from, double to, double hours, Estimate usable) {
+  public static Optional<Figure> byDisplay(double from, double to, double hours, Figure usable) {
     double points = from - to;
     if (!(points > 0) || !(hours > 0)) {
       return Optional.empty();
@@ -105,16 +107,18 @@ public final class SoakDraw {
         Budget.of(
             Contribution.rectangular("Display at the start", watts * DISPLAY_POINTS / points),
             Contribution.rectangular("Display at the end", watts * DISPLAY_POINTS / points),
-            Contribution.of95("What the unit holds", points / 100 * usable.u95() / hours));
+            Contribution.of95(usable.name(), points / 100 * usable.u95() / hours));
     return Optional.of(
         draw(
+            "Mean draw, by the display",
             watts,
             budget,
             Figures.plain(points)
                 + " % of "
-                + Figures.withUnit(Figures.fixed(usable.value(), 0), Unit.WATT_HOUR)
+                + usable.words()
                 + " in "
-                + Figures.duration(3600 * hours)));
+                + Figures.duration(3600 * hours),
+            "It rests on: " + usable.name() + "."));
   }
 
   /**
@@ -162,8 +166,13 @@ public final class SoakDraw {
                 .summed("of the label's energy, by the display")));
   }
 
-  private static Figure draw(double watts, Budget budget, String worked) {
+  private static Figure draw(
+      String name, double watts, Budget budget, String worked, String... watch) {
     return Figure.of(
-        "mean_draw", "Mean draw", watts, Unit.WATT, Because.of(budget, worked).summed(worked));
+        "mean_draw",
+        name,
+        watts,
+        Unit.WATT,
+        Because.of(budget, worked).summed(worked).watching(watch));
   }
 }

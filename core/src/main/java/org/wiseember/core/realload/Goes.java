@@ -11,7 +11,6 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /**
@@ -47,7 +46,7 @@ public record Goes(
    * @param usable what the unit gives from full, Wh; empty where that is not known
    * @return by the meter, else by the display; empty where neither tells it
    */
-  public Optional<Figure> energy(MeterClass meter, Optional<Estimate> usable) {
+  public Optional<Figure> energy(MeterClass meter, Optional<Figure> usable) {
     if (count < 1) {
       return Optional.empty();
     }
@@ -72,7 +71,7 @@ public record Goes(
   }
 
   /** As coarse as the display is; where it did not move, at most what one point is. */
-  private Figure byDisplay(Both shown, Estimate usable) {
+  private Figure byDisplay(Both shown, Figure usable) {
     double points = -shown.change();
     double aPoint = usable.value() / 100 / count;
     String from =
@@ -81,7 +80,8 @@ public record Goes(
         List.of(
             "The display steps by whole percents, "
                 + Figures.withUnit(Figures.fixed(usable.value() / 100, 0), Unit.WATT_HOUR)
-                + " each. More goes, or a meter, tell it better.");
+                + " each. More goes, or a meter, tell it better.",
+            "It rests on: " + usable.name() + ".");
     if (points <= 0) {
       return figure(
               POINT * aPoint, Budget.of(), from + ": less than one point for " + count, coarse)
@@ -91,7 +91,7 @@ public record Goes(
         Budget.of(
             Contribution.rectangular("Display before", POINT * aPoint),
             Contribution.rectangular("Display after", POINT * aPoint),
-            Contribution.of95("What the unit holds", points / 100 * usable.u95() / count));
+            Contribution.of95(usable.name(), points / 100 * usable.u95() / count));
     return figure(points * aPoint, budget, from + " ÷ " + count, coarse);
   }
 
@@ -117,7 +117,7 @@ public record Goes(
    * @param each Wh for each
    * @param usable what the unit gives from full, Wh
    */
-  public Optional<Figure> fromFull(Figure each, Estimate usable) {
+  public Optional<Figure> fromFull(Figure each, Figure usable) {
     if (!(each.value() > 0)) {
       return Optional.empty();
     }
@@ -125,7 +125,7 @@ public record Goes(
     Budget budget =
         each.budget()
             .scaled(-goes / each.value())
-            .with(Contribution.of95("What the unit gives", usable.u95() / each.value()));
+            .with(Contribution.of95(usable.name(), usable.u95() / each.value()));
     Figure figure =
         Figure.of(
             "goes_from_full_" + at,
@@ -138,7 +138,8 @@ public record Goes(
                         + " ÷ "
                         + each.words())
                 .from(each)
-                .summed("times, if nothing else runs"));
+                .summed("times, if nothing else runs")
+                .watching("It rests on: " + usable.name() + "."));
     return Optional.of(each.bound() == Bound.AT_MOST ? figure.bounded(Bound.AT_LEAST) : figure);
   }
 

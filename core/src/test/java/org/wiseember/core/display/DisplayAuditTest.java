@@ -22,7 +22,7 @@ public class DisplayAuditTest {
   }
 
   private static DisplayVerdict judged(DisplayAudit audit, double usable) {
-    return DisplayVerdict.of(audit, OptionalDouble.of(usable));
+    return DisplayVerdict.of(audit, OptionalDouble.of(usable), OptionalDouble.empty());
   }
 
   /** 985 W shown for 960, 453 for 440: near 3 % too many; common practice, no published source. */
@@ -147,6 +147,33 @@ public class DisplayAuditTest {
       held += in ? 1 : 0;
     }
     assertTrue(held >= 180, held + " of 200");
+  }
+
+  /** Without a drain what the pack holds is not known, and a frozen display is not told by it. */
+  @Test
+  public void whatIsAssumedAccusesNoDisplay() {
+    double[] seconds = {0, 900, 1800, 2700};
+    DisplayAudit audit =
+        audit(
+            seconds,
+            Map.of(
+                Channel.DISPLAY_IN, new double[] {229, 229, 229, 229},
+                Channel.DISPLAY_CHARGE, new double[] {0, 20, 40, 60}));
+    assertEquals(
+        DisplayVerdict.of(audit, OptionalDouble.empty(), OptionalDouble.of(1000)).words(),
+        List.of());
+  }
+
+  /** The wall's part of a mixed charge is not what the display sums up. */
+  @Test
+  public void aPartOfTheSourcesIsNotCompared() {
+    DisplayAudit audit =
+        audit(
+            new double[] {0},
+            Map.of(
+                Channel.DISPLAY_IN, new double[] {900},
+                Channel.WALL_POWER, new double[] {500}));
+    assertEquals(audit.in(), List.of());
   }
 
   @Test

@@ -5,14 +5,24 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.Optional;
 import org.testng.annotations.Test;
+import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.MeterClass;
 
 public class GoesTest {
   private static final MeterClass METER = MeterClass.ofReading(1, 0, 0);
-  private static final Optional<Estimate> USABLE = Optional.of(new Estimate(1000, 20));
+  private static final Optional<Figure> USABLE =
+      Optional.of(
+          Figure.of(
+              "usable_ac_energy",
+              "AC energy delivered",
+              1000,
+              Unit.WATT_HOUR,
+              Because.of(Budget.of(Contribution.of95("Drain", 20)), "read")));
 
   private static Goes goes(int count, Goes.Both total, Goes.Both display) {
     return new Goes(

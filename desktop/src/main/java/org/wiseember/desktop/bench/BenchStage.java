@@ -272,8 +272,7 @@ public final class BenchStage extends StackPane {
         false);
     leads.show(plan.settings().leads(judgement.unit().label()));
     howItGoes.show(
-        plan,
-        plan.type().byHandOnly() || desk.bench().source().get() == RunSettings.Source.BY_HAND);
+        plan, plan.byHandOnly() || desk.bench().source().get() == RunSettings.Source.BY_HAND);
     if (plan.type().drains()) {
       ExpectedEnd end =
           ExpectedEnd.of(rated, plan.type().earlier(judgement), 0, Double.NaN, plan.watts());
@@ -337,8 +336,7 @@ public final class BenchStage extends StackPane {
     Words.shown(chart, !byHand && (!ready || drains));
     Words.shown(howItGoes, ready && desk.bench().plan().isPresent() && !drains);
     boolean simulated =
-        desk.bench().source().get() == RunSettings.Source.SIMULATED
-            && !desk.bench().test().get().byHandOnly();
+        desk.bench().source().get() == RunSettings.Source.SIMULATED && !desk.bench().byHandOnly();
     Words.shown(clock, !byHand && (!ready || simulated));
     Words.shown(this.seen, running && seen && !byHand && shown.plan().type().seenByEyes());
     Words.shown(markButton, running && !byHand);

@@ -74,6 +74,7 @@ final class SetUpPane extends VBox {
     getChildren().addAll(choices(), about);
     desk.bench().source().addListener((o, was, is) -> show());
     desk.bench().test().addListener((o, was, is) -> show());
+    desk.bench().onHand().addListener((o, was, is) -> show());
     desk.bench().instruments().addListener((ListChangeListener<OnBench>) c -> show());
     show();
   }
@@ -82,7 +83,7 @@ final class SetUpPane extends VBox {
     Map<RunSettings.Source, String> words = new LinkedHashMap<>();
     CHOICES.forEach(c -> words.put(c.source(), c.words()));
     Node row = Choices.row("Readings come from", "source-", words, desk.bench().source());
-    shownFor(row, test -> !test.byHandOnly());
+    shownFor(row, test -> !desk.bench().byHandOnly());
     return row;
   }
 
@@ -103,6 +104,7 @@ final class SetUpPane extends VBox {
   private void shownFor(Node part, Predicate<TestType> tests) {
     Runnable shown = () -> Words.shown(part, tests.test(desk.bench().test().get()));
     desk.bench().test().addListener((o, was, is) -> shown.run());
+    desk.bench().onHand().addListener((o, was, is) -> shown.run());
     shown.run();
   }
 
@@ -131,7 +133,7 @@ final class SetUpPane extends VBox {
 
   private void show() {
     about.getChildren().clear();
-    if (desk.bench().test().get().byHandOnly()) {
+    if (desk.bench().byHandOnly()) {
       about
           .getChildren()
           .add(

@@ -185,7 +185,7 @@ public final class CapturePane extends StackPane {
       return OptionalDouble.of(where == At.NO_LOAD ? 0 : Double.NaN);
     }
     if (where != At.LOAD && watts.getText().isBlank()) {
-      return OptionalDouble.of(where == At.GENERATOR ? Double.NaN : 0);
+      return OptionalDouble.of(Double.NaN);
     }
     return TypedReader.read(TypedKind.POWER, watts.getText(), Expected.nothing())
         .reading()

@@ -235,8 +235,7 @@ public final class Benchwork {
           "Read the cautions beside the steps first; it starts once all of them were in sight.");
       return;
     }
-    RunSettings.Source wanted =
-        plan.get().type().byHandOnly() ? RunSettings.Source.BY_HAND : source.get();
+    RunSettings.Source wanted = plan.get().byHandOnly() ? RunSettings.Source.BY_HAND : source.get();
     boolean asked = descriptions().stream().anyMatch(d -> d.transport().asked());
     if (wanted == RunSettings.Source.INSTRUMENTS && !asked) {
       desk.say(
@@ -275,6 +274,11 @@ public final class Benchwork {
   /** What is typed or read off a file; what the program asks has no place in a run by hand. */
   private static List<InstrumentDescription> byHand(List<InstrumentDescription> all) {
     return all.stream().filter(d -> d.transport() == Transport.TYPED).toList();
+  }
+
+  /** Whether the chosen test, as it is set up, is made by hand whatever stands on the bench. */
+  public boolean byHandOnly() {
+    return plan().map(TestPlan::byHandOnly).orElseGet(() -> test.get().byHandOnly());
   }
 
   /** A second press while a run is still being opened must not open another. */

@@ -8,6 +8,7 @@ import java.util.TreeMap;
 import java.util.zip.CRC32;
 import org.wiseember.core.capacity.EnergyLeft;
 import org.wiseember.core.charge.KnownInputs;
+import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.uncertainty.Estimate;
@@ -65,13 +66,17 @@ public final class Asked {
   /**
    * What a full unit gives at its AC outlet: its newest drain, else the usual part of its label.
    */
-  public Optional<Estimate> usableAcWattHours() {
-    Optional<Estimate> drained =
-        offered("usable_ac_energy").stream().reduce((a, b) -> b).map(o -> o.figure().estimate());
-    double rated = ratedWattHours();
-    return drained.isPresent() || Double.isNaN(rated)
-        ? drained
-        : Optional.of(EnergyLeft.assumed(rated, 1, 0).wattHours());
+  public Optional<Figure> usableAc() {
+    Optional<Figure> drained =
+        offered("usable_ac_energy").stream().reduce((a, b) -> b).map(UnitFindings.Offered::figure);
+    return drained.or(() -> EnergyLeft.usual(ratedWattHours()));
+  }
+
+  /** The same on the DC side. */
+  public Optional<Figure> usableDc() {
+    Optional<Figure> drained =
+        offered("usable_dc_energy").stream().reduce((a, b) -> b).map(UnitFindings.Offered::figure);
+    return drained.or(() -> EnergyLeft.usual(ratedWattHours()));
   }
 
   /** Figures that runs offer under a key, oldest first. */

@@ -25,16 +25,7 @@ final class DisplayPart {
     if (here.isEmpty()) {
       return page;
     }
-    OptionalDouble usable =
-        unit.usableWattHours()
-            .map(e -> OptionalDouble.of(e.value()))
-            .orElseGet(
-                () ->
-                    unit.label()
-                        .ratedWattHours()
-                        .map(OptionalDouble::of)
-                        .orElse(OptionalDouble.empty()));
-    DisplayVerdict verdict = DisplayVerdict.of(here, usable);
+    DisplayVerdict verdict = DisplayVerdict.of(here, drained(unit), rated(unit));
     FindingPage told = page;
     for (DisplayLine line : List.of(verdict.out(), verdict.in())) {
       if (line.scale().isPresent()) {
@@ -44,6 +35,18 @@ final class DisplayPart {
     List<String> words = new ArrayList<>(verdict.words());
     all(unit, here).ifPresent(words::add);
     return told.table(List.of("Display against meter", "Shown", "Measured"), rows(here)).say(words);
+  }
+
+  /** What its newest whole drain gave; the display is held against nothing that is assumed. */
+  private static OptionalDouble drained(UnitFindings unit) {
+    return Stream.of("usable_dc_energy", "usable_ac_energy")
+        .flatMap(key -> unit.offered(key).stream())
+        .mapToDouble(o -> o.figure().value())
+        .reduce((a, b) -> b);
+  }
+
+  private static OptionalDouble rated(UnitFindings unit) {
+    return unit.label().ratedWattHours().map(OptionalDouble::of).orElse(OptionalDouble.empty());
   }
 
   private static List<List<String>> rows(DisplayAudit audit) {

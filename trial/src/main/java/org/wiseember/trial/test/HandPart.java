@@ -75,6 +75,39 @@ public record HandPart(int at, Press ended, double from, double to, List<KeptRea
   }
 
   /**
+   * Volts times amps of this part as a figure.
+   *
+   * @param key of the figure
+   * @param name of the figure
+   */
+  public Optional<Figure> watts(
+      Channel volts, Channel amps, RunRecord record, String key, String name) {
+    Optional<Figure> v = figure(volts, record, key + "_volts", name + ", volts");
+    Optional<Figure> a = figure(amps, record, key + "_amps", name + ", amps");
+    if (v.isEmpty() || a.isEmpty()) {
+      return Optional.empty();
+    }
+    double watts = v.get().value() * a.get().value();
+    Budget budget =
+        v.get().budget().scaled(a.get().value()).with(a.get().budget().scaled(v.get().value()));
+    return Optional.of(
+        Figure.of(
+            key,
+            name,
+            watts,
+            Unit.WATT,
+            Because.of(
+                    budget,
+                    Figures.plain(v.get().value(), Unit.VOLT)
+                        + " × "
+                        + Figures.plain(a.get().value(), Unit.AMPERE)
+                        + " = "
+                        + Figures.withUnit(Figures.fixed(watts, 1), Unit.WATT))
+                .from(v.get(), a.get())
+                .summed(name)));
+  }
+
+  /**
    * The mean of a channel as a figure: the meter, the step it was read in, and how far the readings
    * lie apart.
    *

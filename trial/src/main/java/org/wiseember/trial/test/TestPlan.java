@@ -1,5 +1,6 @@
 package org.wiseember.trial.test;
 
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
 
 /** A test with the settings it will be, or was, made with. */
@@ -20,6 +21,11 @@ public record TestPlan(TestType type, TestSettings settings) {
 
   public double volts() {
     return settings.volts();
+  }
+
+  /** Whether it is made by hand whatever stands on the bench. */
+  public boolean byHandOnly() {
+    return type.byHandOnly() || settings.procedure() instanceof ByHand;
   }
 
   /** The test itself. */

@@ -15,6 +15,8 @@ import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.verdict.Standing;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.TestPlan;
@@ -88,7 +90,8 @@ public class ByHandLaterTruthTest {
       }
       SolarTrialRun run = (SolarTrialRun) tester.worked();
       gain.figure(seed, named(run.figures(), "converter_gain"), 100 * (takes[2] / takes[0] - 1));
-      boolean port = run.trial().words().stream().anyMatch(w -> w.startsWith("The port is the"));
+      boolean port =
+          run.trial().words().stream().anyMatch(w -> w.startsWith("This unit is the limit"));
       said += port ? 1 : 0;
       wrong += port && !limited ? 1 : 0;
       run.trial().most().ifPresent(m -> assertEquals(m.bound(), Bound.AT_LEAST));
@@ -241,6 +244,29 @@ public class ByHandLaterTruthTest {
     held.writeSurely("5.0 V, 3.0 A");
     held.press(Press.READ);
     assertTrue(((UsbRun) held.worked()).droppedOut().isEmpty());
+  }
+
+  /** At one voltage and one charge a port may take less than it can: that breaks no promise. */
+  @Test
+  public void aSupplyConvictsNoPort() {
+    Arrangements supply = Arrangements.of("bench supply 30 V 10 A");
+    Tester tester = new Tester(LABEL, plan(SolarTrialTest.KIND, supply), 1);
+    tester.press(Press.DONE);
+    tester.writeSurely("29.96 V, 3.65 A");
+    tester.press(Press.READ);
+    SolarTrialRun run = (SolarTrialRun) tester.worked();
+    for (Subject subject : List.of(Subject.SOLAR_CURRENT, Subject.SOLAR_POWER)) {
+      assertEquals(
+          Tester.verdict(LABEL, run, Tester.claim(LABEL, subject)).orElseThrow().standing(),
+          Standing.RIG_CANNOT_SHOW);
+    }
+  }
+
+  /** The bench watches an outlet; what hangs on another output is looked at by eye. */
+  @Test
+  public void aSoakOnAnotherOutputIsMadeByHand() {
+    assertFalse(plan(Watching.KIND, SoakLoad.USUAL).byHandOnly());
+    assertTrue(plan(Watching.KIND, new SoakLoad(SoakLoad.Output.USB, 12, 12)).byHandOnly());
   }
 
   /** What nobody looked at is no answer, and a figure counts at its own point alone. */

@@ -177,9 +177,10 @@ public record SolarTrial(List<Tried> tried, List<Figure> figures, List<String> w
         String panels = pair[0].setup().words();
         words.add(
             more.low() > 100
-                ? "The port is the limit for "
+                ? "This unit is the limit for "
                     + panels
-                    + ": another unit took more of the same panels at like light."
+                    + ": another took more of the same panels at like light. Its port, its charger,"
+                    + " or a pack that was nearly full."
                 : more.high() < 100
                     ? "Another unit took less of " + panels + " at like light."
                     : "Another unit took as much of "
@@ -208,7 +209,7 @@ public record SolarTrial(List<Tried> tried, List<Figure> figures, List<String> w
                 + (held
                     ? ", and the supply had up to "
                         + Figures.plain(gives.getAsDouble(), Unit.AMPERE)
-                        + " to give: the port is the limit."
+                        + " to give: this unit held it, by its port, its charger or a pack nearly full."
                     : gives.isPresent()
                         ? ", which is all the supply gives: the port may take more."
                         : "; what the supply could give was not said, so the port may take more."));
@@ -357,7 +358,7 @@ public record SolarTrial(List<Tried> tried, List<Figure> figures, List<String> w
                     + more.setup().words()
                     + " it stopped at "
                     + Figures.plain(more.amps().getAsDouble(), Unit.AMPERE)
-                    + ": the current is held by the port, not by the panels.");
+                    + ": something else than the panels held the current, unless part of them gave nothing.");
           }
         }
       }

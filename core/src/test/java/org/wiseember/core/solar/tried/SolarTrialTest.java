@@ -73,7 +73,7 @@ public class SolarTrialTest {
     SolarTrial trial =
         of(tried(1, "2 x 100 W", 82, 80_000), tried(2, "2 x 100 W, second unit", 147, 80_000));
     assertEquals(only(trial, "other_unit").value(), 179.3, 0.1);
-    assertTrue(trial.words().get(0).startsWith("The port is the limit"), trial.words().toString());
+    assertTrue(trial.words().get(0).startsWith("This unit is the limit"), trial.words().toString());
     // What another unit took is nothing this one has shown.
     assertEquals(trial.most().orElseThrow().value(), 82.0);
     assertEquals(trial.most().orElseThrow().bound(), Bound.AT_LEAST);
@@ -92,7 +92,7 @@ public class SolarTrialTest {
     SolarTrial trial =
         of(tried(1, "2 x 100 W", 82, 44_000), tried(2, "2 x 100 W, other unit", 149, 80_000));
     assertFalse(
-        trial.words().stream().anyMatch(w -> w.startsWith("The port is the limit")),
+        trial.words().stream().anyMatch(w -> w.startsWith("This unit is the limit")),
         trial.words().toString());
   }
 
@@ -101,7 +101,7 @@ public class SolarTrialTest {
   public void aSupplyWithMoreToGiveShowsTheLimit() {
     SolarTrial held = of(tried(1, "bench supply 30 V 10 A", Double.NaN, Double.NaN, 3.65));
     assertEquals(held.portAmps().orElseThrow().bound(), Bound.EXACT);
-    assertTrue(held.words().get(0).contains("the port is the limit"), held.words().get(0));
+    assertTrue(held.words().get(0).contains("this unit held it"), held.words().get(0));
     SolarTrial all = of(tried(1, "bench supply 30 V 3.65 A", Double.NaN, Double.NaN, 3.65));
     assertEquals(all.portAmps().orElseThrow().bound(), Bound.AT_LEAST);
     SolarTrial unsaid = of(tried(1, "bench supply", Double.NaN, Double.NaN, 3.65));
@@ -133,7 +133,7 @@ public class SolarTrialTest {
             tried(1, "3 x 100 W in parallel", 153, 80_000, 10.0),
             tried(2, "4 x 100 W in parallel", 154, 80_000, 10.02));
     assertTrue(
-        stopped.words().stream().anyMatch(w -> w.contains("held by the port")),
+        stopped.words().stream().anyMatch(w -> w.contains("something else than the panels")),
         stopped.words().toString());
   }
 
@@ -187,7 +187,7 @@ public class SolarTrialTest {
                   "2 x 100 W, second unit",
                   there,
                   other * (1 + 0.02 * (2 * random.nextDouble() - 1))));
-      wrong += trial.words().get(0).startsWith("The port is the limit") ? 1 : 0;
+      wrong += trial.words().get(0).startsWith("This unit is the limit") ? 1 : 0;
     }
     assertTrue(wrong <= 400 * 0.05, wrong + " of 400");
   }

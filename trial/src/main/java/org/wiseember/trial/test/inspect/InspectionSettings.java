@@ -4,37 +4,23 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.bench.procedure.Procedure;
-import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.hand.Press;
 import org.wiseember.core.hand.Pressed;
 import org.wiseember.core.inspect.Point;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.test.HandOnlySettings;
 import org.wiseember.trial.test.HandRecord;
 import org.wiseember.trial.test.Known;
 import org.wiseember.trial.test.RigCable;
-import org.wiseember.trial.test.SimulatedRig;
-import org.wiseember.trial.test.TestSettings;
 
 /** Every point of the inspection, one after the other. */
-public record InspectionSettings(double volts, String reason) implements TestSettings {
+public record InspectionSettings(double volts, String reason) implements HandOnlySettings {
   @Override
   public String title() {
     return "Inspection";
-  }
-
-  @Override
-  public List<Double> loads() {
-    return List.of();
-  }
-
-  @Override
-  public Procedure procedure() {
-    return byHand();
   }
 
   @Override
@@ -84,11 +70,6 @@ public record InspectionSettings(double volts, String reason) implements TestSet
               .orElse(new Known(point.words(), "—", false, "")));
     }
     return known;
-  }
-
-  @Override
-  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
-    return SimulatedRig.BARE;
   }
 
   @Override

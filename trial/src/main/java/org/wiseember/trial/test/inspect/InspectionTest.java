@@ -22,19 +22,19 @@ import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.HandOnlyTest;
 import org.wiseember.trial.test.HandPart;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.RunSettings;
 
 /** A short list gone through with eyes, hands, a scale and a stopwatch. */
-public final class InspectionTest implements TestType {
+public final class InspectionTest implements HandOnlyTest {
   /** Kept with the run. */
   public static final String KIND = "inspection";
 
@@ -59,16 +59,6 @@ public final class InspectionTest implements TestType {
   @Override
   public Group group() {
     return Group.BODY;
-  }
-
-  @Override
-  public boolean byHandOnly() {
-    return true;
-  }
-
-  @Override
-  public boolean inLogs() {
-    return false;
   }
 
   @Override

@@ -1,23 +1,19 @@
 package org.wiseember.trial.test.legs;
 
 import java.util.List;
-import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.bench.procedure.Procedure;
-import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.wiring.Connector;
 import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.HandOnlySettings;
 import org.wiseember.trial.test.Leads;
 import org.wiseember.trial.test.RigCable;
-import org.wiseember.trial.test.SimulatedRig;
-import org.wiseember.trial.test.TestSettings;
 
 /** Two units and the load between them. */
-public record LegsSettings(String reason) implements TestSettings {
+public record LegsSettings(String reason) implements HandOnlySettings {
   private static final double BOTH_LEGS = 240;
 
   @Override
@@ -28,16 +24,6 @@ public record LegsSettings(String reason) implements TestSettings {
   @Override
   public double volts() {
     return BOTH_LEGS;
-  }
-
-  @Override
-  public List<Double> loads() {
-    return List.of();
-  }
-
-  @Override
-  public Procedure procedure() {
-    return byHand();
   }
 
   @Override
@@ -69,11 +55,6 @@ public record LegsSettings(String reason) implements TestSettings {
                 + " a licensed electrician."),
         new DoNow("A meter on each leg", DoNow.When.BEFORE, ""),
         new DoNow("Grounding as both makers say", DoNow.When.BEFORE, ""));
-  }
-
-  @Override
-  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
-    return SimulatedRig.BARE;
   }
 
   @Override

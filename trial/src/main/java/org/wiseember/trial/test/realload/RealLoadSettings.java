@@ -3,24 +3,20 @@ package org.wiseember.trial.test.realload;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.bench.procedure.Procedure;
-import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.test.HandOnlySettings;
 import org.wiseember.trial.test.HandRecord;
 import org.wiseember.trial.test.Known;
 import org.wiseember.trial.test.Leads;
 import org.wiseember.trial.test.RigCable;
-import org.wiseember.trial.test.SimulatedRig;
-import org.wiseember.trial.test.TestSettings;
 
 /** Ordinary loads one after the other, each done several times. */
 public record RealLoadSettings(RealLoads doing, double volts, String reason)
-    implements TestSettings {
+    implements HandOnlySettings {
   private static final String LINES = "doing";
 
   /** Of a kettle, where the label prints no rating. */
@@ -36,18 +32,8 @@ public record RealLoadSettings(RealLoads doing, double volts, String reason)
   }
 
   @Override
-  public List<Double> loads() {
-    return List.of();
-  }
-
-  @Override
   public Map<String, String> particulars() {
     return Map.of(LINES, doing.text());
-  }
-
-  @Override
-  public Procedure procedure() {
-    return byHand();
   }
 
   @Override
@@ -107,13 +93,8 @@ public record RealLoadSettings(RealLoads doing, double volts, String reason)
               ? new Known(doing.lines().get(i), "not done yet", false, "")
               : Known.of(doing.lines().get(i), done + " done"));
     }
-    known.addAll(TestSettings.super.known(record));
+    known.addAll(HandOnlySettings.super.known(record));
     return known;
-  }
-
-  @Override
-  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
-    return SimulatedRig.BARE;
   }
 
   @Override

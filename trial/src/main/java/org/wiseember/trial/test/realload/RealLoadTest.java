@@ -13,23 +13,22 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.realload.Goes;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.test.HandOnlyTest;
 import org.wiseember.trial.test.HandPart;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.RunSettings;
 
 /** Cuts, kettles, meals: what an ordinary load takes each time, and how many a full unit gives. */
-public final class RealLoadTest implements TestType {
+public final class RealLoadTest implements HandOnlyTest {
   /** Kept with the run. */
   public static final String KIND = "real-loads";
 
@@ -54,16 +53,6 @@ public final class RealLoadTest implements TestType {
   @Override
   public Group group() {
     return Group.ENERGY;
-  }
-
-  @Override
-  public boolean byHandOnly() {
-    return true;
-  }
-
-  @Override
-  public boolean inLogs() {
-    return false;
   }
 
   @Override
@@ -102,7 +91,7 @@ public final class RealLoadTest implements TestType {
   public TestRun worked(RunRecord record, Asked asked) {
     List<String> lines =
         RealLoadSettings.kept(record.run().settings().particulars(), 0).doing().lines();
-    Optional<Estimate> usable = asked.usableAcWattHours();
+    Optional<Figure> usable = asked.usableAc();
     List<RealLoadRun.Done> done = new ArrayList<>();
     List<HandPart> before = HandPart.of(record, Press.DONE);
     for (HandPart after : HandPart.of(record, Press.READ)) {

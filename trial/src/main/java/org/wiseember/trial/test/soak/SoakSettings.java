@@ -44,15 +44,20 @@ public record SoakSettings(List<Double> loads, SoakLoad load, double volts, Stri
     return load.output() != SoakLoad.Output.AC;
   }
 
-  /** A bench that is only watched has no end of its own. */
+  /** Only an outlet is watched by the bench; what hangs on another output is looked at by eye. */
   @Override
   public Procedure procedure() {
+    return load.output() == SoakLoad.Output.AC ? watching() : byHand();
+  }
+
+  /** A bench that is only watched has no end of its own. */
+  private Watching watching() {
     return new Watching(loads.isEmpty() ? Double.MAX_VALUE : 3600 * load.hours());
   }
 
   @Override
   public ByHand byHand() {
-    return ByHand.of(Watching.KIND, procedure().steps())
+    return ByHand.of(Watching.KIND, watching().steps())
         .step(
             "on",
             loads.isEmpty()

@@ -22,7 +22,6 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
@@ -168,7 +167,7 @@ public final class SoakTest implements TestType {
     int last = shown.size() - 1;
     boolean ac =
         SoakLoad.of(record.run().settings().particulars(), 0).output() == SoakLoad.Output.AC;
-    Optional<Estimate> usable = ac ? asked.usableAcWattHours() : asked.usableWattHours();
+    Optional<Figure> usable = ac ? asked.usableAc() : asked.usableDc();
     if (last < 1 || usable.isEmpty()) {
       return Optional.empty();
     }

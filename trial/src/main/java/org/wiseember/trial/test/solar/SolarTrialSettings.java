@@ -3,11 +3,8 @@ package org.wiseember.trial.test.solar;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.bench.procedure.Procedure;
-import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.hand.Press;
 import org.wiseember.core.hand.Pressed;
 import org.wiseember.core.label.Label;
@@ -18,13 +15,12 @@ import org.wiseember.core.solar.tried.TriedSetup;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.wiring.Connector;
+import org.wiseember.trial.test.HandOnlySettings;
 import org.wiseember.trial.test.HandRecord;
 import org.wiseember.trial.test.Known;
 import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.Leads;
 import org.wiseember.trial.test.RigCable;
-import org.wiseember.trial.test.SimulatedRig;
-import org.wiseember.trial.test.TestSettings;
 import org.wiseember.workbook.KeptReading;
 
 /**
@@ -33,7 +29,7 @@ import org.wiseember.workbook.KeptReading;
  * @param mostVolts the port may see, by its label; NaN where it does not say
  */
 public record SolarTrialSettings(Arrangements arrangements, double mostVolts, String reason)
-    implements TestSettings {
+    implements HandOnlySettings {
   private static final String LINES = "arrangements";
   private static final double USUAL_AMPS = 10;
   private static final double METRES = 5;
@@ -64,20 +60,10 @@ public record SolarTrialSettings(Arrangements arrangements, double mostVolts, St
   }
 
   @Override
-  public List<Double> loads() {
-    return List.of();
-  }
-
-  @Override
   public Map<String, String> particulars() {
     return Double.isNaN(mostVolts)
         ? Map.of(LINES, arrangements.text())
         : Map.of(LINES, arrangements.text(), MOST_VOLTS, Double.toString(mostVolts));
-  }
-
-  @Override
-  public Procedure procedure() {
-    return byHand();
   }
 
   @Override
@@ -173,11 +159,6 @@ public record SolarTrialSettings(Arrangements arrangements, double mostVolts, St
       from = to;
     }
     return known;
-  }
-
-  @Override
-  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
-    return SimulatedRig.BARE;
   }
 
   @Override

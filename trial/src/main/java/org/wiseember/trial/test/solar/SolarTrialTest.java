@@ -5,23 +5,21 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
-import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.solar.Port;
 import org.wiseember.core.solar.tried.SolarTrial;
 import org.wiseember.core.solar.tried.Tried;
 import org.wiseember.core.solar.tried.TriedSetup;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
+import org.wiseember.trial.test.HandOnlyTest;
 import org.wiseember.trial.test.HandPart;
 import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.OnHand;
@@ -29,12 +27,11 @@ import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
 import org.wiseember.workbook.RunSettings;
 
 /** Panels in several arrangements on a port: what each gives, and what holds it back. */
-public final class SolarTrialTest implements TestType {
+public final class SolarTrialTest implements HandOnlyTest {
   /** Kept with the run. */
   public static final String KIND = "solar-trial";
 
@@ -66,16 +63,6 @@ public final class SolarTrialTest implements TestType {
   @Override
   public boolean hazardous() {
     return true;
-  }
-
-  @Override
-  public boolean byHandOnly() {
-    return true;
-  }
-
-  @Override
-  public boolean inLogs() {
-    return false;
   }
 
   @Override
@@ -147,37 +134,17 @@ public final class SolarTrialTest implements TestType {
     if (read.isPresent()) {
       return read;
     }
-    Optional<Figure> volts =
-        part.figure(Channel.IN_VOLTAGE, record, key + "_volts", setup.words() + ", volts");
-    Optional<Figure> amps =
-        part.figure(Channel.IN_CURRENT, record, key + "_amps", setup.words() + ", amps");
-    if (volts.isPresent() && amps.isPresent()) {
-      return Optional.of(product(key, setup.words(), volts.get(), amps.get()));
-    }
-    return part.figure(Channel.DISPLAY_IN, record, key, setup.words())
-        .map(
-            f ->
-                f.because(
-                    f.because().watching("Read off the unit's own display, which may be wrong.")));
-  }
-
-  private static Figure product(String key, String name, Figure volts, Figure amps) {
-    double watts = volts.value() * amps.value();
-    Budget budget = volts.budget().scaled(amps.value()).with(amps.budget().scaled(volts.value()));
-    return Figure.of(
-        key,
-        name,
-        watts,
-        Unit.WATT,
-        Because.of(
-                budget,
-                Figures.plain(volts.value(), Unit.VOLT)
-                    + " × "
-                    + Figures.plain(amps.value(), Unit.AMPERE)
-                    + " = "
-                    + Figures.withUnit(Figures.fixed(watts, 1), Unit.WATT))
-            .from(volts, amps)
-            .summed(name));
+    Optional<Figure> product =
+        part.watts(Channel.IN_VOLTAGE, Channel.IN_CURRENT, record, key, setup.words());
+    return product.or(
+        () ->
+            part.figure(Channel.DISPLAY_IN, record, key, setup.words())
+                .map(
+                    f ->
+                        f.because(
+                            f.because()
+                                .watching(
+                                    "Read off the unit's own display, which may be wrong."))));
   }
 
   @Override
@@ -197,6 +164,9 @@ public final class SolarTrialTest implements TestType {
   }
 
   private static Optional<Figure> figure(Claim claim, SolarTrialRun run) {
-    return claim.subject() == Subject.SOLAR_POWER ? run.trial().most() : run.trial().portAmps();
+    // What went in at one voltage and one charge is the least the port takes.
+    return claim.subject() == Subject.SOLAR_POWER
+        ? run.trial().most()
+        : run.trial().portAmps().map(f -> f.bounded(Bound.AT_LEAST));
   }
 }

@@ -4,27 +4,23 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.bench.procedure.Procedure;
-import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.hand.Press;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.test.HandOnlySettings;
 import org.wiseember.trial.test.Kept;
 import org.wiseember.trial.test.LiveTile;
 import org.wiseember.trial.test.RigCable;
-import org.wiseember.trial.test.SimulatedRig;
-import org.wiseember.trial.test.TestSettings;
 
 /**
  * What USB is asked, and with what.
  *
  * @param use one port, two together, or a cable
  */
-public record UsbSettings(UsbTester tester, UsbUse use, String reason) implements TestSettings {
+public record UsbSettings(UsbTester tester, UsbUse use, String reason) implements HandOnlySettings {
   private static final String TESTER = "usbTester";
   private static final String USE = "usbUse";
   private static final double NO_FIVE_VOLTS = 6;
@@ -62,18 +58,8 @@ public record UsbSettings(UsbTester tester, UsbUse use, String reason) implement
   }
 
   @Override
-  public List<Double> loads() {
-    return List.of();
-  }
-
-  @Override
   public Map<String, String> particulars() {
     return Map.of(TESTER, tester.name(), USE, use.name());
-  }
-
-  @Override
-  public Procedure procedure() {
-    return byHand();
   }
 
   @Override
@@ -144,11 +130,6 @@ public record UsbSettings(UsbTester tester, UsbUse use, String reason) implement
             DoNow.When.BEFORE,
             "A trigger set to 20 V kills whatever 5 V device is plugged in behind it."),
         new DoNow("Read volts at the port, not behind the cable", DoNow.When.DURING, ""));
-  }
-
-  @Override
-  public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
-    return SimulatedRig.BARE;
   }
 
   @Override

@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
-import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.hand.Press;
@@ -25,19 +24,19 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
+import org.wiseember.trial.test.HandOnlyTest;
 import org.wiseember.trial.test.HandPart;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestHelp;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestSettings;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitFindings;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.RunSettings;
 
 /** A USB port asked for its profiles. */
-public final class UsbTest implements TestType {
+public final class UsbTest implements HandOnlyTest {
   /** Two readings at currents this near belong together, as a share; own choice. */
   private static final double SAME_AMPS = 0.05;
 
@@ -63,16 +62,6 @@ public final class UsbTest implements TestType {
   @Override
   public Group group() {
     return Group.PORTS;
-  }
-
-  @Override
-  public boolean byHandOnly() {
-    return true;
-  }
-
-  @Override
-  public boolean inLogs() {
-    return false;
   }
 
   @Override
@@ -141,23 +130,8 @@ public final class UsbTest implements TestType {
   }
 
   private static Optional<Figure> watts(RunRecord record, HandPart part, String name) {
-    Optional<Figure> volts = part.figure(Channel.DC_VOLTAGE, record, "volts_" + part.at(), name);
-    Optional<Figure> amps = part.figure(Channel.DC_CURRENT, record, "amps_" + part.at(), name);
-    if (volts.isEmpty() || amps.isEmpty()) {
-      return Optional.empty();
-    }
-    double v = volts.get().value();
-    double a = amps.get().value();
-    return Optional.of(
-        Figure.of(
-            "port_watts_" + part.at(),
-            name,
-            v * a,
-            Unit.WATT,
-            Because.of(
-                    volts.get().budget().scaled(a).with(amps.get().budget().scaled(v)),
-                    Figures.plain(v, Unit.VOLT) + " × " + Figures.plain(a, Unit.AMPERE))
-                .summed(name)));
+    return part.watts(
+        Channel.DC_VOLTAGE, Channel.DC_CURRENT, record, "port_watts_" + part.at(), name);
   }
 
   private static Optional<Figure> cable(RunRecord record, List<HandPart> parts) {
@@ -190,14 +164,8 @@ public final class UsbTest implements TestType {
   /** The last watts that were read before the port went off. */
   private static Optional<Figure> droppedOut(RunRecord record) {
     return HandPart.of(record, Press.WENT_OFF).stream()
-        .flatMap(p -> watts(record, p, "Dropped out at").stream())
-        .map(
-            f ->
-                f.as("usb_drop_out", "Dropped out above")
-                    .because(
-                        f.because()
-                            .watching(
-                                "It carried so much and went off; at how much more nobody read.")))
+        .flatMap(p -> watts(record, p, "Carried last before it went off").stream())
+        .map(f -> f.as("usb_drop_out", f.name()).bounded(Bound.AT_LEAST))
         .reduce((a, b) -> b);
   }
 
