@@ -31,6 +31,7 @@ final class HandPane extends VBox {
     setSpacing(12);
     chart = new HandChart(desk);
     VBox beside = new VBox(12, known, chart);
+    VBox.setVgrow(known, Priority.ALWAYS);
     VBox.setVgrow(chart, Priority.ALWAYS);
     HBox below = new HBox(12, notebook, beside);
     HBox.setHgrow(notebook, Priority.ALWAYS);

@@ -25,6 +25,9 @@ public final class RowsChart {
       new BasicStroke(1.6f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND);
   private static final double MARK = 9;
 
+  /** One row alone stands no further from its name than one of several. */
+  private static final int FEWEST = 4;
+
   /** The name stands so much of a row above its line. */
   private static final double NAME_ABOVE = 0.2;
 
@@ -61,7 +64,7 @@ public final class RowsChart {
     plot.setDomainGridlinesVisible(true);
     plot.setDomainAxis(look.axis(figure.across(), 0, ROOM_FOR_FIGURE * most, 6, palette.quiet()));
     NumberAxis down = new NumberAxis();
-    down.setRange(0, Math.max(1, rows.size()) + 0.15);
+    down.setRange(0, Math.max(FEWEST, rows.size()) + 0.15);
     down.setVisible(false);
     down.setInverted(true);
     plot.setRangeAxis(down);

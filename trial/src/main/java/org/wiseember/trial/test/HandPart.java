@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.hand.Press;
@@ -38,6 +39,17 @@ public record HandPart(int at, Press ended, double from, double to, List<KeptRea
    * @param ends the presses that end a part; they say what it was about
    */
   public static List<HandPart> of(RunRecord record, Press... ends) {
+    return of(record, Set.of(), ends);
+  }
+
+  /**
+   * The parts of a run where some presses only lead on: what was written before such a press
+   * belongs to the same part.
+   *
+   * @param leadingOn presses that begin no part of their own
+   * @param ends the presses that end a part; they say what it was about
+   */
+  public static List<HandPart> of(RunRecord record, Set<Press> leadingOn, Press... ends) {
     List<HandPart> parts = new ArrayList<>();
     double from = Double.NEGATIVE_INFINITY;
     for (Pressed p : record.pressed()) {
@@ -53,7 +65,9 @@ public record HandPart(int at, Press ended, double from, double to, List<KeptRea
                     .filter(r -> r.seconds() >= begun && r.seconds() <= p.seconds())
                     .toList()));
       }
-      from = p.seconds();
+      if (!leadingOn.contains(p.press())) {
+        from = p.seconds();
+      }
     }
     return parts;
   }

@@ -246,6 +246,36 @@ public class ByHandLaterTruthTest {
     assertTrue(((UsbRun) held.worked()).droppedOut().isEmpty());
   }
 
+  /** What was written a press too early still belongs to what it was about. */
+  @Test
+  public void aLineBeforeItsPressIsNotLost() {
+    Tester solar = new Tester(LABEL, plan(SolarTrialTest.KIND, Arrangements.of("1 x 100 W")), 1);
+    solar.writeSurely("22.1 V, 72 W, 80000 lx");
+    solar.press(Press.DONE);
+    solar.press(Press.READ);
+    SolarTrialRun run = (SolarTrialRun) solar.worked();
+    assertEquals(run.trial().most().orElseThrow().value(), 72.0);
+    assertEquals(run.trial().tried().get(0).lux().orElseThrow(), 80_000.0);
+    assertTrue(run.trial().tried().get(0).volts().isEmpty(), "volts of the open string");
+    Tester loads = new Tester(LABEL, plan(RealLoadTest.KIND, RealLoads.of("Kettle")), 1);
+    loads.writeSurely("0 Wh");
+    loads.press(Press.DONE);
+    loads.press(Press.ONE_DONE);
+    loads.writeSurely("120 Wh");
+    loads.press(Press.ENOUGH);
+    loads.press(Press.READ);
+    RealLoadRun done = (RealLoadRun) loads.worked();
+    assertEquals(done.done().get(0).each().orElseThrow().value(), 120.0);
+    // A total that was read before only is no total after.
+    Tester once = new Tester(LABEL, plan(RealLoadTest.KIND, RealLoads.of("Kettle")), 1);
+    once.writeSurely("0 Wh, 80 %");
+    once.press(Press.DONE);
+    once.press(Press.ONE_DONE);
+    once.press(Press.ENOUGH);
+    once.press(Press.READ);
+    assertTrue(((RealLoadRun) once.worked()).done().get(0).each().isEmpty());
+  }
+
   /** At one voltage and one charge a port may take less than it can: that breaks no promise. */
   @Test
   public void aSupplyConvictsNoPort() {

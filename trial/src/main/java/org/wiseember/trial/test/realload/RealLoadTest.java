@@ -94,7 +94,9 @@ public final class RealLoadTest implements HandOnlyTest {
     Optional<Figure> usable = asked.usableAc();
     List<RealLoadRun.Done> done = new ArrayList<>();
     List<HandPart> before = HandPart.of(record, Press.DONE);
-    for (HandPart after : HandPart.of(record, Press.READ)) {
+    // What was written once the last was done counts, pressed or not that it was enough.
+    Set<Press> leadingOn = Set.of(Press.ENOUGH, Press.WENT_OFF);
+    for (HandPart after : HandPart.of(record, leadingOn, Press.READ)) {
       if (after.at() < 1 || after.at() > lines.size()) {
         continue;
       }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
@@ -105,7 +106,12 @@ public final class SolarTrialTest implements HandOnlyTest {
         SolarTrialSettings.kept(record.run().settings().particulars()).arrangements().setups();
     List<Tried> tried = new ArrayList<>();
     List<String> refused = new ArrayList<>();
-    for (HandPart part : HandPart.of(record, Press.READ, Press.REFUSES)) {
+    List<HandPart> parts = HandPart.of(record, Press.READ, Press.REFUSES);
+    // Watts and light are of the arrangement even where they were written before it was pressed
+    // that it is plugged in; volts written then are those of the open string.
+    List<HandPart> early = HandPart.of(record, Set.of(Press.DONE), Press.READ, Press.REFUSES);
+    for (int i = 0; i < parts.size(); i++) {
+      HandPart part = parts.get(i);
       if (part.at() < 1 || part.at() > setups.size()) {
         continue;
       }
@@ -114,12 +120,14 @@ public final class SolarTrialTest implements HandOnlyTest {
         refused.add(setup.words());
         continue;
       }
+      HandPart whole = early.get(i);
+      OptionalDouble light = part.mean(Channel.ILLUMINANCE);
       tried.add(
           new Tried(
               part.at(),
               setup,
-              watts(record, part, setup),
-              part.mean(Channel.ILLUMINANCE),
+              watts(record, part, setup).or(() -> power(record, whole, setup)),
+              light.isPresent() ? light : whole.mean(Channel.ILLUMINANCE),
               part.mean(Channel.IN_CURRENT),
               part.mean(Channel.IN_VOLTAGE)));
     }
@@ -127,10 +135,14 @@ public final class SolarTrialTest implements HandOnlyTest {
         record.kept(), SolarTrial.of(tried, record.meterOrAssumed(Channel.IN_CURRENT)), refused);
   }
 
+  private static Optional<Figure> power(RunRecord record, HandPart part, TriedSetup setup) {
+    return part.figure(Channel.IN_POWER, record, "tried_" + part.at(), setup.words());
+  }
+
   /** Read by a meter, else volts × amps, else what the unit shows. */
   private static Optional<Figure> watts(RunRecord record, HandPart part, TriedSetup setup) {
     String key = "tried_" + part.at();
-    Optional<Figure> read = part.figure(Channel.IN_POWER, record, key, setup.words());
+    Optional<Figure> read = power(record, part, setup);
     if (read.isPresent()) {
       return read;
     }
