@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.wiseember.bench.procedure.WaveSteps;
+import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
 import org.wiseember.report.page.UnitPage;
@@ -61,6 +62,14 @@ final class Report implements Callable<Integer> {
               + " Waveform without it.")
   private List<String> tests;
 
+  @Option(
+      names = "--reader",
+      paramLabel = "UNITS",
+      description =
+          "What figures are told in, some of c f, both mm2 awg, m ft, kg lb, 24h 12h with commas"
+              + " between; °C, both sizes of a wire, m, kg and 24 h without it.")
+  private String reader;
+
   @Override
   public Integer call() throws Exception {
     String name = String.valueOf(out.getFileName()).toLowerCase(Locale.ROOT);
@@ -68,6 +77,7 @@ final class Report implements Callable<Integer> {
     if (!pdf && !name.endsWith(".html")) {
       throw new ParameterException(spec.commandLine(), "--out ends in .html or .pdf.");
     }
+    ReaderUnits units = units();
     if (tests != null) {
       for (String test : tests) {
         if (!test.equals("all") && AllTests.byKey(test).isEmpty()) {
@@ -94,7 +104,7 @@ final class Report implements Callable<Integer> {
               LocalDate.now(ZoneId.systemDefault()),
               events,
               TrialPage.newest(judgement, this::wanted));
-      String html = new PageHtml().write(page);
+      String html = new PageHtml(units).write(page);
       WholeFile.write(
           out,
           stream -> {
@@ -106,6 +116,14 @@ final class Report implements Callable<Integer> {
           });
     }
     return 0;
+  }
+
+  private ReaderUnits units() {
+    try {
+      return ReaderUnits.named(reader == null ? "" : reader);
+    } catch (IllegalArgumentException e) {
+      throw new ParameterException(spec.commandLine(), "--reader: " + e.getMessage(), e);
+    }
   }
 
   /** The tests that get a sheet of their own: those named, else the waves where there are any. */

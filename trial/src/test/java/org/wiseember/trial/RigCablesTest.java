@@ -100,12 +100,12 @@ public class RigCablesTest {
     assertEquals(usb.amps(), 5, 1e-9);
   }
 
-  /** Two in series reach 62.2 V at −8 °C: refused. At 15 °C they may go in. */
+  /** Two in series reach 62.2 V at −8\u00a0°C: refused. At 15 °C they may go in. */
   @Test
   public void onlyVoltsRefuseACharge() {
     ChargeSetting sun = ChargeSetting.WALL.from(Set.of(ChargeSource.SOLAR));
     ChargeSetting two = sun.with(new Arrangement(PANEL, 2, 1), COLD);
-    assertTrue(ChargeRefusal.of(STATION, two).orElseThrow().contains("62.2 V at −8 °C"));
+    assertTrue(ChargeRefusal.of(STATION, two).orElseThrow().contains("62.2 V at −8\u00a0°C"));
     assertTrue(Plans.of(Charge.KIND, STATION, onHand().with(two)).isEmpty());
     Site warm = new Site(COLD.day(), 15, 17);
     assertFalse(

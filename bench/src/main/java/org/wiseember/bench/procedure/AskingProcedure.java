@@ -101,7 +101,7 @@ abstract class AskingProcedure extends PhasedProcedure {
     double celsius = frame.value(Channel.CASE_TEMPERATURE);
     boolean hot = celsius >= HotSpot.TOO_HOT;
     if (hot) {
-      finish("The case reached " + Figures.fixed(celsius, 0) + " °C. Load off, let it cool.");
+      finish("The case reached " + Figures.fixed(celsius, 0) + "\u00a0°C. Load off, let it cool.");
       out.add(new Notice(frame.seconds(), "too_hot", ending));
     }
     return hot;

@@ -224,7 +224,7 @@ public final class Charge extends AskingProcedure {
               "Meter between wall and charger, its own cable",
               DoNow.When.BEFORE,
               "Chargers run warm for hours: on a hard floor, air around them, a smoke alarm in the"
-                  + " room, and nobody asleep beside it. Lithium cells are not charged below 0 °C.");
+                  + " room, and nobody asleep beside it. Lithium cells are not charged below 0\u00a0°C.");
       case CAR ->
           new DoNow(
               "Car running, voltmeter and clamp at the unit's end of the lead",

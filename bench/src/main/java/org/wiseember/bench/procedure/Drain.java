@@ -44,7 +44,7 @@ public final class Drain extends PhasedProcedure {
   private static final double HOT_CASE = 60;
 
   private static final String HOT_PLUGS =
-      "Stop at smell, smoke, swelling or a case of 60 °C. Fixed wiring is work for a licensed"
+      "Stop at smell, smoke, swelling or a case of 60\u00a0°C. Fixed wiring is work for a licensed"
           + " electrician under your local code.";
 
   private final boolean dc;
@@ -325,7 +325,7 @@ public final class Drain extends PhasedProcedure {
               "hot",
               "Case at "
                   + Figures.fixed(celsius, 0)
-                  + " °C. Stop if it smells, smokes or swells."));
+                  + "\u00a0°C. Stop if it smells, smokes or swells."));
     }
   }
 
@@ -344,7 +344,7 @@ public final class Drain extends PhasedProcedure {
         new DoNow("Charge full, rest 30 min", DoNow.When.BEFORE, ""),
         new DoNow("Set the meter total to zero", DoNow.When.BEFORE, ""),
         new DoNow(
-            "Heater on a hard floor, 1 m clear",
+            "Heater on a hard floor, 1\u00a0m clear",
             DoNow.When.BEFORE,
             "Heaters set fire to what touches them. Keep cloth, paper and packaging a metre away,"
                 + " and do not leave the first ten minutes alone."),

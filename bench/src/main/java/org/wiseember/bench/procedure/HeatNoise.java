@@ -88,10 +88,10 @@ public final class HeatNoise extends AskingProcedure {
         new DoNow("Matt black tape where a thermal camera looks", DoNow.When.BEFORE, ""),
         new DoNow("Sound meter at the noted distance, on no hard wall", DoNow.When.BEFORE, ""),
         new DoNow(
-            "Heaters on a hard floor, 1 m clear",
+            "Heaters on a hard floor, 1\u00a0m clear",
             DoNow.When.BEFORE,
             "Heaters set fire to what touches them. Stop at smell, smoke or a hot plug, and at a case"
-                + " of 60 °C."),
+                + " of 60\u00a0°C."),
         new DoNow("Type the fan's step whenever it changes", DoNow.When.DURING, ""),
         new DoNow(
             "Look for the hottest spot, plugs and outlets too; type it with its place",

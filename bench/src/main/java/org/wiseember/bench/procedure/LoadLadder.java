@@ -185,7 +185,7 @@ public final class LoadLadder extends AskingProcedure {
         new DoNow("Zero the clamp with no current", DoNow.When.BEFORE, ""),
         new DoNow("No charger, no solar plugged in", DoNow.When.BEFORE, ""),
         new DoNow(
-            "Heaters on a hard floor, 1 m clear",
+            "Heaters on a hard floor, 1\u00a0m clear",
             DoNow.When.DURING,
             "Heaters set fire to what touches them. Stop at smell, smoke or a hot plug."),
         new DoNow("Unplug the last load", DoNow.When.AFTER, ""));

@@ -288,9 +288,9 @@ public final class OverloadHolds extends AskingProcedure {
             "More than the rating heats plugs, leads and the unit itself. Use leads that carry the"
                 + " load, laid out flat, and feel no plug while it is on."),
         new DoNow(
-            "Heaters on a hard floor, 1 m clear, extinguisher at hand",
+            "Heaters on a hard floor, 1\u00a0m clear, extinguisher at hand",
             DoNow.When.BEFORE,
-            "Stay with it. Pull the plug at smell, smoke, swelling, or a case of 60 °C; never leave"
+            "Stay with it. Pull the plug at smell, smoke, swelling, or a case of 60\u00a0°C; never leave"
                 + " an overload alone."),
         new DoNow("No charger, no solar plugged in", DoNow.When.BEFORE, ""),
         new DoNow("Hand on the plug while a load is held", DoNow.When.DURING, ""),

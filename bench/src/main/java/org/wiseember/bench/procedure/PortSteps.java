@@ -73,7 +73,7 @@ public final class PortSteps extends AskingProcedure {
         new DoNow(
             "Polarity checked, leads for the current",
             DoNow.When.BEFORE,
-            "Plus to plus before power. Thin leads get hot: 10 A want 1.5 mm² or more, and a fuse"
+            "Plus to plus before power. Thin leads get hot: 10 A want 16\u00a0AWG or 1.5\u00a0mm² or thicker, and a fuse"
                 + " next to the port for anything longer than your arm."),
         new DoNow("Voltmeter at the port's own terminals", DoNow.When.BEFORE, ""),
         new DoNow("Else measure the leads' ohms and type them in Evidence", DoNow.When.BEFORE, ""),

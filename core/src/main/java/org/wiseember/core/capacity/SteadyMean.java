@@ -113,7 +113,7 @@ public record SteadyMean(Figure mean, Figure least, Figure most) {
               Contribution.rectangular(
                   "Meter, " + meter.words() + (assumed ? ", assumed" : ""), meter.halfWidth(value)),
               Contribution.rectangular("Last digit of the meter", meter.resolution() / 2));
-      String result = Figures.rounded(value, budget.u95()) + " " + channel.unit().symbol();
+      String result = Figures.withUnit(Figures.rounded(value, budget.u95()), channel.unit());
       return Figure.of(
           key + channel.key(),
           name + which,

@@ -84,7 +84,7 @@ public record ChargeLimits(
                 Budget.of(Contribution.wholeWidth("Where a slow fall begins", Derating.UNSURE)),
                 "Case when the power began to follow its warmth = "
                     + Figures.fixed(celsius, 0)
-                    + " °C")
+                    + "\u00a0°C")
             .summed("of the case"));
   }
 

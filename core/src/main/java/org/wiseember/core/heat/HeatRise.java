@@ -246,11 +246,11 @@ public record HeatRise(
                 "unfinished_rise",
                 "It was still warming: "
                     + Figures.fixed(rise, 1)
-                    + " K after "
+                    + "\u00a0K after "
                     + Figures.duration(last)
                     + ", heading for "
                     + Figures.withUncertainty(line.end(), budget.u95())
-                    + " K."));
+                    + "\u00a0K."));
       }
       tau = Optional.of(timeConstant(constant, 2 * u[1]));
       heading = Optional.of(heading(line, budget, now, tau.get(), warnings));
@@ -287,7 +287,7 @@ public record HeatRise(
                     budget,
                     "Case less room = "
                         + Figures.rounded(rise, budget.u95())
-                        + " K after "
+                        + "\u00a0K after "
                         + Figures.duration(last))
                 .summed("as far as it went")
                 .otherwise(SCHOOLS));
@@ -305,9 +305,9 @@ public record HeatRise(
                 budget,
                 "ΔT = "
                     + Figures.rounded(line.end(), budget.u95())
-                    + " K − "
+                    + "\u00a0K − "
                     + Figures.fixed(-line.swing(), 1)
-                    + " K · exp(−t ÷ "
+                    + "\u00a0K · exp(−t ÷ "
                     + Figures.fixed(constant.value() / 60, 1)
                     + " min)")
             .summed("where it is heading")

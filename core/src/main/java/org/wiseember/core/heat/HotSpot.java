@@ -25,7 +25,7 @@ public record HotSpot(
 
   /** {@code 61.5 °C at the outlet}. */
   public String words() {
-    return Figures.fixed(celsius, 1) + " °C" + (place.isEmpty() ? "" : " at " + place);
+    return Figures.fixed(celsius, 1) + "\u00a0°C" + (place.isEmpty() ? "" : " at " + place);
   }
 
   /** How far it lies above the room, K. */
@@ -40,7 +40,7 @@ public record HotSpot(
     if (celsius >= TOO_HOT) {
       watch.add(
           Figures.plain(TOO_HOT)
-              + " °C and more is where to stop: load off, and look at plug and outlet.");
+              + "\u00a0°C and more is where to stop: load off, and look at plug and outlet.");
     }
     return Figure.of(
         "hot_spot",
@@ -50,11 +50,11 @@ public record HotSpot(
         Because.of(
                 budget,
                 Figures.fixed(celsius, 1)
-                    + " °C − room "
+                    + "\u00a0°C − room "
                     + Figures.fixed(roomCelsius, 1)
-                    + " °C = "
+                    + "\u00a0°C = "
                     + Figures.fixed(celsius - roomCelsius, 1)
-                    + " K")
+                    + "\u00a0K")
             .summed(place.isEmpty() ? "the highest that was read" : "at " + place)
             .watching(watch)
             .otherwise(

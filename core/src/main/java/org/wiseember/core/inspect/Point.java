@@ -9,7 +9,9 @@ public enum Point {
   CABLES(
       "The cables it needs are in the box",
       "Wall, car, solar: write what is missing, and how long they are."),
-  WEIGHT("You can carry it where you use it", "Put it on a scale and write it, such as: 11.2 kg."),
+  WEIGHT(
+      "You can carry it where you use it",
+      "Put it on a scale and write it, such as: 11.2\u00a0kg."),
   TERMINALS(
       "Terminals, sockets and fuses are solid",
       "Pull gently at each. Can the fuse be reached and changed? Write its size."),

@@ -2,6 +2,7 @@ package org.wiseember.core.label;
 
 import java.util.Objects;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 
 /**
  * Under what a claim holds.
@@ -53,11 +54,11 @@ public record Condition(Kind kind, double value) {
       case TO_PERCENT -> "to " + Figures.plain(value) + " %";
       case FROM_PERCENT -> "from " + Figures.plain(value) + " %";
       case EACH_OF -> "each of " + Figures.plain(value);
-      case AT_TEMPERATURE -> "at " + Figures.plain(value) + " °C";
+      case AT_TEMPERATURE -> "at " + Figures.plain(value, Unit.CELSIUS);
       case REGULATED -> "regulated";
       case ASSUMED_TOLERANCE -> "± " + Figures.plain(value) + " % assumed";
       case UPPER_LIMIT_ONLY -> "lower end not given";
-      case AT_DISTANCE -> "at " + Figures.plain(value) + " m";
+      case AT_DISTANCE -> "at " + Figures.plain(value, Unit.METRE);
     };
   }
 

@@ -45,7 +45,7 @@ public record Noise(String load, double all, double background, double metres, M
     Figure figure =
         Figure.of(
             "noise@" + Figures.plain(at),
-            "Noise at " + Figures.plain(at) + " m",
+            "Noise at " + Figures.plain(at, Unit.METRE),
             level,
             Unit.DECIBEL,
             Because.of(budget(at), sum(at))
@@ -55,7 +55,7 @@ public record Noise(String load, double all, double background, double metres, M
                         : "at " + load + ", with the room")
                 .watching(watch())
                 .otherwise(
-                    "Some measure at 0.3 m, some at 1 m, some where they sit; without the distance a"
+                    "Some measure at 0.3\u00a0m, some at 1\u00a0m, some where they sit; without the distance a"
                         + " level says nothing."));
     return standsOut() ? figure : figure.bounded(Bound.AT_MOST);
   }
@@ -96,10 +96,10 @@ public record Noise(String load, double all, double background, double metres, M
     if (at != metres) {
       sum.add(
           "From "
-              + Figures.plain(metres)
-              + " m to "
-              + Figures.plain(at)
-              + " m: − 20·lg("
+              + Figures.plain(metres, Unit.METRE)
+              + " to "
+              + Figures.plain(at, Unit.METRE)
+              + ": − 20·lg("
               + Figures.plain(at)
               + " ÷ "
               + Figures.plain(metres)

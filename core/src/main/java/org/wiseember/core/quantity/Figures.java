@@ -13,6 +13,11 @@ public final class Figures {
   /** U+2009, which every face we ship contains. */
   public static final char THIN_SPACE = '\u2009';
 
+  /**
+   * U+00A0, before the units a reader may choose: {@link ReaderUnits} knows figures of ours by it.
+   */
+  public static final char NO_BREAK = '\u00a0';
+
   private static final String NO_VALUE = "–";
 
   private Figures() {}
@@ -52,6 +57,11 @@ public final class Figures {
     return withUnit(plain(value), unit);
   }
 
+  /** Like {@link #fixed(double, int)}, followed by the unit's symbol. */
+  public static String fixed(double value, int decimals, Unit unit) {
+    return withUnit(fixed(value, decimals), unit);
+  }
+
   /**
    * How many decimals a figure with this uncertainty deserves: the uncertainty keeps two
    * significant digits when it starts with 1 or 2, else one (GUM 7.2.6 asks for no more than two).
@@ -86,7 +96,9 @@ public final class Figures {
 
   /** Puts the unit's symbol after a written number; a plain count stays as it is. */
   public static String withUnit(String number, Unit unit) {
-    return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
+    return unit.symbol().isEmpty()
+        ? number
+        : number + (unit.readersChoice() ? NO_BREAK : ' ') + unit.symbol();
   }
 
   /** {@code 3rd}, {@code 11th}, {@code 22nd}. */

@@ -18,6 +18,9 @@ public enum Unit {
   KELVIN("K"),
   PERCENT("%"),
   KILOGRAM("kg"),
+  METRE("m"),
+  /** Of a wire. */
+  SQUARE_MILLIMETRE("mm²"),
   DECIBEL("dB"),
   YEAR("years"),
   LUX("lx"),
@@ -35,6 +38,14 @@ public enum Unit {
   /** The symbol as printed after a figure; empty for a plain count. */
   public String symbol() {
     return symbol;
+  }
+
+  /** Whether readers choose what a figure of it is shown in: {@link ReaderUnits}. */
+  public boolean readersChoice() {
+    return switch (this) {
+      case CELSIUS, KELVIN, KILOGRAM, METRE, SQUARE_MILLIMETRE -> true;
+      default -> false;
+    };
   }
 
   /**

@@ -36,7 +36,8 @@ public final class ColdVolts {
    */
   public static double factor(Panel panel, double celsius) {
     if (!(celsius >= -60 && celsius <= 60)) {
-      throw new IllegalArgumentException("a coldest morning lies between -60 and 60 °C");
+      throw new IllegalArgumentException(
+          "a coldest morning lies between −60\u00a0°C and 60\u00a0°C");
     }
     if (celsius >= TEST_CELSIUS) {
       return 1;

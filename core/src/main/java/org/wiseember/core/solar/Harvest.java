@@ -101,8 +101,8 @@ public record Harvest(double watts, double lux, Figure scaled, Figure ofPlate) {
                     + " lx for each W/m²",
                 "Cells taken to be at "
                     + Figures.fixed(cells, 0)
-                    + " °C, 30 K over the air in full sun",
-                "Brought to 1 000 W/m² and 25 °C by the panel's single-diode model: "
+                    + "\u00a0°C, 30\u00a0K over the air in full sun",
+                "Brought to 1 000 W/m² and 25\u00a0°C by the panel's single-diode model: "
                     + Figures.rounded(scaled, budget.u95())
                     + " W")
             .summed("where nothing but the light held the panels back")

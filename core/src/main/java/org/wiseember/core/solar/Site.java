@@ -15,7 +15,7 @@ public record Site(SunDay day, double coldestCelsius, double airCelsius) {
 
   public Site {
     if (!(Math.abs(coldestCelsius) <= 60) || !(Math.abs(airCelsius) <= 60)) {
-      throw new IllegalArgumentException("air on earth lies between -60 and 60 °C");
+      throw new IllegalArgumentException("air on earth lies between −60\u00a0°C and 60\u00a0°C");
     }
   }
 }

@@ -83,7 +83,7 @@ public final class WayBecause {
             + (ColdVolts.bySheet(panel)
                 ? ", by its coefficient of "
                     + Figures.plain(panel.voltsPerKelvin())
-                    + " % a kelvin from 25 °C"
+                    + " % a kelvin from 25\u00a0°C"
                 : ", by NEC table 690.7(A)"));
     double warm = arrangement.series() * panel.openVolts();
     boolean coldOnly = warm <= port.mostVolts() && way.coldVolts() > port.mostVolts();
@@ -95,7 +95,7 @@ public final class WayBecause {
             + " V; the port may see "
             + Figures.plain(port.mostVolts(), Unit.VOLT)
             + (coldOnly
-                ? ". At 25 °C it would be "
+                ? ". At 25\u00a0°C it would be "
                     + Figures.fixed(warm, 1)
                     + " V: the cold alone forbids it"
                 : ""));
@@ -110,7 +110,7 @@ public final class WayBecause {
     sum.add(
         "In full sun with cells at "
             + Figures.fixed(cells, 0)
-            + " °C the panels could give "
+            + "\u00a0°C the panels could give "
             + Figures.fixed(could, 0)
             + " W at "
             + Figures.fixed(arrangement.series() * peak[0], 1)

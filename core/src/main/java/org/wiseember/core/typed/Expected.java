@@ -1,5 +1,7 @@
 package org.wiseember.core.typed;
 
+import org.wiseember.core.quantity.ReaderUnits;
+
 /**
  * What is known at the moment a reading is typed; NaN where nothing is.
  *
@@ -10,6 +12,7 @@ package org.wiseember.core.typed;
  * @param lastTotal newest typed total of the same meter, Wh
  * @param lastClock newest typed clock, s
  * @param lastDisplay newest display charge, %
+ * @param reader what somebody means who writes no unit to a temperature or a weight
  */
 public record Expected(
     double elapsedSeconds,
@@ -18,37 +21,79 @@ public record Expected(
     double watts,
     double lastTotal,
     double lastClock,
-    double lastDisplay) {
+    double lastDisplay,
+    ReaderUnits reader) {
   /** Nothing is known. */
   public static Expected nothing() {
     double no = Double.NaN;
-    return new Expected(no, no, no, no, no, no, no);
+    return new Expected(no, no, no, no, no, no, no, ReaderUnits.AS_KEPT);
   }
 
   public Expected elapsed(double seconds) {
     return new Expected(
-        seconds, countedWattHours, ratedWattHours, watts, lastTotal, lastClock, lastDisplay);
+        seconds,
+        countedWattHours,
+        ratedWattHours,
+        watts,
+        lastTotal,
+        lastClock,
+        lastDisplay,
+        reader);
   }
 
   public Expected counted(double wattHours) {
     return new Expected(
-        elapsedSeconds, wattHours, ratedWattHours, watts, lastTotal, lastClock, lastDisplay);
+        elapsedSeconds,
+        wattHours,
+        ratedWattHours,
+        watts,
+        lastTotal,
+        lastClock,
+        lastDisplay,
+        reader);
   }
 
   public Expected rated(double wattHours) {
     return new Expected(
-        elapsedSeconds, countedWattHours, wattHours, watts, lastTotal, lastClock, lastDisplay);
+        elapsedSeconds,
+        countedWattHours,
+        wattHours,
+        watts,
+        lastTotal,
+        lastClock,
+        lastDisplay,
+        reader);
   }
 
   public Expected watts(double now) {
     return new Expected(
-        elapsedSeconds, countedWattHours, ratedWattHours, now, lastTotal, lastClock, lastDisplay);
+        elapsedSeconds,
+        countedWattHours,
+        ratedWattHours,
+        now,
+        lastTotal,
+        lastClock,
+        lastDisplay,
+        reader);
+  }
+
+  /** Typed by somebody who is used to these units. */
+  public Expected by(ReaderUnits units) {
+    return new Expected(
+        elapsedSeconds,
+        countedWattHours,
+        ratedWattHours,
+        watts,
+        lastTotal,
+        lastClock,
+        lastDisplay,
+        units);
   }
 
   /** After these typed readings. */
   public Expected after(double total, double clock, double display) {
     return new Expected(
-        elapsedSeconds, countedWattHours, ratedWattHours, watts, total, clock, display);
+        elapsedSeconds, countedWattHours, ratedWattHours, watts, total, clock, display, reader);
   }
 
   /** Energy by now from what is known: counted, else power times time; NaN where neither is. */

@@ -18,7 +18,8 @@ import java.util.regex.Pattern;
  * @param trouble why a named moment cannot be, one sentence; empty where it can
  */
 record NotebookMoment(Optional<NotebookEntry.Moment> moment, String rest, String trouble) {
-  private static final String TIME = "(?<h>\\d{1,2}):(?<m>[0-5]\\d)(?::(?<s>[0-5]\\d))?";
+  private static final String TIME =
+      "(?<h>\\d{1,2}):(?<m>[0-5]\\d)(?::(?<s>[0-5]\\d))?(?:\\s?(?<half>[ap])\\.?m\\b\\.?)?";
 
   private static final Pattern LAST =
       Pattern.compile(
@@ -44,10 +45,11 @@ record NotebookMoment(Optional<NotebookEntry.Moment> moment, String rest, String
   /**
    * Looks for one.
    *
+   * @param twelveHours whether a time of day without am or pm may be one after noon
    * @param started when the run began, by the wall clock
    * @param now s on the run's clock
    */
-  static NotebookMoment in(String line, LocalDateTime started, double now) {
+  static NotebookMoment in(String line, boolean twelveHours, LocalDateTime started, double now) {
     Matcher m = LAST.matcher(line);
     boolean found = m.matches();
     if (!found) {
@@ -59,7 +61,7 @@ record NotebookMoment(Optional<NotebookEntry.Moment> moment, String rest, String
     }
     boolean toTheSecond = m.group("s") != null;
     double step = toTheSecond ? 1 : 60;
-    double at = seconds(m, started, now);
+    double at = seconds(m, twelveHours, started, now);
     if (Double.isNaN(at)) {
       return new NotebookMoment(
           Optional.empty(),
@@ -74,24 +76,37 @@ record NotebookMoment(Optional<NotebookEntry.Moment> moment, String rest, String
   }
 
   /** s on the run's clock at which the named minute or second begins; NaN where it cannot be. */
-  private static double seconds(Matcher m, LocalDateTime started, double now) {
+  private static double seconds(Matcher m, boolean twelveHours, LocalDateTime started, double now) {
     int h = Integer.parseInt(m.group("h"));
     int min = Integer.parseInt(m.group("m"));
     int s = m.group("s") == null ? 0 : Integer.parseInt(m.group("s"));
-    double wall = Double.NaN;
+    double step = m.group("s") == null ? 60 : 1;
+    String half = m.group("half");
+    if (half != null) {
+      int hour = h % 12 + (half.equalsIgnoreCase("p") ? 12 : 0);
+      return h < 1 || h > 12 ? Double.NaN : upToNow(ofDay(hour, min, s, step, started), now);
+    }
+    double wall = upToNow(ofDay(h, min, s, step, started), now);
+    double afterNoon =
+        twelveHours && h <= 12
+            ? upToNow(ofDay(h % 12 + 12, min, s, step, started), now)
+            : Double.NaN;
+    double since = upToNow(3600.0 * h + 60 * min + s, now);
+    return !Double.isNaN(wall) ? wall : !Double.isNaN(afterNoon) ? afterNoon : since;
+  }
+
+  /** s from the start to the next such time of the day; NaN where there is none. */
+  private static double ofDay(int h, int min, int s, double step, LocalDateTime started) {
     try {
       LocalDateTime at = started.toLocalDate().atTime(LocalTime.of(h, min, s));
-      double step = m.group("s") == null ? 60 : 1;
-      for (; Double.isNaN(wall) || wall <= -step; at = at.plusDays(1)) {
-        wall = ChronoUnit.MILLIS.between(started, at) / 1000.0;
-      }
+      double wall = ChronoUnit.MILLIS.between(started, at) / 1000.0;
+      return wall <= -step ? wall + 86_400 : wall;
     } catch (DateTimeException noTimeOfDay) {
-      wall = Double.NaN;
+      return Double.NaN;
     }
-    if (wall <= now + AHEAD) {
-      return Math.max(0, wall);
-    }
-    double since = 3600.0 * h + 60 * min + s;
-    return since <= now + AHEAD ? since : Double.NaN;
+  }
+
+  private static double upToNow(double seconds, double now) {
+    return seconds <= now + AHEAD ? Math.max(0, seconds) : Double.NaN;
   }
 }

@@ -41,6 +41,10 @@ record NotebookPhrase(TypedKind kind, String figure) {
   private static final Pattern CALLED =
       Pattern.compile("(?:pull(?:s|ed)?|lamp|computer)\\b.*", Pattern.CASE_INSENSITIVE);
 
+  /** What may stand without a unit, since its name tells it. */
+  private static final Pattern NAMED =
+      Pattern.compile("(?:the )?(?<what>case|room|weight|weighs)(?: is| at)?");
+
   /** Volts below this at a bench with both sides are those of the DC side. */
   private static final double DIRECT_VOLTS = 70;
 
@@ -133,6 +137,14 @@ record NotebookPhrase(TypedKind kind, String figure) {
     }
     if (display && words.isEmpty()) {
       return TypedKind.DISPLAY;
+    }
+    Matcher named = NAMED.matcher(words);
+    if (named.matches()) {
+      return switch (named.group("what")) {
+        case "case" -> TypedKind.CASE;
+        case "room" -> TypedKind.ROOM;
+        default -> TypedKind.WEIGHT;
+      };
     }
     return words.isEmpty() && m.group("after").isBlank()
         ? wanted.stream().filter(k -> k != TypedKind.CLOCK).findFirst().orElse(null)

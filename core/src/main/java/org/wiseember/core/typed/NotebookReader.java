@@ -73,7 +73,8 @@ public final class NotebookReader {
     boolean named = who.matches() && !DISPLAY.matcher(who.group("who")).matches();
     String name = named ? who.group("who") : readBy.matches() ? readBy.group("who") : "";
     String said = named ? who.group("rest") : readBy.matches() ? readBy.group("rest") : text;
-    NotebookMoment moment = NotebookMoment.in(said.strip(), started, now);
+    NotebookMoment moment =
+        NotebookMoment.in(said.strip(), expected.reader().twelveHours(), started, now);
     Understood understood = new Understood(name);
     understood.when = moment.moment();
     understood.take(moment.rest());

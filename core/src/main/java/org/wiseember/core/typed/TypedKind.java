@@ -22,8 +22,8 @@ public enum TypedKind {
   TIME_LEFT("Display, to empty", Unit.MINUTE, Channel.DISPLAY_TIME_LEFT, "1:20"),
   DC_VOLTS("DC volts", Unit.VOLT, Channel.DC_VOLTAGE, "12.34 V"),
   DC_AMPS("DC amps", Unit.AMPERE, Channel.DC_CURRENT, "18.44 A"),
-  CASE("Case", Unit.CELSIUS, Channel.CASE_TEMPERATURE, "44.6 °C"),
-  ROOM("Room", Unit.CELSIUS, Channel.ROOM_TEMPERATURE, "21.8 °C"),
+  CASE("Case", Unit.CELSIUS, Channel.CASE_TEMPERATURE, "44.6\u00a0°C"),
+  ROOM("Room", Unit.CELSIUS, Channel.ROOM_TEMPERATURE, "21.8\u00a0°C"),
   PEAK("Inrush peak", Unit.AMPERE, Channel.PEAK_CURRENT, "29 A"),
   SOUND("Sound", Unit.DECIBEL, Channel.SOUND_LEVEL, "42 dB"),
   IN_POWER("Watts in", Unit.WATT, Channel.IN_POWER, "900 W"),
@@ -33,7 +33,7 @@ public enum TypedKind {
   IN_AMPS("Amps in, DC", Unit.AMPERE, Channel.IN_CURRENT, "9.8 A"),
   LIGHT("Light", Unit.LUX, Channel.ILLUMINANCE, "79 800 lx"),
   TIME_TO_FULL("Display, to full", Unit.MINUTE, Channel.DISPLAY_TIME, "1:24 or 84 min"),
-  SPOT("Hottest spot", Unit.CELSIUS, Channel.SPOT_TEMPERATURE, "61 °C at the plug"),
+  SPOT("Hottest spot", Unit.CELSIUS, Channel.SPOT_TEMPERATURE, "61\u00a0°C at the plug"),
   FAN("Fan step", Unit.ONE, Channel.FAN_STEP, "off, 1, 2"),
   OTHER_POWER("Watts, other leg", Unit.WATT, Channel.SECOND_AC_POWER, "1 480 W"),
   PULLS("Pulls of the plug", Unit.ONE, Channel.PULLS, "5"),
@@ -42,7 +42,7 @@ public enum TypedKind {
   AC_ALIVE("AC outlet", Unit.ONE, Channel.AC_ALIVE, "on, off, back"),
   DC_ALIVE("12 V port", Unit.ONE, Channel.DC_ALIVE, "on, off, back"),
   USB_ALIVE("USB", Unit.ONE, Channel.USB_ALIVE, "on, off, back"),
-  WEIGHT("Weight", Unit.KILOGRAM, Channel.WEIGHT, "11.2 kg or 24.7 lb"),
+  WEIGHT("Weight", Unit.KILOGRAM, Channel.WEIGHT, "11.2\u00a0kg"),
   START_UP("Start-up", Unit.SECOND, Channel.START_UP, "4 s");
 
   private final String words;

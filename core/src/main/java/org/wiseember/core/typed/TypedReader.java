@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.supply.Alive;
 import org.wiseember.core.trace.Plausible;
 
@@ -32,6 +33,9 @@ public final class TypedReader {
 
   private static final double KILO = 1000;
   private static final double SECONDS_A_MINUTE = 60;
+
+  private static final ReaderUnits FAHRENHEIT = ReaderUnits.AS_KEPT.temperature(true);
+  private static final ReaderUnits POUNDS = ReaderUnits.AS_KEPT.weight(true);
 
   private TypedReader() {}
 
@@ -88,7 +92,7 @@ public final class TypedReader {
       case TIME_LEFT -> toCome(kind, stripped);
       case DC_VOLTS -> roundedVolts(plain(TypedKind.DC_VOLTS, stripped, "v", "12.34 V", 1));
       case DC_AMPS -> plain(TypedKind.DC_AMPS, stripped, "a", "18.44 A", 1);
-      case CASE, ROOM -> celsius(kind, stripped);
+      case CASE, ROOM -> temperature(kind, stripped, expected);
       case PEAK -> plain(TypedKind.PEAK, stripped, "a", "29 A", 1);
       case SOUND -> plain(TypedKind.SOUND, withoutWeighting(stripped), "db", "42.5 dB", 1);
       case IN_POWER, WALL_POWER, USB_POWER -> plain(kind, stripped, "w", "900 W", 1);
@@ -96,12 +100,12 @@ public final class TypedReader {
       case IN_AMPS -> plain(kind, stripped, "a", "9.8 A", 1);
       case LIGHT -> light(stripped);
       case TIME_TO_FULL -> toCome(kind, stripped);
-      case SPOT -> TypedSpot.read(stripped);
+      case SPOT -> TypedSpot.read(stripped, expected);
       case FAN -> fan(stripped);
       case OTHER_POWER -> plain(TypedKind.OTHER_POWER, stripped, "w", "1 480 W", 1);
       case PULLS, LAMP_STEADY, COMPUTER_STAYED -> count(kind, stripped);
       case AC_ALIVE, DC_ALIVE, USB_ALIVE -> alive(kind, stripped);
-      case WEIGHT -> weight(stripped);
+      case WEIGHT -> weight(stripped, expected);
       case START_UP -> plain(kind, stripped, "s", "4 s", 1);
     };
   }
@@ -314,26 +318,44 @@ public final class TypedReader {
         List.of());
   }
 
-  /** In kilograms, or in the pounds of many scales: 0.453 592 37 kg each, by definition. */
-  private static TypedAnswer weight(String text) {
+  /** Without a unit it is the reader's. */
+  private static TypedAnswer weight(String text, Expected expected) {
     String unit = TypedNumber.of(text).map(TypedNumber::unitLowerCase).orElse("");
-    return unit.equals("lb") || unit.equals("lbs")
-        ? plain(TypedKind.WEIGHT, text, unit, "24.7 lb", 0.45359237)
-        : plain(TypedKind.WEIGHT, text, "kg", "11.2 kg", 1);
+    boolean pounds =
+        unit.isEmpty() ? expected.reader().pounds() : List.of("lb", "lbs").contains(unit);
+    return pounds
+        ? turned(TypedKind.WEIGHT, text, List.of("", "lb", "lbs"), POUNDS)
+        : plain(TypedKind.WEIGHT, text, "kg", "11.2\u00a0kg", 1);
   }
 
-  static TypedAnswer celsius(TypedKind kind, String text) {
-    Optional<TypedNumber> number = TypedNumber.of(text);
-    if (number.isPresent() && List.of("°f", "f").contains(number.get().unitLowerCase())) {
-      double value = (number.get().value() - 32) * 5 / 9;
-      String words = Figures.fixed(value, 1) + " °C";
-      return new TypedAnswer(
-          Optional.of(
-              new TypedReading(kind, value, number.get().resolution() * 5 / 9, text, words)),
-          "Read as " + words + ".",
-          List.of());
+  /** Without a unit, or with a mere degree, it is the reader's. */
+  static TypedAnswer temperature(TypedKind kind, String text, Expected expected) {
+    String unit = TypedNumber.of(text).map(TypedNumber::unitLowerCase).orElse("");
+    boolean fahrenheit =
+        List.of("", "°").contains(unit)
+            ? expected.reader().fahrenheit()
+            : List.of("°f", "f").contains(unit);
+    return fahrenheit
+        ? turned(kind, text, List.of("", "°", "f", "°f"), FAHRENHEIT)
+        : plain(kind, text.replace("°", ""), "c", "44.6\u00a0°C", 1);
+  }
+
+  /** What was typed in another unit than it is kept in. */
+  private static TypedAnswer turned(
+      TypedKind kind, String text, List<String> units, ReaderUnits from) {
+    TypedNumber number =
+        TypedNumber.of(text).filter(n -> units.contains(n.unitLowerCase())).orElse(null);
+    if (number == null) {
+      return TypedAnswer.unreadable(
+          "“" + text + "” does not fit here. Write it as " + kind.example() + ".");
     }
-    return plain(kind, text.replace("°", ""), "c", "44.6 °C", 1);
+    double value = from.kept(number.value(), kind.unit());
+    double resolution = number.resolution() / from.shownDifference(1, kind.unit());
+    String words = Figures.fixed(value, 1, kind.unit());
+    return new TypedAnswer(
+        Optional.of(new TypedReading(kind, value, resolution, text, words)),
+        "Read as " + words + ".",
+        List.of());
   }
 
   private static TypedAnswer plain(

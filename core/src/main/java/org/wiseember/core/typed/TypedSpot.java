@@ -13,10 +13,11 @@ public final class TypedSpot {
 
   private TypedSpot() {}
 
-  static TypedAnswer read(String text) {
+  static TypedAnswer read(String text, Expected expected) {
     Matcher m = TEXT.matcher(text);
     TypedAnswer answer =
-        TypedReader.celsius(TypedKind.SPOT, m.matches() ? m.group("figure").strip() : text);
+        TypedReader.temperature(
+            TypedKind.SPOT, m.matches() ? m.group("figure").strip() : text, expected);
     String place = place(text);
     if (answer.reading().isEmpty() || place.isEmpty()) {
       return answer;

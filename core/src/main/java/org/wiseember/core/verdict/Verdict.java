@@ -201,16 +201,16 @@ public record Verdict(
 
   private static String reason(
       Claim claim, Figure measured, Standing standing, double margin, boolean guarded) {
-    String unit = claim.unit().symbol();
     double u95 = measured.u95();
     String away =
-        (u95 > 0 ? Figures.rounded(Math.abs(margin), u95) : Figures.plain(Math.abs(margin)))
-            + (unit.isEmpty() ? "" : " " + unit);
+        Figures.withUnit(
+            u95 > 0 ? Figures.rounded(Math.abs(margin), u95) : Figures.plain(Math.abs(margin)),
+            claim.unit());
     boolean band = claim.direction() == Direction.BAND;
     String side =
         band ? margin >= 0 ? "inside" : "outside" : margin >= 0 ? "better than" : "worse than";
     String what = band ? " the nearer limit of its label" : " its label";
-    String sure = "± " + Figures.rounded(u95, u95);
+    String sure = Figures.withUnit("± " + Figures.rounded(u95, u95), claim.unit());
     if (!guarded) {
       return "It is " + away + " " + side + what + ". Plain comparison: the guard band is off.";
     }

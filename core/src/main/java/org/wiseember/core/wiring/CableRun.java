@@ -101,16 +101,16 @@ public record CableRun(double amps, double metres, double volts, Gauge gauge) {
         gauge.words()
             + ": "
             + Figures.fixed(gauge.squareMillimetres(), 2)
-            + " mm², "
+            + " mm² of copper, "
             + Figures.fixed(1000 * gauge.ohmsPerMetre(WARM), 2)
             + " mΩ a metre at "
             + Figures.plain(WARM)
-            + " °C");
+            + "\u00a0°C");
     sum.add(
         Figures.fixed(amps, 1)
             + " A × 2 × "
-            + Figures.plain(metres)
-            + " m × "
+            + Figures.plain(metres, Unit.METRE)
+            + " × "
             + Figures.fixed(1000 * gauge.ohmsPerMetre(WARM), 2)
             + " mΩ/m = "
             + Figures.fixed(dropVolts(), 2)
@@ -147,10 +147,6 @@ public record CableRun(double amps, double metres, double volts, Gauge gauge) {
                 "The fuse sits next to the battery, before anything that can be shorted.")
             .otherwise("Some count the drop of one conductor only; current flows through both.");
     return new Explanation(
-        "Cable of " + Figures.plain(metres) + " m",
-        gauge.words()
-            + (Double.isNaN(gauge.metric()) ? "" : " or " + Figures.plain(gauge.metric()) + " mm²"),
-        Unit.VOLT,
-        because);
+        "Cable of " + Figures.plain(metres, Unit.METRE), gauge.words(), Unit.VOLT, because);
   }
 }

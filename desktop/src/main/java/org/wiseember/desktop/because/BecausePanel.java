@@ -14,6 +14,7 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.verdict.Verdict;
+import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.MiniTrace;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
@@ -88,16 +89,14 @@ public final class BecausePanel extends VBox {
   }
 
   private void answer(Explanation why) {
-    int split = why.answer().indexOf(" ± ");
-    Label big =
-        split < 0
-            ? Words.of("big", why.answer())
-            : Words.line("big", why.answer().substring(0, split));
+    String answer = InUnits.told(why.answer());
+    int split = answer.indexOf(" ± ");
+    Label big = split < 0 ? Words.of("big", answer) : Words.line("big", answer.substring(0, split));
     HBox figure = new HBox(big);
     figure.setSpacing(7);
     figure.setStyle("-fx-alignment: baseline-left;");
     if (split >= 0) {
-      figure.getChildren().add(Words.line("measured", why.answer().substring(split + 1)));
+      figure.getChildren().add(Words.line("measured", answer.substring(split + 1)));
     }
     line(figure);
     if (!why.because().summary().isEmpty()) {
@@ -184,7 +183,11 @@ public final class BecausePanel extends VBox {
     double u95 = budget.u95();
     int decimals = Figures.decimalsFor(u95) + 1;
     for (Contribution c : budget.contributions()) {
-      line(budgetRow(c.name(), "± " + Figures.fixed(c.alone95(), decimals), "figure"));
+      line(
+          budgetRow(
+              c.name(),
+              "± " + Figures.fixed(desk.units().get().shownDifference(c.alone95(), unit), decimals),
+              "figure"));
     }
     line(
         budgetRow(

@@ -121,8 +121,7 @@ public final class BenchStage extends StackPane {
     desk.bench().source().addListener((o, was, is) -> rebuild());
     desk.bench().test().addListener((o, was, is) -> rebuild());
     desk.bench().onHand().addListener((o, was, is) -> rebuild());
-    desk.palette().addListener((o, was, is) -> redraw());
-    desk.textScale().addListener((o, was, is) -> redraw());
+    desk.whenLookChanges(this::redraw);
     sceneProperty().addListener((o, was, is) -> focusStart());
     rebuild();
   }
@@ -286,7 +285,7 @@ public final class BenchStage extends StackPane {
   }
 
   private void show(TraceDrawing drawing) {
-    chart.show(() -> drawing.chart(desk.palette().get(), desk.textScale().get()));
+    chart.show(() -> desk.drawn(drawing));
   }
 
   private static double span(Series series) {

@@ -7,6 +7,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.DoNow;
+import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 
@@ -50,7 +51,7 @@ final class DoNowList extends VBox {
       nodes.add(box);
     }
     for (DoNow step : steps) {
-      CheckBox box = new CheckBox(step.text());
+      CheckBox box = InUnits.telling(new CheckBox(step.text()));
       box.setWrapText(true);
       box.setMinHeight(USE_PREF_SIZE);
       box.setSelected(desk.bench().ticked().contains(step.text()));

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.wiseember.core.quantity.ReaderUnits;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.desktop.look.ChartPane;
@@ -33,8 +35,7 @@ final class HandChart extends VBox {
     VBox.setVgrow(chart, Priority.ALWAYS);
     getChildren().add(chart);
     Words.shown(this, false);
-    desk.palette().addListener((o, was, is) -> draw());
-    desk.textScale().addListener((o, was, is) -> draw());
+    desk.whenLookChanges(this::draw);
   }
 
   void show(LiveRun run) {
@@ -67,17 +68,23 @@ final class HandChart extends VBox {
       return;
     }
     Channel channel = shown.get(0).channel();
+    Unit unit = channel.unit();
+    ReaderUnits units = desk.units().get();
     List<CurveDrawing.Point> points =
         shown.stream()
-            .map(r -> new CurveDrawing.Point(r.seconds() / 60, r.value(), r.resolution() / 2))
+            .map(
+                r ->
+                    new CurveDrawing.Point(
+                        r.seconds() / 60,
+                        units.shown(r.value(), unit),
+                        units.shownDifference(r.resolution(), unit) / 2))
             .toList();
     double most = points.stream().mapToDouble(CurveDrawing.Point::y).max().orElse(1);
     double least = points.stream().mapToDouble(CurveDrawing.Point::y).min().orElse(0);
     CurveDrawing drawing =
         new CurveDrawing(
             "time, min",
-            channel.words()
-                + (channel.unit().symbol().isEmpty() ? "" : ", " + channel.unit().symbol()),
+            channel.words() + (unit.symbol().isEmpty() ? "" : ", " + units.symbol(unit)),
             points,
             List.of(),
             Double.NaN,
@@ -85,6 +92,6 @@ final class HandChart extends VBox {
             List.of(),
             Math.min(0, ROOM_ABOVE * least),
             Math.max(1e-3, ROOM_ABOVE * most));
-    chart.show(() -> drawing.chart(desk.palette().get(), desk.textScale().get()));
+    chart.show(() -> desk.drawn(drawing));
   }
 }

@@ -59,8 +59,8 @@ final class LiveTiles extends GridPane {
   /** What stands in them, a moment for a head. */
   void show(List<LiveTile> heads, List<LiveTile.Now> now) {
     for (int i = 0; i < tiles.size(); i++) {
-      tiles.get(i).of(heads.get(i).title(), heads.get(i).unit());
-      tiles.get(i).set(now.get(i).figure(), now.get(i).under());
+      tiles.get(i).of(heads.get(i).title());
+      tiles.get(i).set(now.get(i).figure(), heads.get(i).unit(), now.get(i).under());
     }
   }
 }

@@ -31,7 +31,7 @@ import org.wiseember.workbook.NotebookLine;
  */
 final class NotebookCard extends VBox {
   private static final String HINT =
-      "Write anything: 231 V, 2.1 kWh, 48 °C at the plug, beeps twice, E08, it tripped at 14:32.";
+      "Write anything: 231 V, 2.1 kWh, 48\u00a0°C at the plug, beeps twice, E08, it tripped at 14:32.";
 
   private final Desk desk;
   private final NotebookWork notebook;

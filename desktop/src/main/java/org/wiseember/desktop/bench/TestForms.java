@@ -24,6 +24,7 @@ import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.procedure.Watching;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.solar.tried.TriedSetup;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.core.typed.Expected;
@@ -234,7 +235,7 @@ public final class TestForms {
     ObjectProperty<SoundDistance> taken = taken(desk, SoundDistance.USUAL);
     Map<Double, String> words = new LinkedHashMap<>();
     for (double metres : METRES) {
-      words.put(metres, Figures.plain(metres) + " m");
+      words.put(metres, Figures.plain(metres, Unit.METRE));
     }
     ObjectProperty<Double> metres = new SimpleObjectProperty<>(taken.get().metres());
     metres.addListener((o, was, is) -> taken.set(new SoundDistance(is)));

@@ -19,6 +19,7 @@ import org.wiseember.core.typed.TypedAnswer;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReader;
 import org.wiseember.core.typed.TypedReading;
+import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.LiveRun;
@@ -54,7 +55,7 @@ final class TypedPanel extends VBox {
       field.getStyleClass().add("typed-field");
       field.setId("typed-" + kind);
       field.setAccessibleText(kind.words());
-      field.setPromptText("as " + kind.example());
+      InUnits.prompt(field, "as " + kind.example());
       field.textProperty().addListener((o, was, is) -> sayBack());
       field.setOnKeyPressed(
           e -> {
@@ -97,7 +98,7 @@ final class TypedPanel extends VBox {
 
   private Expected expected() {
     LiveRun run = desk.bench().live().get();
-    return run == null ? Expected.nothing() : run.expected();
+    return (run == null ? Expected.nothing() : run.expected()).by(desk.units().get());
   }
 
   private List<TypedAnswer> answers() {

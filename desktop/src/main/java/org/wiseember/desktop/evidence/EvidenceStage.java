@@ -1,5 +1,6 @@
 package org.wiseember.desktop.evidence;
 
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
@@ -34,8 +35,7 @@ import org.wiseember.workbook.Run;
 /** The runs of the chosen unit, one of them in full, or all drains together. */
 public final class EvidenceStage extends StackPane {
   private static final DateTimeFormatter STARTED =
-      DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH)
-          .withZone(ZoneId.systemDefault());
+      DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH).withZone(ZoneId.systemDefault());
 
   /** How a run is looked at. */
   private enum Look {
@@ -222,6 +222,10 @@ public final class EvidenceStage extends StackPane {
                 judgement.unit().name()
                     + ", "
                     + STARTED.format(run.startedAt())
+                    + ", "
+                    + desk.units()
+                        .get()
+                        .time(LocalTime.ofInstant(run.startedAt(), ZoneId.systemDefault()))
                     + where
                     + ". "
                     + stateWords(run)));

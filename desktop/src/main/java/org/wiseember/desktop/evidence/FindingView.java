@@ -26,8 +26,7 @@ final class FindingView extends VBox {
   FindingView(Desk desk) {
     this.desk = desk;
     setSpacing(10);
-    desk.palette().addListener((o, was, is) -> redraw.forEach(Runnable::run));
-    desk.textScale().addListener((o, was, is) -> redraw.forEach(Runnable::run));
+    desk.whenLookChanges(() -> redraw.forEach(Runnable::run));
   }
 
   void of(FindingPage page) {
@@ -81,7 +80,7 @@ final class FindingView extends VBox {
           pane.setMinHeight(270 * Math.sqrt(scale));
           pane.setPrefHeight(320 * Math.sqrt(scale));
           Drawing drawing = charts.get(chosen.get()).drawing();
-          pane.show(() -> drawing.chart(desk.palette().get(), scale));
+          pane.show(() -> desk.drawn(drawing));
         };
     chosen.addListener((o, was, is) -> draw.run());
     redraw.add(draw);

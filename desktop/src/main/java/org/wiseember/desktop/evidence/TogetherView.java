@@ -44,8 +44,7 @@ final class TogetherView extends VBox {
     load.getStyleClass().add("typed-field");
     load.setAccessibleText("Load to read the energy off at, watts");
     load.textProperty().addListener((o, was, is) -> readOff());
-    desk.palette().addListener((o, was, is) -> draw());
-    desk.textScale().addListener((o, was, is) -> draw());
+    desk.whenLookChanges(this::draw);
   }
 
   void of(Judgement shown) {
@@ -138,10 +137,7 @@ final class TogetherView extends VBox {
   private void draw() {
     if (judgement != null && judgement.together().rate().isPresent()) {
       Judgement shown = judgement;
-      chart.show(
-          () ->
-              RatePicture.of(shown, shown.together().rate().get())
-                  .chart(desk.palette().get(), desk.textScale().get()));
+      chart.show(() -> desk.drawn(RatePicture.of(shown, shown.together().rate().get())));
     }
   }
 }

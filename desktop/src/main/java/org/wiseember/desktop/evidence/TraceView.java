@@ -30,8 +30,7 @@ final class TraceView extends VBox {
     chart.setPrefHeight(300);
     VBox.setVgrow(cursors, Priority.ALWAYS);
     getChildren().addAll(cursors, stretch, decisions);
-    desk.palette().addListener((o, was, is) -> draw());
-    desk.textScale().addListener((o, was, is) -> draw());
+    desk.whenLookChanges(this::draw);
   }
 
   void of(TestRun shown, List<Event> noticed) {
@@ -49,7 +48,7 @@ final class TraceView extends VBox {
     TraceDrawing figure = RunTrace.of(run, events);
     double begin = run.trace().isEmpty() ? 0 : run.trace().seconds(0);
     double end = begin + run.trace().span();
-    chart.show(() -> TraceChart.of(figure, desk.palette().get(), desk.textScale().get()));
+    chart.show(() -> desk.drawn(figure));
     cursors.over(begin, end, TraceChart.axisSeconds(figure));
   }
 }

@@ -27,8 +27,6 @@ import org.wiseember.desktop.look.MiniWave;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.report.chart.CurveChart;
-import org.wiseember.report.chart.HarmonicsChart;
 import org.wiseember.trial.test.waveform.WavePictures;
 import org.wiseember.trial.test.waveform.WavePictures.ByLoad;
 import org.wiseember.trial.test.waveform.WaveRun;
@@ -118,8 +116,7 @@ final class WaveView extends VBox {
             actions);
     caps.addListener((o, was, is) -> drawHarmonics());
     beside.addListener((o, was, is) -> besideChosen());
-    desk.palette().addListener((o, was, is) -> draw());
-    desk.textScale().addListener((o, was, is) -> draw());
+    desk.whenLookChanges(this::draw);
   }
 
   /**
@@ -304,11 +301,7 @@ final class WaveView extends VBox {
     Words.shown(againstRow, several);
     if (several) {
       byLoad.show(
-          () ->
-              CurveChart.of(
-                  WavePictures.againstLoad(run, judgement.label(), against.get()),
-                  desk.palette().get(),
-                  desk.textScale().get()));
+          () -> desk.drawn(WavePictures.againstLoad(run, judgement.label(), against.get())));
     }
   }
 
@@ -318,10 +311,7 @@ final class WaveView extends VBox {
     }
     WaveformFinding f = wave.finding().orElseThrow();
     Optional<LimitSet> set = Optional.ofNullable(caps.get().set);
-    harmonics.show(
-        () ->
-            HarmonicsChart.of(
-                WavePictures.harmonics(f, set), desk.palette().get(), desk.textScale().get()));
+    harmonics.show(() -> desk.drawn(WavePictures.harmonics(f, set)));
     Words.shown(limits, set.isPresent());
     limits.setText(
         set.map(

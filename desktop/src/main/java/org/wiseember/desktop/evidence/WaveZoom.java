@@ -17,7 +17,6 @@ import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.report.chart.CycleChart;
 import org.wiseember.report.chart.CycleDrawing;
 import org.wiseember.trial.test.waveform.WavePictures;
 import org.wiseember.trial.test.waveform.WaveRun;
@@ -179,7 +178,7 @@ final class WaveZoom extends VBox {
     Optional<WaveRun.Wave> compared = beside;
     CycleDrawing figure =
         over ? WavePictures.overlaid(shown) : WavePictures.stretch(shown, compared, left, right);
-    chart.show(() -> CycleChart.of(figure, desk.palette().get(), desk.textScale().get()));
+    chart.show(() -> desk.drawn(figure));
     cursors.over(left / 1000, right / 1000, 0.001);
     say();
   }

@@ -30,9 +30,9 @@ final class Actions {
   private Actions() {}
 
   /** What has all the typed words in it, best first. */
-  static List<Found> find(Desk desk, FileChoices files, String typed) {
+  static List<Found> find(Desk desk, FileChoices files, Runnable units, String typed) {
     String[] words = typed.toLowerCase(Locale.ROOT).strip().split("\\s+");
-    return all(desk, files).stream()
+    return all(desk, files, units).stream()
         .filter(
             f -> {
               String text = (f.words() + " " + f.kind()).toLowerCase(Locale.ROOT);
@@ -51,7 +51,7 @@ final class Actions {
     return new Found(words, "action", () -> desk.bench().source().set(source));
   }
 
-  private static List<Found> all(Desk desk, FileChoices files) {
+  private static List<Found> all(Desk desk, FileChoices files, Runnable units) {
     List<Found> all = new ArrayList<>();
     for (Shelf.Place place : desk.shelf()) {
       all.add(new Found(place.unit().name(), "unit", () -> desk.choose(place.unit().id())));
@@ -65,6 +65,8 @@ final class Actions {
     all.add(new Found("Save a copy of the workbook", "action", files.saveCopy()));
     all.add(new Found("Read in a log or a packed run", "action", files.readIn()));
     all.add(new Found("Light or dark", "action", desk::switchPalette));
+    all.add(
+        new Found("Units: °C or °F, m or ft, kg or lb, AWG or mm², 24 or 12 h", "action", units));
     all.add(new Found("Larger text", "action", () -> desk.changeText(1)));
     all.add(new Found("Smaller text", "action", () -> desk.changeText(-1)));
     all.add(

@@ -15,15 +15,17 @@ import org.wiseember.desktop.model.Desk;
 final class FindBox extends VBox {
   private final Desk desk;
   private final FileChoices files;
+  private final Runnable units;
   private final Runnable close;
   private final TextField field = new TextField();
   private final VBox rows = new VBox();
   private List<Actions.Found> found = List.of();
   private int at;
 
-  FindBox(Desk desk, FileChoices files, Runnable close) {
+  FindBox(Desk desk, FileChoices files, Runnable units, Runnable close) {
     this.desk = desk;
     this.files = files;
+    this.units = units;
     this.close = close;
     getStyleClass().add("find");
     setMaxSize(460, Region.USE_PREF_SIZE);
@@ -64,7 +66,7 @@ final class FindBox extends VBox {
   }
 
   private void refill() {
-    found = Actions.find(desk, files, field.getText());
+    found = Actions.find(desk, files, units, field.getText());
     at = 0;
     rows.getChildren().clear();
     for (Actions.Found f : found) {

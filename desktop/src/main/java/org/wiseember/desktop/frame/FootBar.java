@@ -68,7 +68,12 @@ public final class FootBar extends HBox {
     }
   }
 
-  public FootBar(Desk desk) {
+  /**
+   * Makes it.
+   *
+   * @param openUnits shows what figures are told in
+   */
+  FootBar(Desk desk, Runnable openUnits) {
     this.desk = desk;
     getStyleClass().add("foot");
     meters.getStyleClass().add("foot-meters");
@@ -86,11 +91,13 @@ public final class FootBar extends HBox {
     Button look = Words.button("foot-button", "Dark", desk::switchPalette);
     look.setId("look");
     look.textProperty().bind(desk.palette().map(p -> p.dark() ? "Light" : "Dark"));
+    Button units = Words.button("foot-button", "Units", openUnits);
+    units.setId("choose-units");
     stop.getStyleClass().setAll("button", "foot-stop");
     stop.setId("foot-stop");
     stop.setMinWidth(USE_PREF_SIZE);
     stop.setOnAction(e -> desk.bench().stopRun());
-    getChildren().addAll(meters, stop, text, look, state);
+    getChildren().addAll(meters, stop, units, text, look, state);
     desk.bench()
         .live()
         .addListener(
@@ -161,9 +168,10 @@ public final class FootBar extends HBox {
         int decimals =
             channel == Channel.DISPLAY_CHARGE || channel == Channel.DISPLAY_POWER ? 0 : 1;
         text.append(n == 0 ? "" : "  ")
-            .append(byHand ? Figures.plain(value) : Figures.fixed(value, decimals))
-            .append(' ')
-            .append(channel.unit().symbol());
+            .append(
+                Figures.withUnit(
+                    byHand ? Figures.plain(value) : Figures.fixed(value, decimals),
+                    channel.unit()));
         n++;
       }
     }

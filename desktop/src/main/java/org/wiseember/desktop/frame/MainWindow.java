@@ -25,6 +25,7 @@ import org.wiseember.desktop.log.CapturePane;
 import org.wiseember.desktop.log.LogPane;
 import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Focus;
+import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
@@ -44,13 +45,16 @@ public final class MainWindow extends StackPane {
   private final Map<StageName, Function<Desk, Node>> makers = new EnumMap<>(StageName.class);
   private final ShelfView shelf;
   private final FindBox find;
-  private final HelpPanel help;
+  private final SidePanel help;
+  private final SidePanel units;
+  private final UnitsPage unitsPage;
   private final LogPane logPane;
   private final CapturePane capturePane;
   private final HBox said = new HBox();
 
   public MainWindow(Desk desk) {
     this.desk = desk;
+    InUnits.follow(desk.units());
     makers.put(StageName.LABEL, LabelStage::new);
     makers.put(StageName.BENCH, BenchStage::new);
     makers.put(StageName.EVIDENCE, EvidenceStage::new);
@@ -82,20 +86,22 @@ public final class MainWindow extends StackPane {
         new FindBox(
             desk,
             new FileChoices(this::chooseFile, this::chooseCopy, this::chooseLog),
+            this::openUnits,
             this::closeFind);
     Words.shown(find, false);
     StackPane.setAlignment(find, Pos.TOP_CENTER);
-    help = new HelpPanel(desk, this::closeHelp);
-    Words.shown(help, false);
+    help = new SidePanel(desk, "help", new HelpPage(desk), "Close   F1");
+    unitsPage = new UnitsPage(desk);
+    units = new SidePanel(desk, "units", unitsPage, "Close   Esc");
 
     // Tab follows the order in which they are put in: unit, stage, what is on it, the foot.
     BorderPane right = new BorderPane();
     right.setTop(new VBox(new PathBar(desk), new LeftOnBar(desk.bench().leftOn()), said));
-    right.setCenter(new StackPane(place, help));
+    right.setCenter(new StackPane(place, help, units));
     BorderPane frame = new BorderPane();
     frame.setLeft(shelf);
     frame.setCenter(right);
-    frame.setBottom(new FootBar(desk));
+    frame.setBottom(new FootBar(desk, this::openUnits));
     getChildren().addAll(frame, find);
 
     logPane = new LogPane(desk);
@@ -116,7 +122,8 @@ public final class MainWindow extends StackPane {
   private void buildSaid() {
     Label sentence = Words.of("said-text", "");
     sentence.setId("said");
-    sentence.textProperty().bind(desk.said());
+    sentence.setText(desk.said().get());
+    desk.said().addListener((o, was, is) -> sentence.setText(is));
     said.getStyleClass().add("said");
     said.getChildren()
         .addAll(
@@ -222,8 +229,18 @@ public final class MainWindow extends StackPane {
     }
   }
 
-  private void closeHelp() {
-    Words.shown(help, false);
+  /** One of the two at a time lies beside the work. */
+  private void openHelp(boolean open) {
+    units.open(false);
+    help.open(open);
+  }
+
+  private void openUnits() {
+    help.open(false);
+    units.open(!units.isOpen());
+    if (units.isOpen()) {
+      unitsPage.takeFocus();
+    }
   }
 
   private void closeFind() {
@@ -247,17 +264,15 @@ public final class MainWindow extends StackPane {
     if (e.isShortcutDown()) {
       shortcut(e);
     } else if (e.getCode() == KeyCode.F1) {
-      if (help.isVisible()) {
-        closeHelp();
-      } else {
-        Words.shown(help, true);
-      }
+      openHelp(!help.isOpen());
       e.consume();
     } else if (e.getCode() == KeyCode.ESCAPE) {
       if (find.isVisible()) {
         closeFind();
-      } else if (help.isVisible()) {
-        closeHelp();
+      } else if (help.isOpen()) {
+        openHelp(false);
+      } else if (units.isOpen()) {
+        openUnits();
       } else {
         desk.said().set("");
       }

@@ -9,7 +9,6 @@ import java.util.function.ToLongFunction;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -17,7 +16,8 @@ import javafx.util.StringConverter;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Subject;
-import org.wiseember.core.quantity.Figures;
+import org.wiseember.desktop.look.InUnits;
+import org.wiseember.desktop.look.QuantityField;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.test.TestType;
@@ -130,25 +130,25 @@ final class ClaimPanel extends VBox {
         was == null
             ? subject.usualDirection() == Direction.BAND
             : was.direction() == Direction.BAND;
-    TextField low = field(subject.words() + (band ? ", from" : ""));
-    TextField high = field(subject.words() + ", to");
+    QuantityField low = field(subject, band ? ", from" : "");
+    QuantityField high = field(subject, ", to");
     if (was != null) {
-      low.setText(typed(band ? was.low() : was.figure()));
-      high.setText(typed(was.high()));
+      low.show(band ? was.low() : was.figure());
+      high.show(was.high());
     }
     HBox row = new HBox(low);
     if (band) {
       row.getChildren().addAll(Words.line("claim-text", "to"), high);
     }
-    row.getChildren().add(Words.line("claim-text", subject.unit().symbol()));
+    row.getChildren().add(low.symbol());
     row.setSpacing(7);
     row.setStyle("-fx-alignment: center-left;");
     Label problem = Words.of("close", "");
     Words.shown(problem, false);
     Runnable take =
         () -> {
-          OptionalDouble a = number(low.getText());
-          OptionalDouble b = band ? number(high.getText()) : OptionalDouble.empty();
+          OptionalDouble a = low.kept();
+          OptionalDouble b = band ? high.kept() : OptionalDouble.empty();
           String wrong = wrong(subject, a, b, band);
           problem.setText(wrong);
           Words.shown(problem, !wrong.isEmpty());
@@ -180,7 +180,7 @@ final class ClaimPanel extends VBox {
 
   private static String wrong(Subject subject, OptionalDouble a, OptionalDouble b, boolean band) {
     if (a.isEmpty() || (band && b.isEmpty())) {
-      return "Type a figure in " + subject.unit().symbol() + ", such as 1075.";
+      return "Type a figure in " + InUnits.now().symbol(subject.unit()) + ", such as 1075.";
     }
     if (!subject.mayBeNegative() && (a.getAsDouble() < 0 || b.orElse(0) < 0)) {
       return subject.words() + " cannot be negative. Check the sign.";
@@ -191,26 +191,8 @@ final class ClaimPanel extends VBox {
     return band && a.getAsDouble() > b.getAsDouble() ? "The first figure is the lower one." : "";
   }
 
-  private static TextField field(String description) {
-    TextField field = new TextField();
-    field.setAccessibleText(description);
-    field.setPrefColumnCount(6);
-    return field;
-  }
-
-  private static String typed(double value) {
-    return Double.isNaN(value)
-        ? ""
-        : Figures.plain(value).replace(String.valueOf(Figures.THIN_SPACE), "");
-  }
-
-  private static OptionalDouble number(String text) {
-    try {
-      String tidy = text.strip().replace(" ", "").replace(String.valueOf(Figures.THIN_SPACE), "");
-      return OptionalDouble.of(Double.parseDouble(tidy.replace(',', '.').replace('−', '-')));
-    } catch (NumberFormatException notOne) {
-      return OptionalDouble.empty();
-    }
+  private static QuantityField field(Subject subject, String end) {
+    return new QuantityField(null, subject.words() + end, subject.unit(), 6);
   }
 
   private void pair(String name, Label value) {
@@ -251,8 +233,8 @@ final class ClaimPanel extends VBox {
   private static String caution(Subject subject) {
     return switch (subject) {
       case CAPACITY, CONTINUOUS_POWER, OVERLOAD, SURGE ->
-          "Heaters stand on a hard floor with a metre clear all round. Stay with anything over its"
-              + " rating. Stop at smell, smoke, swelling or a case of 60 °C.";
+          "Heaters stand on a hard floor with 1\u00a0m clear all round. Stay with anything over its"
+              + " rating. Stop at smell, smoke, swelling or a case of 60\u00a0°C.";
       case SOLAR_VOLTAGE, SOLAR_CURRENT, SOLAR_POWER ->
           "Panels are live in daylight. Cover them before touching a plug, and never pass the volts"
               + " of the port. Fixed wiring is work for a licensed electrician under your local code.";

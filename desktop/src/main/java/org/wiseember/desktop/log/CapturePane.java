@@ -30,7 +30,6 @@ import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.CaptureDraft;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.report.chart.CycleChart;
 import org.wiseember.trial.test.waveform.WavePictures;
 import org.wiseember.trial.test.waveform.WaveRun;
 
@@ -84,8 +83,7 @@ public final class CapturePane extends StackPane {
     ratio.textProperty().addListener((o, was, is) -> say());
     channel.setOnAction(e -> desk.captures().look(draft.file(), channel.getText()));
     desk.captures().draft().addListener((o, was, is) -> take(is));
-    desk.palette().addListener((o, was, is) -> draw());
-    desk.textScale().addListener((o, was, is) -> draw());
+    desk.whenLookChanges(this::draw);
     take(desk.captures().draft().get());
   }
 
@@ -239,11 +237,9 @@ public final class CapturePane extends StackPane {
       double two = 2000 / w.finding().orElseThrow().frequency().value();
       chart.show(
           () ->
-              CycleChart.of(
+              desk.drawn(
                   WavePictures.stretch(
-                      w, Optional.empty(), 0, Math.min(two, WavePictures.length(w))),
-                  desk.palette().get(),
-                  desk.textScale().get()));
+                      w, Optional.empty(), 0, Math.min(two, WavePictures.length(w)))));
     }
   }
 

@@ -26,7 +26,7 @@ public final class Choices {
     row.getChildren().add(Words.line("strong", name));
     words.forEach(
         (choice, text) -> {
-          ToggleButton button = new ToggleButton(text);
+          ToggleButton button = InUnits.telling(new ToggleButton(text));
           button.getStyleClass().setAll("toggle-button", "choice");
           button.setId(idPrefix + choice);
           button.setMinWidth(Region.USE_PREF_SIZE);

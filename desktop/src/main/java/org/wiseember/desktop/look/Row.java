@@ -17,7 +17,7 @@ public final class Row {
   public static void make(Region region, String accessibleText, Runnable choose) {
     region.setFocusTraversable(true);
     region.setAccessibleRole(AccessibleRole.BUTTON);
-    region.setAccessibleText(accessibleText);
+    region.setAccessibleText(InUnits.told(accessibleText));
     region.setOnMouseClicked(
         e -> {
           region.requestFocus();

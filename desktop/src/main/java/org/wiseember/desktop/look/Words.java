@@ -16,7 +16,7 @@ public final class Words {
 
   /** A label that wraps instead of being cut. */
   public static Label of(String styleClass, String text) {
-    Label label = new Label(text);
+    Label label = InUnits.telling(new Label(text));
     label.getStyleClass().add(styleClass);
     label.setWrapText(true);
     label.setMinHeight(Region.USE_PREF_SIZE);
@@ -25,7 +25,7 @@ public final class Words {
 
   /** A label that stays on one line and keeps its width. */
   public static Label line(String styleClass, String text) {
-    Label label = new Label(text);
+    Label label = InUnits.telling(new Label(text));
     label.getStyleClass().add(styleClass);
     label.setMinWidth(Region.USE_PREF_SIZE);
     return label;
@@ -33,7 +33,7 @@ public final class Words {
 
   /** A button that keeps its width. */
   public static Button button(String styleClass, String text, Runnable action) {
-    Button button = new Button(text);
+    Button button = InUnits.telling(new Button(text));
     button.getStyleClass().add(styleClass);
     button.setMinWidth(Region.USE_PREF_SIZE);
     button.setMinHeight(Region.USE_PREF_SIZE);

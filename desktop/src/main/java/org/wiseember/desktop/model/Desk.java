@@ -28,12 +28,15 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import org.jfree.chart.JFreeChart;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.wiseember.bench.connect.HandClock;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
+import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.solar.PanelsOnHand;
+import org.wiseember.report.chart.Drawing;
 import org.wiseember.report.look.Palette;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judgement;
@@ -80,6 +83,7 @@ public final class Desk {
   private final SolarWork solar;
   private final Drawer drawer;
   private final ObjectProperty<Palette> palette = new SimpleObjectProperty<>(Palette.LIGHT);
+  private final ObjectProperty<ReaderUnits> units = new SimpleObjectProperty<>(ReaderUnits.AS_KEPT);
   private final DoubleProperty textScale = new SimpleDoubleProperty(1);
   private final BooleanProperty guardBand = new SimpleBooleanProperty(true);
   private final StringProperty title = new SimpleStringProperty("");
@@ -236,6 +240,23 @@ public final class Desk {
 
   public ObjectProperty<Palette> palette() {
     return palette;
+  }
+
+  /** Calls this whenever what is drawn has to be drawn anew: other colours, text or units. */
+  public void whenLookChanges(Runnable draw) {
+    palette.addListener((o, was, is) -> draw.run());
+    textScale.addListener((o, was, is) -> draw.run());
+    units.addListener((o, was, is) -> draw.run());
+  }
+
+  /** What the reader wants figures told in. */
+  public ObjectProperty<ReaderUnits> units() {
+    return units;
+  }
+
+  /** A drawing as the reader likes it: in these colours, this size of text and these units. */
+  public JFreeChart drawn(Drawing drawing) {
+    return drawing.in(units.get()).chart(palette.get(), textScale.get());
   }
 
   public DoubleProperty textScale() {

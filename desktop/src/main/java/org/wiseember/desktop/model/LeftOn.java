@@ -1,6 +1,7 @@
 package org.wiseember.desktop.model;
 
 import java.time.Clock;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -19,8 +20,8 @@ import org.wiseember.workbook.Workbook;
 
 /** Loads that may still be on: after a run whose switch was lost, or a program that was killed. */
 public final class LeftOn {
-  private static final DateTimeFormatter TIME =
-      DateTimeFormatter.ofPattern("d MMMM, HH:mm", Locale.ENGLISH);
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
 
   private final Desk desk;
   private final Clock clock;
@@ -58,7 +59,9 @@ public final class LeftOn {
                 "The program ended during "
                     + kept.runTitle()
                     + " ("
-                    + TIME.format(kept.since().atZone(zone))
+                    + DAY.format(kept.since().atZone(zone))
+                    + ", "
+                    + desk.units().get().time(LocalTime.ofInstant(kept.since(), zone))
                     + ") while "
                     + instrument.name()
                     + " had a load on. It may still be on."));

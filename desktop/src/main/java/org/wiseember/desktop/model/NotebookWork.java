@@ -49,7 +49,11 @@ public final class NotebookWork {
   public NotebookEntry read(String text) {
     LiveRun run = run().orElseThrow();
     LocalDateTime started = LocalDateTime.ofInstant(run.startedAt(), clock.getZone());
-    return new NotebookReader(run.plan().settings().typed(), run.expected(), started, seconds())
+    return new NotebookReader(
+            run.plan().settings().typed(),
+            run.expected().by(desk.units().get()),
+            started,
+            seconds())
         .read(text);
   }
 

@@ -25,6 +25,7 @@ import org.wiseember.core.wiring.Gauge;
 import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
+import org.wiseember.desktop.look.QuantityField;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 
@@ -44,7 +45,7 @@ final class CablePage extends VBox {
   private final TextField amps = Field.of("cable-amps", "Amps for hours, A", text(START[0]), 5);
   private final TextField watts = Field.of("cable-watts", "AC watts", "1000", 6);
   private final TextField efficiency = Field.of("cable-efficiency", "Efficiency, %", "85", 4);
-  private final TextField metres = Field.of("cable-metres", "One way, m", text(START[1]), 4);
+  private final QuantityField metres = new QuantityField("cable-metres", "One way", Unit.METRE, 4);
   private final TextField volts = Field.of("cable-volts", "Lowest volts, V", text(START[2]), 5);
   private final TextField drop = Field.of("cable-drop", "May lose, %", text(START[3]), 3);
   private final HBox ampsBox = Field.named(amps);
@@ -71,7 +72,7 @@ final class CablePage extends VBox {
             Words.of(
                 "quiet",
                 "The thinnest gauge that carries its fuse and loses no more than it may, and the"
-                    + " others beside it. Copper at 50 °C; the drop counts both conductors."));
+                    + " others beside it. Copper at 50\u00a0°C; the drop counts both conductors."));
     words.setSpacing(2);
     Map<Known, String> choices = new LinkedHashMap<>();
     choices.put(Known.AMPS, "The amps");
@@ -84,12 +85,13 @@ final class CablePage extends VBox {
             wattsBox,
             efficiencyBox,
             Field.named(volts),
-            Field.named(metres),
+            metres.named(),
             Field.named(drop));
     VBox sheet = new VBox(Choices.row("I know", "cable-", choices, known), fields, trouble);
     sheet.getStyleClass().add("sheet");
     sheet.setSpacing(10);
     Words.shown(trouble, false);
+    metres.show(START[1]);
     for (TextField field : new TextField[] {amps, watts, efficiency, metres, volts, drop}) {
       field.textProperty().addListener((o, was, is) -> work());
     }
@@ -121,7 +123,13 @@ final class CablePage extends VBox {
               ? CableRun.batteryAmps(
                   wanted(watts, 1, 100_000), wanted(efficiency, 10, 100) / 100, lowest)
               : wanted(amps, 0.01, 1000);
-      double length = wanted(metres, 0.05, 200);
+      double length =
+          metres
+              .kept(0.05, 200)
+              .orElseThrow(
+                  () ->
+                      new IllegalArgumentException(
+                          metres.getAccessibleText() + ": type a number."));
       double most = wanted(drop, 0.1, 50);
       Words.shown(trouble, false);
       show(carried, length, lowest, most);
@@ -150,9 +158,6 @@ final class CablePage extends VBox {
                                 + Figures.fixed(carried, 1)
                                 + " A take "
                                 + b.gauge().words()
-                                + (Double.isNaN(b.gauge().metric())
-                                    ? ""
-                                    : " or " + Figures.plain(b.gauge().metric()) + " mm²")
                                 + ", fuse "
                                 + Figures.plain(b.fuse().orElseThrow(), Unit.AMPERE))
                     .orElse(
@@ -173,13 +178,7 @@ final class CablePage extends VBox {
   private Node row(CableRun run, double most, boolean best) {
     boolean carries = run.fuse().isPresent();
     boolean keeps = run.dropPercent() <= most;
-    Label name =
-        Words.of(
-            "figure",
-            run.gauge().words()
-                + ", "
-                + Figures.fixed(run.gauge().squareMillimetres(), 2)
-                + " mm²");
+    Label name = Words.of("figure", run.gauge().words());
     Label standing =
         Words.of(
             "standing",

@@ -9,10 +9,12 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.core.solar.Site;
 import org.wiseember.core.solar.SunDay;
 import org.wiseember.desktop.look.Field;
+import org.wiseember.desktop.look.QuantityField;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 
@@ -27,13 +29,14 @@ final class SiteForm extends VBox {
   private static final double PERCENT = 100;
 
   private final Desk desk;
-  private final TextField coldest = Field.of("site-coldest", "Coldest morning, °C", "", 4);
+  private final QuantityField coldest =
+      new QuantityField("site-coldest", "Coldest morning", Unit.CELSIUS, 4);
   private final TextField latitude = Field.of("site-latitude", "Latitude, ° north", "", 4);
   private final TextField day = Field.of("site-day", "Day", "", 6);
   private final TextField tilt = Field.of("site-tilt", "Tilt, °", "", 3);
   private final TextField turned = Field.of("site-turned", "Turned west, °", "", 4);
   private final TextField clouds = Field.of("site-clouds", "Clouds, %", "", 3);
-  private final TextField air = Field.of("site-air", "Air, °C", "", 3);
+  private final QuantityField air = new QuantityField("site-air", "Air", Unit.CELSIUS, 3);
   private final Label trouble = Words.of("care", "");
 
   SiteForm(Desk desk) {
@@ -42,7 +45,7 @@ final class SiteForm extends VBox {
     setSpacing(8);
     FlowPane row = new FlowPane(12, 6);
     for (TextField field : new TextField[] {coldest, latitude, day, tilt, turned, clouds, air}) {
-      row.getChildren().add(Field.named(field));
+      row.getChildren().add(field instanceof QuantityField q ? q.named() : Field.named(field));
       Field.whenTyped(field, this::keep);
     }
     Words.shown(trouble, false);
@@ -53,7 +56,7 @@ final class SiteForm extends VBox {
 
   private void show() {
     Site site = desk.solar().panels().get().site();
-    coldest.setText(text(site.coldestCelsius()));
+    coldest.show(site.coldestCelsius());
     latitude.setText(text(site.day().latitude()));
     day.setText(
         DAY.format(LocalDate.ofYearDay(YEAR, Math.min(365, site.day().dayOfYear())))
@@ -61,7 +64,7 @@ final class SiteForm extends VBox {
     tilt.setText(text(site.day().tilt()));
     turned.setText(text(site.day().turned()));
     clouds.setText(text(PERCENT * site.day().cloudiness()));
-    air.setText(text(site.airCelsius()));
+    air.show(site.airCelsius());
     Words.shown(trouble, false);
   }
 
@@ -83,8 +86,8 @@ final class SiteForm extends VBox {
       Site site =
           new Site(
               sun,
-              Field.number(coldest, -60, 60).orElse(old.coldestCelsius()),
-              Field.number(air, -60, 60).orElse(old.airCelsius()));
+              coldest.kept(-60, 60).orElse(old.coldestCelsius()),
+              air.kept(-60, 60).orElse(old.airCelsius()));
       Words.shown(trouble, false);
       desk.solar().keep(now.with(site), "Site changed");
     } catch (IllegalArgumentException e) {

@@ -22,8 +22,6 @@ import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
-import org.wiseember.report.chart.InputWindowChart;
-import org.wiseember.report.chart.ProfileChart;
 import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.charge.InputWindowPicture;
 import org.wiseember.trial.verdict.Judgement;
@@ -89,8 +87,7 @@ final class SolarPage extends VBox {
             batteries);
     desk.chosen().addListener((o, was, is) -> rebuild());
     desk.solar().panels().addListener((o, was, is) -> rebuild());
-    desk.palette().addListener((o, was, is) -> draw());
-    desk.textScale().addListener((o, was, is) -> draw());
+    desk.whenLookChanges(this::draw);
     rebuild();
   }
 
@@ -257,14 +254,7 @@ final class SolarPage extends VBox {
   private void draw() {
     port()
         .filter(p -> !shown.isEmpty())
-        .ifPresent(
-            p ->
-                chart.show(
-                    () ->
-                        InputWindowChart.of(
-                            InputWindowPicture.of(p, shown, chosen),
-                            desk.palette().get(),
-                            desk.textScale().get())));
+        .ifPresent(p -> chart.show(() -> desk.drawn(InputWindowPicture.of(p, shown, chosen))));
     shown.stream()
         .filter(l -> l.way().arrangement().words().equals(chosen))
         .findFirst()
@@ -281,13 +271,6 @@ final class SolarPage extends VBox {
     Site site = desk.solar().panels().get().site();
     port()
         .filter(p -> allowed)
-        .ifPresent(
-            p ->
-                day.show(
-                    () ->
-                        ProfileChart.of(
-                            InputWindowPicture.day(arrangement, p, site),
-                            desk.palette().get(),
-                            desk.textScale().get())));
+        .ifPresent(p -> day.show(() -> desk.drawn(InputWindowPicture.day(arrangement, p, site))));
   }
 }

@@ -61,7 +61,7 @@ final class WayRow extends GridPane {
     String cold = Figures.fixed(way.coldVolts(), 1) + " V cold";
     return warm <= port.mostVolts()
         ? cold + ", only then too many"
-        : cold + ", " + Figures.plain(Math.rint(10 * warm) / 10, Unit.VOLT) + " even at 25 °C";
+        : cold + ", " + Figures.plain(Math.rint(10 * warm) / 10, Unit.VOLT) + " even at 25\u00a0°C";
   }
 
   private static String day(Designer.Way way) {

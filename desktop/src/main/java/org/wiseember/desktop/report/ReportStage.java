@@ -22,6 +22,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.WaveSteps;
+import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Focus;
@@ -156,6 +157,7 @@ public final class ReportStage extends StackPane {
     state.setText("Laying out the page …");
     String title = desk.title().get();
     Set<String> wanted = Set.copyOf(sheets);
+    ReaderUnits units = desk.units().get();
     desk.background(
         () -> {
           List<Event> events =
@@ -164,7 +166,7 @@ public final class ReportStage extends StackPane {
                   .map(id -> desk.workbook().orElseThrow().runs().events(id))
                   .orElse(List.of());
           String html =
-              new PageHtml()
+              new PageHtml(units)
                   .write(
                       TrialPage.of(
                           judgement,

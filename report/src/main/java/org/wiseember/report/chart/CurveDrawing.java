@@ -2,6 +2,8 @@ package org.wiseember.report.chart;
 
 import java.util.List;
 import org.jfree.chart.JFreeChart;
+import org.wiseember.core.quantity.ReaderUnits;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.report.look.Palette;
 
 /**
@@ -33,12 +35,36 @@ public record CurveDrawing(
     return CurveChart.of(this, palette, scale);
   }
 
+  /** Where it is a difference of temperatures that stands beside it. */
+  @Override
+  public CurveDrawing in(ReaderUnits units) {
+    String kelvin = ", " + Unit.KELVIN.symbol();
+    if (!up.endsWith(kelvin) || units.symbol(Unit.KELVIN).equals(Unit.KELVIN.symbol())) {
+      return this;
+    }
+    return new CurveDrawing(
+        across,
+        up.substring(0, up.length() - kelvin.length()) + ", " + units.symbol(Unit.KELVIN),
+        points.stream().map(p -> p.in(units)).toList(),
+        curve.stream().map(p -> p.in(units)).toList(),
+        units.shownDifference(claim, Unit.KELVIN),
+        units.told(claimWords),
+        marks,
+        Math.floor(units.shownDifference(least, Unit.KELVIN)),
+        Math.ceil(units.shownDifference(most, Unit.KELVIN) / 5) * 5);
+  }
+
   /**
    * A point with how sure it is.
    *
    * @param halfWidth at 95 %
    */
-  public record Point(double x, double y, double halfWidth) {}
+  public record Point(double x, double y, double halfWidth) {
+    private Point in(ReaderUnits units) {
+      return new Point(
+          x, units.shownDifference(y, Unit.KELVIN), units.shownDifference(halfWidth, Unit.KELVIN));
+    }
+  }
 
   /** An upright line. */
   public record Mark(double x, String words) {}

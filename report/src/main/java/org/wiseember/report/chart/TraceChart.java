@@ -160,7 +160,9 @@ public final class TraceChart {
     boolean display = figure.display().seconds().length > 1;
     NumberAxis axis =
         new NumberAxis(
-            warmth && display ? "case, °C, and display, %" : warmth ? "case, °C" : "display, %");
+            warmth && display
+                ? "case, " + figure.degrees() + ", and display, %"
+                : warmth ? "case, " + figure.degrees() : "display, %");
     look.style(
         axis, warmth && display ? palette.quiet() : warmth ? palette.kept() : palette.close());
     double most = display ? 100 : 40;

@@ -1,7 +1,10 @@
 package org.wiseember.report.chart;
 
 import java.util.List;
+import java.util.stream.DoubleStream;
 import org.jfree.chart.JFreeChart;
+import org.wiseember.core.quantity.ReaderUnits;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.report.look.Palette;
 
 /**
@@ -16,6 +19,7 @@ import org.wiseember.report.look.Palette;
  * @param forecast while running: when it is expected to end
  * @param most watts the axis reaches at least
  * @param name of the power, as the axis bears it
+ * @param degrees the unit of the warmth
  */
 public record TraceDrawing(
     double[] seconds,
@@ -26,11 +30,53 @@ public record TraceDrawing(
     Line display,
     Forecast forecast,
     double most,
-    String name)
+    String name,
+    String degrees)
     implements Drawing {
   @Override
   public JFreeChart chart(Palette palette, double scale) {
     return TraceChart.of(this, palette, scale);
+  }
+
+  /** With the warmth in the unit that is kept. */
+  public TraceDrawing(
+      double[] seconds,
+      double[] watts,
+      Line warmth,
+      List<Mark> marks,
+      double cutoff,
+      Line display,
+      Forecast forecast,
+      double most,
+      String name) {
+    this(
+        seconds,
+        watts,
+        warmth,
+        marks,
+        cutoff,
+        display,
+        forecast,
+        most,
+        name,
+        Unit.CELSIUS.symbol());
+  }
+
+  @Override
+  public TraceDrawing in(ReaderUnits units) {
+    double[] degreesShown =
+        DoubleStream.of(warmth.values()).map(v -> units.shown(v, Unit.CELSIUS)).toArray();
+    return new TraceDrawing(
+        seconds,
+        watts,
+        new Line(warmth.seconds(), degreesShown),
+        marks.stream().map(m -> new Mark(m.seconds(), units.told(m.words()))).toList(),
+        cutoff,
+        display,
+        forecast,
+        most,
+        name,
+        units.symbol(Unit.CELSIUS));
   }
 
   /** A line of its own. */

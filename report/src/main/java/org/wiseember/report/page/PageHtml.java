@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.verdict.SeamPosition;
@@ -35,8 +36,16 @@ public final class PageHtml {
   private static final int SEAM_WIDTH = 200;
 
   private final PebbleEngine engine;
+  private final ReaderUnits units;
 
+  /** A page in the units that are kept. */
   public PageHtml() {
+    this(ReaderUnits.AS_KEPT);
+  }
+
+  /** A page for a reader of these units. */
+  public PageHtml(ReaderUnits units) {
+    this.units = units;
     ClasspathLoader loader = new ClasspathLoader();
     loader.setPrefix("org/wiseember/report/page");
     this.engine = new PebbleEngine.Builder().loader(loader).build();
@@ -47,9 +56,9 @@ public final class PageHtml {
    * hold, such as a vertical tab out of a pasted label, are left out, which the page then says.
    */
   public String write(UnitPage page) {
-    String html = filled(page, false);
+    String html = units.told(filled(page, false));
     String printable = printable(html);
-    return printable.length() == html.length() ? html : printable(filled(page, true));
+    return printable.length() == html.length() ? html : printable(units.told(filled(page, true)));
   }
 
   /** What XML 1.0 allows in a document, and so a page may hold: section 2.2. */
@@ -77,13 +86,16 @@ public final class PageHtml {
     model.put("colours", Palette.LIGHT.tokens());
     model.put("faces", faces());
     model.put("because", page.because().orElse(null));
-    model.put("budget", page.because().map(PageHtml::budget).orElse(List.of()));
+    model.put("budget", page.because().map(this::budget).orElse(List.of()));
     model.put(
         "chart",
         page.trace()
-            .map(t -> ChartSvg.of(TraceChart.of(t, Palette.LIGHT, 0.9), CHART_WIDTH, CHART_HEIGHT))
+            .map(
+                t ->
+                    ChartSvg.of(
+                        TraceChart.of(t.in(units), Palette.LIGHT, 0.9), CHART_WIDTH, CHART_HEIGHT))
             .orElse(""));
-    model.put("sheets", page.sheets().stream().map(PageHtml::sheet).toList());
+    model.put("sheets", page.sheets().stream().map(this::sheet).toList());
     PebbleTemplate template = engine.getTemplate("unit-page.html");
     StringWriter out = new StringWriter();
     try {
@@ -94,7 +106,7 @@ public final class PageHtml {
     return out.toString();
   }
 
-  private static Map<String, Object> sheet(Sheet sheet) {
+  private Map<String, Object> sheet(Sheet sheet) {
     FindingPage page = sheet.page();
     List<Map<String, Object>> parts = new ArrayList<>();
     String chosen = "";
@@ -124,9 +136,9 @@ public final class PageHtml {
         parts);
   }
 
-  private static String svg(Drawing drawing) {
+  private String svg(Drawing drawing) {
     int height = drawing instanceof CycleDrawing ? CYCLE_HEIGHT : CHART_HEIGHT;
-    return ChartSvg.of(drawing.chart(Palette.LIGHT, 0.9), CHART_WIDTH, height);
+    return ChartSvg.of(drawing.in(units).chart(Palette.LIGHT, 0.9), CHART_WIDTH, height);
   }
 
   private static List<Map<String, Object>> ticks() {
@@ -180,20 +192,26 @@ public final class PageHtml {
     };
   }
 
-  private static List<Map<String, String>> budget(Explanation explained) {
+  private List<Map<String, String>> budget(Explanation explained) {
     List<Map<String, String>> lines = new ArrayList<>();
     Budget budget = explained.because().budget();
     double u95 = budget.u95();
     int decimals = Figures.decimalsFor(u95) + 1;
     for (Contribution c : budget.contributions()) {
-      lines.add(Map.of("name", c.name(), "figure", "± " + Figures.fixed(c.alone95(), decimals)));
+      lines.add(
+          Map.of(
+              "name",
+              c.name(),
+              "figure",
+              "± "
+                  + Figures.fixed(units.shownDifference(c.alone95(), explained.unit()), decimals)));
     }
     lines.add(
         Map.of(
             "name",
             "Together, 95 %",
             "figure",
-            "± " + Figures.fixed(u95, decimals) + " " + explained.unit().symbol()));
+            Figures.withUnit("± " + Figures.fixed(u95, decimals), explained.unit())));
     return lines;
   }
 

@@ -81,7 +81,7 @@ public record LikeRuns<T extends TestRun>(Figure figure, T run) {
                         + Math.round(least)
                         + " to "
                         + Math.round(most)
-                        + " °C; a cold pack gives less."))
+                        + "\u00a0°C; a cold pack gives less."))
         : mean;
   }
 }

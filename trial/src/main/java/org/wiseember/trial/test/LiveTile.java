@@ -18,7 +18,8 @@ public record LiveTile(String title, String unit, Function<LiveMoment, Now> read
       new LiveTile("Volts", "V", m -> m.reading(Channel.AC_VOLTAGE, 1, "at the outlet"));
 
   public static final LiveTile CASE =
-      new LiveTile("Case", "°C", m -> m.reading(Channel.CASE_TEMPERATURE, 1, "stops at 60 °C"));
+      new LiveTile(
+          "Case", "°C", m -> m.reading(Channel.CASE_TEMPERATURE, 1, "stops at 60\u00a0°C"));
 
   /** What goes in at the wall while the outlet is fed. */
   public static final LiveTile FROM_WALL =

@@ -28,16 +28,11 @@ public record RigCable(String where, double amps, Optional<CableRun> cable, Conn
           + "more than one cable carries; halve the load or lay two in parallel, each fused.";
     }
     CableRun run = cable.get();
-    String metric =
-        Double.isNaN(run.gauge().metric())
-            ? ""
-            : " or " + Figures.plain(run.gauge().metric()) + " mm²";
     return start
         + run.gauge().words()
-        + metric
         + " for "
-        + Figures.plain(run.metres())
-        + " m ("
+        + Figures.plain(run.metres(), Unit.METRE)
+        + " ("
         + Figures.fixed(run.dropPercent(), 1)
         + " % lost), fuse "
         + run.fuse().map(f -> Figures.plain(f, Unit.AMPERE)).orElse("–")

@@ -58,7 +58,7 @@ public final class ChargeRefusal {
         + Figures.fixed(panels.coldVolts(cold), 1)
         + " V at "
         + Figures.plain(cold)
-        + " °C, the port of this unit may see "
+        + "\u00a0°C, the port of this unit may see "
         + Figures.plain(port.mostVolts())
         + " V. Choose another way in the plan.";
   }

@@ -91,7 +91,7 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
     return ByHand.of(Charge.KIND, procedure().steps())
         .step("ready", "Nothing plugged in: write display and case")
         .how(
-            "Such as: 0 %, case 23 °C. It may begin anywhere; only from empty do its times count."
+            "Such as: 0 %, case 23\u00a0°C. It may begin anywhere; only from empty do its times count."
                 + " Write the charge setting too, if it has one, such as: slow.")
         .on(Press.DONE, "in")
         .nextPart()

@@ -44,7 +44,7 @@ final class ChargeWords {
         .ifPresent(
             h ->
                 words.add(
-                    "Brought to full light and 25 °C the panels give "
+                    "Brought to full light and 25\u00a0°C the panels give "
                         + Figures.withUncertainty(h.scaled().value(), h.scaled().u95(), Unit.WATT)
                         + ", "
                         + Figures.fixed(h.ofPlate().value(), 0)
@@ -64,7 +64,8 @@ final class ChargeWords {
     List<String> parts = new ArrayList<>();
     run.startCharge()
         .ifPresent(c -> parts.add("with " + Figures.fixed(c, 0) + " % on the display"));
-    run.startCelsius().ifPresent(t -> parts.add("with the case at " + Figures.fixed(t, 0) + " °C"));
+    run.startCelsius()
+        .ifPresent(t -> parts.add("with the case at " + Figures.fixed(t, 0) + "\u00a0°C"));
     if (!parts.isEmpty()) {
       words.add("It began " + String.join(" and ", parts) + ".");
     }
@@ -87,7 +88,7 @@ final class ChargeWords {
                         ? "Too cold to charge: it never began."
                         : "Too cold to charge at first: it began with the case at "
                             + Figures.fixed(t, 0)
-                            + " °C."));
+                            + "\u00a0°C."));
     limits.sharing().ifPresent(s -> words.add(sharing(s)));
   }
 
@@ -117,7 +118,7 @@ final class ChargeWords {
             + Figures.fixed(d.fromCelsius().getAsDouble(), 0)
             + " ± "
             + Figures.plain(Derating.UNSURE)
-            + " °C on, down to "
+            + "\u00a0°C on, down to "
             + least
             + "."
         : "Warmth held it back from its start on, down to "

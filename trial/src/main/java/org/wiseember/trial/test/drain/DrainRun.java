@@ -129,7 +129,7 @@ public record DrainRun(
         finding.meanPower().map(w -> Figures.fixed(w.value(), 0) + " W mean, ").orElse("");
     String room =
         roomCelsius.isPresent()
-            ? ", room " + Figures.fixed(roomCelsius.getAsDouble(), 0) + " °C"
+            ? ", room " + Figures.fixed(roomCelsius.getAsDouble(), 0) + "\u00a0°C"
             : "";
     String ended =
         finding

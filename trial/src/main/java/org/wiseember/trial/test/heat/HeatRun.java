@@ -117,8 +117,8 @@ public record HeatRun(
           "The room alone: "
               + Figures.fixed(background, 1)
               + " dB at "
-              + Figures.plain(metres)
-              + " m.");
+              + Figures.plain(metres, Unit.METRE)
+              + ".");
     }
     if (!fan.seen().isEmpty()) {
       words.add(fan.words());

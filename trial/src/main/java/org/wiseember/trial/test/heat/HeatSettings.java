@@ -66,7 +66,7 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
     ByHand.Script script =
         ByHand.of(HeatNoise.KIND, procedure().steps())
             .step("room", "Unit off: write the sound and the warmth of the room")
-            .how("Such as: 34 dB, room 21.5 °C, case 21.8 °C.")
+            .how("Such as: 34 dB, room 21.5\u00a0°C, case 21.8\u00a0°C.")
             .begins(HeatNoise.BACKGROUND, "", "Unit off, the sound of the room")
             .on(Press.READ, "load-0");
     for (int i = 0; i < loads.size(); i++) {
@@ -80,7 +80,7 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
           .step("read-" + i, "Listen and feel at " + watts)
           .how(
               (last ? "Every ten minutes for 50 min or more" : "After four minutes")
-                  + ": 42 dB, case 38 °C, room 22 °C, fan 2, 61 °C at the plug.")
+                  + ": 42 dB, case 38\u00a0°C, room 22\u00a0°C, fan 2, 61\u00a0°C at the plug.")
           .begins(HeatNoise.LOAD, "", watts)
           .clock("on for")
           .about(loads.get(i));
@@ -127,7 +127,7 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
             m ->
                 new LiveTile.Now(
                     m.read(Channel.SOUND_LEVEL, 1),
-                    "at " + Figures.plain(metres) + " m, room in it")),
+                    "at " + Figures.plain(metres, Unit.METRE) + ", room in it")),
         LiveTile.CLOCK);
   }
 
@@ -135,6 +135,6 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
     double celsius = m.frame().value(Channel.CASE_TEMPERATURE);
     return new LiveTile.Now(
         Figures.fixed(celsius - m.frame().value(Channel.ROOM_TEMPERATURE), 1),
-        Figures.fixed(celsius, 1) + " °C");
+        Figures.fixed(celsius, 1) + "\u00a0°C");
   }
 }

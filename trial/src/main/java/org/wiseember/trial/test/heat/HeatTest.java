@@ -10,6 +10,7 @@ import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.trial.test.Answer;
 import org.wiseember.trial.test.Asked;
 import org.wiseember.trial.test.FromLabel;
@@ -68,8 +69,8 @@ public final class HeatTest implements TestType {
                 "The room first, then "
                     + String.join(", ", loads.stream().map(Figures::plain).toList())
                     + " W; 50 min at the last. Sound meter at "
-                    + Figures.plain(metres)
-                    + " m."));
+                    + Figures.plain(metres, Unit.METRE)
+                    + "."));
   }
 
   @Override

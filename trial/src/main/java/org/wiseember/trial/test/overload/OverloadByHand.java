@@ -32,7 +32,7 @@ final class OverloadByHand {
   private ByHand script() {
     script
         .step("ready", "AC output on, nothing plugged in")
-        .how("Write the volts without load and the case, such as: 231 V, case 24 °C.")
+        .how("Write the volts without load and the case, such as: 231 V, case 24\u00a0°C.")
         .on(Press.DONE, begin(0));
     for (int i = 0; i < held.size(); i++) {
       if (i > 0) {

@@ -100,7 +100,7 @@ public record SoakRun(
         roomCelsius.isPresent()
             ? "The room was at "
                 + Figures.fixed(roomCelsius.getAsDouble(), 1)
-                + " °C: a fridge in a warm room draws more."
+                + "\u00a0°C: a fridge in a warm room draws more."
             : "The room was not read.");
     return new FindingPage(heads, List.of()).say(said);
   }

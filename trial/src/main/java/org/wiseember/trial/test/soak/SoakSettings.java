@@ -65,7 +65,7 @@ public record SoakSettings(List<Double> loads, SoakLoad load, double volts, Stri
                 : Figures.plain(load.watts(), Unit.WATT) + " on at the " + load.output().words())
         .how(
             "Write the meter's total, the watts, the display and the room, such as: 0 Wh, 58 W,"
-                + " 97 %, room 21 °C.")
+                + " 97 %, room 21\u00a0°C.")
         .on(Press.LOAD_ON, "look")
         .nextPart()
         .step("look", "Look in now and then: is it on?")
