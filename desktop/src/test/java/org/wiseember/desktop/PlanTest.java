@@ -164,15 +164,15 @@ public class PlanTest extends InDemoWindow {
   public void cablesForAnInverter() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
     window.click("plan-CABLES");
-    window.untilShown("For 10.0 A take 12 AWG or 4 mm², fuse 15 A");
+    window.untilShown("For 10.0 A take 12\u00a0AWG or 4\u00a0mm², fuse 15 A");
     window.click("cable-INVERTER");
     replace("cable-volts", "10.5");
     replace("cable-metres", "1");
-    window.untilShown("For 112.0 A take 3/0 AWG or 95 mm², fuse 150 A");
+    window.untilShown("For 112.0 A take 3/0\u00a0AWG or 95\u00a0mm², fuse 150 A");
     replace("cable-metres", "x");
     window.untilShown("One way, m: “x” is no number from 0.05 to 200.");
     assertFalse(window.shows("Cable of"), "no sum of other figures stays beside a slip");
     replace("cable-metres", "2");
-    window.untilShown("Cable of 2 m");
+    window.untilShown("Cable of 2\u00a0m");
   }
 }

@@ -22,11 +22,13 @@ import org.wiseember.core.solar.Port;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.report.chart.ProfileDrawing;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.finding.Findings;
 import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.trial.test.charge.ChargeSetting;
 import org.wiseember.trial.test.charge.ChargeSettings;
+import org.wiseember.trial.test.charge.ChargeTest;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 
@@ -112,6 +114,50 @@ public class ChargeRunsTest extends OnDemo {
     assertEquals(told, 3);
   }
 
+  /** What a unit took while it was told to be slow is the least it takes, and the most it needs. */
+  @Test
+  public void aUnitSetToSlowBreaksNoPromiseByIt() {
+    ChargeRun fast = from(Set.of(ChargeSource.WALL));
+    double watts = fast.finding().peakPower().orElseThrow().value();
+    double hours = fast.finding().timeToFull().orElseThrow().value() / 3600;
+    Label more =
+        Label.read("AC in " + Math.round(1.5 * watts) + " W\n0-100 % " + 0.7 * hours + " h");
+    Label less =
+        Label.read("AC in " + Math.round(0.8 * watts) + " W\n0-100 % " + 1.4 * hours + " h");
+    ChargeRun slow =
+        new ChargeRun(
+            fast.kept(),
+            fast.setting().set("eco"),
+            fast.finding(),
+            fast.limits(),
+            fast.shown(),
+            fast.shownEighty(),
+            fast.harvest(),
+            fast.roundTrip(),
+            fast.startCharge(),
+            fast.startCelsius(),
+            fast.ratedWattHours(),
+            fast.fan());
+    for (Subject subject : List.of(Subject.MAINS_POWER, Subject.CHARGE_TIME)) {
+      assertEquals(standing(more, subject, fast), Standing.SHORT);
+      assertEquals(standing(more, subject, slow), Standing.RIG_CANNOT_SHOW);
+      assertEquals(standing(less, subject, slow), Standing.KEPT);
+      // One at its fastest is asked first.
+      assertEquals(standing(more, subject, fast, slow), Standing.SHORT);
+    }
+    assertEquals(
+        new ChargeSettings(slow.setting(), 230, "").title(), "Charge from the wall, set to eco");
+  }
+
+  private static Standing standing(Label label, Subject subject, ChargeRun... runs) {
+    return new ChargeTest()
+        .answer(label.claim(subject).orElseThrow(), new Findings.Known(label, List.of(runs)))
+        .orElseThrow()
+        .judge()
+        .verdict(true)
+        .standing();
+  }
+
   @Test
   public void theProfilesOfAllSourcesStandTogether() {
     List<ChargeRun> all =
@@ -151,9 +197,10 @@ public class ChargeRunsTest extends OnDemo {
     assertEquals(ChargeSetting.of(kept(set)), set);
     ChargeSetting usb =
         new ChargeSetting(
-            Set.of(ChargeSource.USB_C, ChargeSource.CAR), Optional.empty(), set.site(), 65);
+            Set.of(ChargeSource.USB_C, ChargeSource.CAR), Optional.empty(), set.site(), 65, "eco");
     assertEquals(ChargeSetting.of(kept(usb)).usbWatts(), 65.0);
     assertEquals(ChargeSetting.of(kept(usb)).sources(), usb.sources());
+    assertEquals(ChargeSetting.of(kept(usb)).slowed(), "eco");
     assertEquals(
         ChargeSetting.of(Map.of("chargeSources", "SOLAR", "panelOpenVolts", "x")).panels(),
         Optional.empty());

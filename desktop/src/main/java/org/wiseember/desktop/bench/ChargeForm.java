@@ -2,6 +2,7 @@ package org.wiseember.desktop.bench;
 
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextFormatter;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -41,7 +42,7 @@ final class ChargeForm extends VBox {
     sun = new HBox(12, panels, toPanels);
     sun.setStyle("-fx-alignment: center-left;");
     usb = usb();
-    getChildren().addAll(row, sun, usb);
+    getChildren().addAll(row, slowed(), sun, usb);
     desk.bench().onHand().addListener((o, was, is) -> show());
     show();
   }
@@ -96,6 +97,26 @@ final class ChargeForm extends VBox {
                                         desk.bench()
                                             .have(
                                                 setting().with(w.arrangement(), onHand.site())))));
+  }
+
+  /** A unit that was told to be slow breaks no promise by it. */
+  private HBox slowed() {
+    TextField set =
+        Field.of("charge-setting", "Unit set to, if not its fastest", setting().slowed(), 14);
+    set.setPromptText("such as slow, eco, 400 W");
+    Field.whenTyped(set, () -> desk.bench().have(setting().set(set.getText())));
+    desk.bench()
+        .onHand()
+        .addListener(
+            (o, was, is) -> {
+              if (!set.isFocused()) {
+                set.setText(setting().slowed());
+              }
+            });
+    set.setTextFormatter(
+        new TextFormatter<String>(
+            c -> c.getControlNewText().length() > ChargeSetting.LONGEST ? null : c));
+    return Field.named(set);
   }
 
   private HBox usb() {

@@ -26,6 +26,8 @@ import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.bench.simulated.UnitDesign;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.hand.Press;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Condition;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.overload.Hold;
@@ -206,8 +208,19 @@ public class ByHandTruthTest {
         tally.figure(seed, run.finding().tripTime(), truth);
         tally.figure(seed, run.finding().heldPower(), truthWatts);
       }
+      for (Subject subject : List.of(Subject.OVERLOAD, Subject.CONTINUOUS_POWER)) {
+        Claim claim = Tester.claim(label, subject);
+        tally.verdict(seed, Tester.verdict(label, run, claim), withstands(tester, claim));
+      }
     }
-    tally.holds(Tally.UNITS, 0);
+    tally.holds(Tally.UNITS, Tally.UNITS / 2);
+  }
+
+  /** By the design of the unit, from rest: the watts for the seconds, ten minutes without any. */
+  private static boolean withstands(Tester tester, Claim claim) {
+    InverterDesign inverter = tester.bench().unit().design().inverter();
+    double seconds = claim.condition(Condition.Kind.FOR_SECONDS).orElse(600);
+    return inverter.overload().tripSeconds(claim.figure() / inverter.ratedWatts(), 0) >= seconds;
   }
 
   private static double base(Tester tester) {

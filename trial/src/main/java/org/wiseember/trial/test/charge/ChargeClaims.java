@@ -44,8 +44,13 @@ final class ChargeClaims {
     this.runs = unit.of(ChargeRun.class).filter(r -> r.finding().energyIn().isPresent()).toList();
   }
 
+  /** The newest at the unit's fastest setting, else the newest of all. */
   private Optional<ChargeRun> newest(Predicate<ChargeRun> which) {
-    return runs.stream().filter(which).reduce((first, second) -> second);
+    Predicate<ChargeRun> fastest = r -> r.setting().atFastest();
+    return runs.stream()
+        .filter(which.and(fastest))
+        .reduce((first, second) -> second)
+        .or(() -> runs.stream().filter(which).reduce((first, second) -> second));
   }
 
   private static Predicate<ChargeRun> only(ChargeSource... sources) {
@@ -58,7 +63,7 @@ final class ChargeClaims {
     return switch (claim.subject()) {
       case MAINS_POWER ->
           newest(only(ChargeSource.WALL))
-              .flatMap(r -> peak("Mains charging, peak", claim, r, x -> true));
+              .flatMap(r -> peak("Mains charging, peak", claim, r, x -> x.setting().atFastest()));
       case SOLAR_POWER -> direct("Solar port, peak", claim);
       case USB_INPUT ->
           newest(only(ChargeSource.USB_C))
@@ -112,7 +117,8 @@ final class ChargeClaims {
   private static Optional<Figure> peak(ChargeRun run, Predicate<ChargeRun> byUnit) {
     return run.finding()
         .peakPower()
-        .map(p -> byUnit.test(run) && run.showsItsMost() ? p : p.bounded(Bound.AT_LEAST));
+        .map(p -> byUnit.test(run) && run.showsItsMost() ? p : p.bounded(Bound.AT_LEAST))
+        .map(p -> run.setting().atFastest() ? p : slowed(p, run, "more"));
   }
 
   /** Charges from the same sources at like power are repeats. */
@@ -120,7 +126,10 @@ final class ChargeClaims {
       ChargeRun run, Function<ChargeRun, Optional<Figure>> figure) {
     return LikeRuns.of(
         run,
-        runs.stream().filter(r -> r.setting().sources().equals(run.setting().sources())).toList(),
+        runs.stream()
+            .filter(r -> r.setting().sources().equals(run.setting().sources()))
+            .filter(r -> r.setting().slowed().equals(run.setting().slowed()))
+            .toList(),
         r -> r.finding().peakPower().map(Figure::value).orElse(Double.NaN),
         figure,
         Repeats.WHOLE_TEST);
@@ -149,7 +158,23 @@ final class ChargeClaims {
                 && Math.abs(run.startCharge().getAsDouble() - from) <= SAME_START;
     Optional<Figure> time =
         to == FULL ? run.finding().timeToFull() : run.shownEighty().or(() -> byEnergy(run));
+    if (!run.setting().atFastest()) {
+      // A slow one that began part full took neither at least nor at most as long as is asked.
+      return time.filter(t -> began).map(t -> slowed(t.bounded(Bound.AT_MOST), run, "less"));
+    }
     return time.map(t -> began ? t : partial(t, run));
+  }
+
+  private static Figure slowed(Figure figure, ChargeRun run, String otherwise) {
+    return figure.because(
+        figure
+            .because()
+            .watching(
+                "The unit was set to "
+                    + run.setting().slowed()
+                    + "; at its fastest it may take "
+                    + otherwise
+                    + "."));
   }
 
   private static Optional<Figure> byEnergy(ChargeRun run) {

@@ -93,6 +93,10 @@ public record ChargeRun(
    * of all inputs; where nothing shows that, a larger source might put in more.
    */
   boolean unitBound(Inlet inlet) {
+    return setting.atFastest() && boundBy(inlet);
+  }
+
+  private boolean boundBy(Inlet inlet) {
     return limits
         .flatMap(l -> l.band(inlet))
         .map(
@@ -108,9 +112,10 @@ public record ChargeRun(
 
   /** Whether all inputs together came to what the unit takes of them. */
   boolean capped() {
-    return limits.stream()
-        .flatMap(l -> l.bands().stream())
-        .anyMatch(b -> b.seconds(Binding.SHARED_CAP) >= START_SECONDS);
+    return setting.atFastest()
+        && limits.stream()
+            .flatMap(l -> l.bands().stream())
+            .anyMatch(b -> b.seconds(Binding.SHARED_CAP) >= START_SECONDS);
   }
 
   /** The most amps the DC input drew and held; empty where they were not read. */
@@ -131,10 +136,11 @@ public record ChargeRun(
 
   /** Whether amps were what bound the DC input for a while. */
   boolean ampsBound() {
-    return limits
-        .flatMap(l -> l.band(Inlet.DC))
-        .map(b -> b.seconds(Binding.AMPS) >= START_SECONDS)
-        .orElse(false);
+    return setting.atFastest()
+        && limits
+            .flatMap(l -> l.band(Inlet.DC))
+            .map(b -> b.seconds(Binding.AMPS) >= START_SECONDS)
+            .orElse(false);
   }
 
   /** What it says beyond its figures, a sentence each. */

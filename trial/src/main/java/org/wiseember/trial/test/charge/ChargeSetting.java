@@ -20,17 +20,27 @@ import org.wiseember.core.solar.SunDay;
  * @param panels how they are wired, where they are among the sources
  * @param site where they stand
  * @param usbWatts what the USB-C charger gives, W
+ * @param slowed what the unit itself was set to, where that is not its fastest; else empty
  */
 public record ChargeSetting(
-    Set<ChargeSource> sources, Optional<Arrangement> panels, Site site, double usbWatts) {
+    Set<ChargeSource> sources,
+    Optional<Arrangement> panels,
+    Site site,
+    double usbWatts,
+    String slowed) {
   /** A charger many have, W. */
   public static final double USUAL_USB = 100;
 
   public static final ChargeSetting WALL =
-      new ChargeSetting(Set.of(ChargeSource.WALL), Optional.empty(), Site.USUAL, USUAL_USB);
+      new ChargeSetting(Set.of(ChargeSource.WALL), Optional.empty(), Site.USUAL, USUAL_USB, "");
 
   private static final String SOURCES = "chargeSources";
   private static final String USB = "usbChargerWatts";
+  private static final String SLOWED = "chargeSetting";
+
+  /** A charge setting is said in no more signs. */
+  public static final int LONGEST = 40;
+
   private static final String[] PANEL = {
     "panelOpenVolts",
     "panelShortAmps",
@@ -49,8 +59,12 @@ public record ChargeSetting(
 
   public ChargeSetting {
     sources = Set.copyOf(sources);
+    slowed = slowed.strip();
     if (sources.isEmpty()) {
       throw new IllegalArgumentException("something has to charge the unit");
+    }
+    if (slowed.length() > LONGEST) {
+      throw new IllegalArgumentException("A charge setting has no more than 40 signs. Shorten it.");
     }
   }
 
@@ -75,21 +89,36 @@ public record ChargeSetting(
 
   /** The same with a USB-C charger of so many watts. */
   public ChargeSetting withUsb(double watts) {
-    return new ChargeSetting(sources, panels, site, watts);
+    return new ChargeSetting(sources, panels, site, watts, slowed);
   }
 
   /** The same from other sources. */
   public ChargeSetting from(Set<ChargeSource> others) {
-    return new ChargeSetting(others, panels, site, usbWatts);
+    return new ChargeSetting(others, panels, site, usbWatts, slowed);
   }
 
   /** The same with these panels at this site. */
   public ChargeSetting with(Arrangement arrangement, Site at) {
-    return new ChargeSetting(sources, Optional.of(arrangement), at, usbWatts);
+    return new ChargeSetting(sources, Optional.of(arrangement), at, usbWatts, slowed);
   }
 
-  /** {@code the wall and solar panels}. */
+  /** The same with the unit set to this; empty for its fastest. */
+  public ChargeSetting set(String words) {
+    return new ChargeSetting(sources, panels, site, usbWatts, words);
+  }
+
+  /** Whether the unit took what it can at its fastest. */
+  public boolean atFastest() {
+    return slowed.isEmpty();
+  }
+
+  /** {@code the wall and solar panels}, {@code the wall, set to slow}. */
   public String words() {
+    return plugged() + (atFastest() ? "" : ", set to " + slowed);
+  }
+
+  /** What is plugged in: {@code the wall and solar panels}. */
+  public String plugged() {
     return EnumSet.copyOf(sources).stream()
         .map(ChargeSource::words)
         .collect(Collectors.joining(" and "));
@@ -100,6 +129,9 @@ public record ChargeSetting(
     Map<String, String> kept = new TreeMap<>();
     kept.put(
         SOURCES, EnumSet.copyOf(sources).stream().map(Enum::name).collect(Collectors.joining(",")));
+    if (!atFastest()) {
+      kept.put(SLOWED, slowed);
+    }
     if (through(Inlet.USB_C)) {
       kept.put(USB, Double.toString(usbWatts));
     }
@@ -153,11 +185,14 @@ public record ChargeSetting(
     for (String name : kept.getOrDefault(SOURCES, "").split(",")) {
       ChargeSource.byName(name).ifPresent(sources::add);
     }
+    String words = kept.getOrDefault(SLOWED, "");
+    String slowed = words.substring(0, Math.min(LONGEST, words.length()));
     if (sources.isEmpty()) {
-      return WALL;
+      return WALL.set(slowed);
     }
     ChargeSetting bare =
-        new ChargeSetting(sources, Optional.empty(), Site.USUAL, number(kept, USB, USUAL_USB));
+        new ChargeSetting(
+            sources, Optional.empty(), Site.USUAL, number(kept, USB, USUAL_USB), slowed);
     if (!sources.contains(ChargeSource.SOLAR)) {
       return bare;
     }

@@ -92,10 +92,10 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
         .step("ready", "Nothing plugged in: write display and case")
         .how(
             "Such as: 0 %, case 23\u00a0°C. It may begin anywhere; only from empty do its times count."
-                + " Write the charge setting too, if it has one, such as: slow.")
+                + " A unit that is set to charge slowly is said so before the start.")
         .on(Press.DONE, "in")
         .nextPart()
-        .step("in", "Plug in: " + setting.words())
+        .step("in", "Plug in: " + setting.plugged())
         .how("Press at the moment it goes in.")
         .on(Press.LOAD_ON, "charge")
         .nextPart()
