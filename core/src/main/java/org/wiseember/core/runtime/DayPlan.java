@@ -1,0 +1,27 @@
+package org.wiseember.core.runtime;
+
+import java.util.List;
+
+/**
+ * Appliances over a time of up to a fortnight.
+ *
+ * @param hours the plan covers, h
+ * @param appliances in the order of the list; those that come on together come on in this order
+ * @param acAlwaysOn whether the AC output stays on while nothing hangs on it
+ */
+public record DayPlan(double hours, List<Appliance> appliances, boolean acAlwaysOn) {
+  /** A fortnight, h. */
+  public static final double LONGEST = 14 * 24;
+
+  public DayPlan {
+    appliances = List.copyOf(appliances);
+    if (!(hours > 0) || hours > LONGEST) {
+      throw new IllegalArgumentException("a plan covers more than 0 and at most 336 h");
+    }
+  }
+
+  /** The same with other appliances. */
+  public DayPlan with(List<Appliance> others) {
+    return new DayPlan(hours, others, acAlwaysOn);
+  }
+}

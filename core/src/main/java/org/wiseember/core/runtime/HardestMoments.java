@@ -1,0 +1,72 @@
+package org.wiseember.core.runtime;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoublePredicate;
+
+/**
+ * What a plan asks of an inverter beyond energy: all that runs at once, and the hardest start over
+ * what runs already. Whatever cycles may start at any moment it is due; everything else starts at
+ * its beginning only.
+ *
+ * @param first when it is first more than the unit holds; empty where it never is
+ * @param start the hardest start; empty where nothing starts with more than its watts
+ * @param mostRunning the most that runs at once, W
+ */
+record HardestMoments(
+    Optional<Course.Overload> first, Optional<Course.HardStart> start, double mostRunning) {
+  /**
+   * Goes through all beginnings.
+   *
+   * @param asked whether the inverter is asked at that hour, and not a source past it
+   */
+  static HardestMoments of(Agenda agenda, UnitSupply unit, DoublePredicate asked) {
+    List<Agenda.Going> all =
+        agenda.goings().stream()
+            .filter(g -> g.appliance().side() == Side.AC)
+            .sorted(
+                Comparator.comparingDouble((Agenda.Going g) -> g.when().from())
+                    .thenComparingInt(Agenda.Going::place))
+            .toList();
+    List<Agenda.Going> on = new ArrayList<>();
+    Optional<Course.Overload> first = Optional.empty();
+    Optional<Course.HardStart> hardest = Optional.empty();
+    double most = 0;
+    for (Agenda.Going next : all) {
+      double hour = next.when().from();
+      on.removeIf(g -> g.when().to() <= hour);
+      on.add(next);
+      if (!asked.test(hour)) {
+        continue;
+      }
+      double running = on.stream().mapToDouble(g -> g.appliance().runningWatts()).sum();
+      most = Math.max(most, running);
+      Course.HardStart start = start(on, hour, running).orElse(null);
+      if (start != null && hardest.filter(h -> h.va() >= start.va()).isEmpty()) {
+        hardest = Optional.of(start);
+      }
+      boolean over = running > unit.outputWatts() || (start != null && start.va() > unit.startVa());
+      if (over && first.isEmpty()) {
+        first = Optional.of(new Course.Overload(hour, next.appliance().name()));
+      }
+    }
+    return new HardestMoments(first, hardest, most);
+  }
+
+  /** The hardest of the starts that may happen at this moment. */
+  private static Optional<Course.HardStart> start(
+      List<Agenda.Going> on, double hour, double running) {
+    return on.stream()
+        .filter(g -> g.appliance().startVa() > 0)
+        .filter(g -> g.appliance().use() == Appliance.Use.CYCLING || g.when().from() == hour)
+        .map(
+            g ->
+                new Course.HardStart(
+                    g.appliance().startVa() + running - g.appliance().runningWatts(),
+                    hour,
+                    g.appliance().name()))
+        .max(Comparator.comparingDouble(Course.HardStart::va));
+  }
+}

@@ -1,0 +1,73 @@
+package org.wiseember.core.runtime;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.quantity.Figures;
+
+/**
+ * A unit and what is asked of it.
+ *
+ * @param charge at the start, %
+ * @param reserve at which it counts as empty, %
+ * @param feed what charges it meanwhile, or hands the mains through
+ */
+public record RunTimeCase(
+    UnitSupply unit, DayPlan plan, double charge, double reserve, Optional<Feed.Root> feed) {
+  /** How it goes. */
+  public Course course() {
+    return RunTime.of(unit, plan, charge, reserve, feed);
+  }
+
+  /** The same with nothing brought in. */
+  public RunTimeCase withoutFeed() {
+    return new RunTimeCase(unit, plan, charge, reserve, Optional.empty());
+  }
+
+  /** The same on another unit. */
+  public RunTimeCase on(UnitSupply other) {
+    return new RunTimeCase(other, plan, charge, reserve, feed);
+  }
+
+  /**
+   * The same with one of the things it rests on at an end of what it may be.
+   *
+   * @param name of that thing
+   * @param limits whether it is known only as limits
+   */
+  record Varied(String name, boolean limits, RunTimeCase more, RunTimeCase less) {}
+
+  /** Each thing that is not sure, by itself. */
+  List<Varied> varied() {
+    List<Varied> all = new ArrayList<>();
+    for (int i = 0; i < unit.usable().size(); i++) {
+      all.addAll(varied(i, false));
+    }
+    for (int i = 0; i < unit.directUsable().size(); i++) {
+      all.addAll(varied(i, true));
+    }
+    if (unit.guessed()) {
+      double part = EnergyCurve.GUESS_HALF_WIDTH / EnergyCurve.GUESS;
+      all.add(
+          new Varied(
+              "Nothing was drained: 75 to 95 % of the label",
+              true,
+              on(unit.labelled(unit.labelWattHours() * (1 + part))),
+              on(unit.labelled(unit.labelWattHours() * (1 - part)))));
+    }
+    return all;
+  }
+
+  private List<Varied> varied(int place, boolean direct) {
+    Usable point = (direct ? unit.directUsable() : unit.usable()).get(place);
+    if (!(point.u95() > 0)) {
+      return List.of();
+    }
+    return List.of(
+        new Varied(
+            (direct ? "DC" : "AC") + " drain at " + Figures.fixed(point.watts(), 0) + " W",
+            false,
+            on(unit.with(place, direct, point.with(point.wattHours() + point.u95()))),
+            on(unit.with(place, direct, point.with(point.wattHours() - point.u95())))));
+  }
+}

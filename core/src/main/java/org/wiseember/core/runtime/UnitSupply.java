@@ -1,0 +1,57 @@
+package org.wiseember.core.runtime;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A unit as one that runs appliances.
+ *
+ * @param usable whole AC drains
+ * @param directUsable whole drains at its DC ports
+ * @param idleWatts drawn while an AC output is on, W
+ * @param outputWatts it holds without end, W; infinite where nobody knows
+ * @param startVa a start may ask of it, VA; infinite where nobody knows
+ * @param labelWattHours printed, Wh; NaN where nothing is
+ */
+public record UnitSupply(
+    List<Usable> usable,
+    List<Usable> directUsable,
+    double idleWatts,
+    double outputWatts,
+    double startVa,
+    double labelWattHours) {
+  public UnitSupply {
+    usable = List.copyOf(usable);
+    directUsable = List.copyOf(directUsable);
+    if (!(idleWatts >= 0) || !(outputWatts > 0) || !(startVa > 0)) {
+      throw new IllegalArgumentException("idle watts are 0 or more, limits above 0");
+    }
+    if (usable.isEmpty() && !(labelWattHours > 0)) {
+      throw new IllegalArgumentException(
+          "neither a drain nor a label says how much the unit holds; give usable or labelWattHours");
+    }
+  }
+
+  /** Whether nothing but its label tells how much it holds. */
+  public boolean guessed() {
+    return usable.isEmpty();
+  }
+
+  /** The same with another label. */
+  UnitSupply labelled(double wattHours) {
+    return new UnitSupply(usable, directUsable, idleWatts, outputWatts, startVa, wattHours);
+  }
+
+  /** The same with one drain in place of another. */
+  UnitSupply with(int place, boolean direct, Usable other) {
+    List<Usable> changed = new ArrayList<>(direct ? directUsable : usable);
+    changed.set(place, other);
+    return new UnitSupply(
+        direct ? usable : changed,
+        direct ? changed : directUsable,
+        idleWatts,
+        outputWatts,
+        startVa,
+        labelWattHours);
+  }
+}
