@@ -17,6 +17,7 @@ import picocli.CommandLine.Command;
     subcommands = {
       Analyze.class,
       Judge.class,
+      RunTime.class,
       Simulate.class,
       Report.class,
       Convert.class,

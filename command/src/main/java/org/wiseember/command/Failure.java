@@ -5,6 +5,7 @@ import java.nio.file.FileSystemException;
 import java.util.Arrays;
 import org.wiseember.bench.standin.PortTaken;
 import org.wiseember.workbook.WorkbookException;
+import org.wiseember.workbook.day.DayUnreadable;
 import org.wiseember.workbook.log.LogUnreadable;
 
 /** One sentence for what went wrong; never a stack trace, never an exception's own words. */
@@ -16,6 +17,7 @@ final class Failure {
   static String sentence(Throwable failure) {
     if (failure instanceof LogUnreadable
         || failure instanceof WorkbookException
+        || failure instanceof DayUnreadable
         || failure instanceof PortTaken) {
       return failure.getMessage();
     }

@@ -19,7 +19,10 @@ final class Results {
   /** A figure, or the place of one that could not be had. */
   private record Result(String key, Optional<Figure> figure, Unit unit) {}
 
+  /** A word, or null where there is none to say. */
   private record Said(String key, String word, String reason) {}
+
+  private record Fact(String key, boolean so) {}
 
   /** What is missing for one figure more, but not why there is none. */
   private static final Set<String> BESIDE =
@@ -30,6 +33,7 @@ final class Results {
   private final List<Warning> warnings;
   private final List<Result> results = new ArrayList<>();
   private final List<Said> said = new ArrayList<>();
+  private final List<Fact> facts = new ArrayList<>();
 
   Results(String kind, List<Warning> warnings) {
     this.kind = kind;
@@ -50,6 +54,18 @@ final class Results {
   /** Adds one figure. */
   Results add(Figure figure) {
     results.add(new Result(figure.key(), Optional.of(figure), figure.unit()));
+    return this;
+  }
+
+  /** Adds a figure, or the place of one that could not be had. */
+  Results add(String key, Unit unit, Optional<Figure> figure) {
+    results.add(new Result(key, figure, unit));
+    return this;
+  }
+
+  /** Adds what is so or is not. */
+  Results fact(String key, boolean so) {
+    facts.add(new Fact(key, so));
     return this;
   }
 
@@ -87,6 +103,14 @@ final class Results {
           .put("unit", "")
           .putNull("u95");
     }
+    for (Fact fact : facts) {
+      array
+          .addObject()
+          .put("key", fact.key())
+          .put("value", fact.so())
+          .put("unit", "")
+          .putNull("u95");
+    }
     ArrayNode warned = root.putArray("warnings");
     for (Warning warning : warnings) {
       warned.addObject().put("code", warning.code()).put("message", warning.message());
@@ -120,7 +144,15 @@ final class Results {
       out.append(String.format("%-18s %s%n", result.key().replace('_', ' '), figure));
     }
     for (Said word : said) {
-      out.append(String.format("%-18s %s. %s%n", word.key(), word.word(), word.reason()));
+      String reason = word.reason().isEmpty() ? "" : ". " + word.reason();
+      out.append(
+          String.format(
+              "%-18s %s%s%n",
+              word.key().replace('_', ' '), word.word() == null ? "–" : word.word(), reason));
+    }
+    for (Fact fact : facts) {
+      out.append(
+          String.format("%-18s %s%n", fact.key().replace('_', ' '), fact.so() ? "yes" : "no"));
     }
     for (Warning warning : warnings) {
       out.append("note: ").append(warning.message()).append(System.lineSeparator());

@@ -57,6 +57,24 @@ final class Seeds {
     }
   }
 
+  private static final String DAY =
+      """
+      {"start": "17:00", "hours": 30,
+       "unit": {"usable": [{"watts": 592, "wattHours": 904, "u95": 4}, {"watts": 1048, "wattHours": 887}],
+                "dcUsable": [{"watts": 108, "wattHours": 917}], "idleWatts": 13.2, "outputWatts": 1200,
+                "startVa": 2400, "labelWattHours": 1075, "charge": 90, "reserve": 5},
+       "appliances": [
+         {"name": "kettle", "use": "cycling", "watts": 480, "wattHoursPerHour": 200,
+          "on": [{"from": "18:00", "to": "22:00"}, {"from": "07:00", "to": "8:30", "day": 1}]},
+         {"name": "shaver", "use": "per-go", "watts": 410, "wattHoursPerGo": 12, "startVa": 2300,
+          "at": ["19:00", {"at": "20:30", "day": 0}]}],
+       "feed": {"kind": "port", "volts": [12, 60], "amps": 12, "from": {"kind": "battery", "volts": 52.4,
+         "wattHours": 300, "amps": 100, "from": [{"kind": "charger", "volts": 57, "amps": 15,
+           "efficiency": 0.94, "from": {"kind": "generator", "va": 1600}},
+           {"kind": "controller", "volts": [20, 100], "amps": 15, "from": {"kind": "panels", "watts": 380,
+             "volts": 76, "openVolts": 91, "on": [{"from": "17:00", "to": "19:30"}]}}]}}}
+      """;
+
   private static final int WORKBOOK_EVERY = 100;
 
   private final Scratch scratch;
@@ -83,6 +101,7 @@ final class Seeds {
           List.of("judge", "--label", label.toString(), "--json", "--run", kind + "=FILE"),
           drain());
     }
+    text(Reader.COMMAND, "day.json", List.of("run-time", "FILE", "--json"), DAY);
     byte[] packed = packed();
     seeds.add(new Seed(Reader.PACKAGE, "run.zip", List.of(), r -> Mutation.bytes(packed, r)));
     seeds.add(new Seed(Reader.PACKAGE, "parts.zip", List.of(), r -> parts(packed, r)));

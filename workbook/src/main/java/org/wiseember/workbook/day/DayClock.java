@@ -1,0 +1,75 @@
+package org.wiseember.workbook.day;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.wiseember.core.runtime.Stretch;
+
+/**
+ * Times of day as hours after the start of a plan. A time before the start is the next day's, a
+ * window that is open at the start begins there, and nothing repeats by itself: other days are
+ * named, 0 the first.
+ *
+ * @param startMinutes when the plan begins, minutes of the day
+ */
+record DayClock(int startMinutes) {
+  private static final Pattern TIME = Pattern.compile("([01]?\\d|2[0-4]):([0-5]\\d)");
+  private static final int DAY = 24 * 60;
+  private static final double MINUTES = 60;
+  private static final int MOST_DAYS = 14;
+
+  /** Minutes of the day, {@code 24:00} among them. */
+  static int minutes(String text, String place) throws DayUnreadable {
+    Matcher m = TIME.matcher(text.strip());
+    int minutes =
+        m.matches() ? Integer.parseInt(m.group(1)) * 60 + Integer.parseInt(m.group(2)) : -1;
+    if (minutes < 0 || minutes > DAY) {
+      throw new DayUnreadable(
+          "“" + text + "” of " + place + " is no time of day; write it as 18:30.");
+    }
+    return minutes;
+  }
+
+  /** A window; empty where it was over before the start. */
+  Optional<Stretch> window(JsonNode node, String place) throws DayUnreadable {
+    Fields fields = new Fields(node, place);
+    int from = minutes(fields.text("from", ""), "“from” of " + place);
+    int to = minutes(fields.text("to", ""), "“to” of " + place);
+    int day = (int) fields.number("day", 0, MOST_DAYS, 0);
+    fields.end();
+    if (day > 0) {
+      int begin = day * DAY + from - startMinutes;
+      return stretch(Math.max(0, begin), Math.max(0, begin + length(from, to)));
+    }
+    int begin = Math.floorMod(from - startMinutes, DAY);
+    int end = Math.floorMod(to - startMinutes, DAY);
+    boolean openAtTheStart = end > 0 && end < begin;
+    return openAtTheStart ? stretch(0, end) : stretch(begin, begin + length(from, to));
+  }
+
+  /** From one time of day to the next such other one. */
+  private static int length(int from, int to) {
+    return to > from ? to - from : to - from + DAY;
+  }
+
+  private static Optional<Stretch> stretch(int from, int to) {
+    return from == to ? Optional.empty() : Optional.of(new Stretch(from / MINUTES, to / MINUTES));
+  }
+
+  /** A moment: a time, or a time with its day. */
+  double moment(JsonNode node, String place) throws DayUnreadable {
+    String time;
+    int day = 0;
+    if (node.isTextual()) {
+      time = node.asText();
+    } else {
+      Fields fields = new Fields(node, place);
+      time = fields.text("at", "");
+      day = (int) fields.number("day", 0, MOST_DAYS, 0);
+      fields.end();
+    }
+    int at = day * DAY + minutes(time, place) - startMinutes;
+    return (at < 0 ? at + DAY : at) / MINUTES;
+  }
+}
