@@ -41,6 +41,10 @@ record NotebookPhrase(TypedKind kind, String figure) {
   private static final Pattern CALLED =
       Pattern.compile("(?:pull(?:s|ed)?|lamp|computer)\\b.*", Pattern.CASE_INSENSITIVE);
 
+  /** Seconds of anything else are words. */
+  private static final Pattern START =
+      Pattern.compile("\\s*|.*\\b(?:start|ready|boot|wake|on)\\w*\\b.*");
+
   /** What may stand without a unit, since its name tells it. */
   private static final Pattern NAMED =
       Pattern.compile("(?:the )?(?<what>case|room|weight|weighs)(?: is| at)?");
@@ -106,7 +110,10 @@ record NotebookPhrase(TypedKind kind, String figure) {
           case "ah" -> TypedKind.DC_CHARGE;
           case "hz" -> TypedKind.HERTZ;
           case "kg", "lb", "lbs" -> TypedKind.WEIGHT;
-          case "s", "sec" -> wanted.contains(TypedKind.START_UP) ? TypedKind.START_UP : null;
+          case "s", "sec" ->
+              wanted.contains(TypedKind.START_UP) && START.matcher(around).matches()
+                  ? TypedKind.START_UP
+                  : null;
           case "lx", "lux", "klx" -> TypedKind.LIGHT;
           case "db", "dba", "db(a)" -> TypedKind.SOUND;
           case "v" -> volts(around, number, wanted);

@@ -205,4 +205,13 @@ public class NotebookReaderTest {
     assertEquals(
         entry.when().map(NotebookEntry.Moment::earliest).orElse(Double.NaN), seconds, entry.echo());
   }
+
+  /** Seconds are those of the start where nothing else is told of. */
+  @Test
+  public void secondsOfSomethingElseAreWords() {
+    assertEquals(read("ready after 4 s", TypedKind.START_UP).readings().get(0).value(), 4.0);
+    assertEquals(read("3 s", TypedKind.START_UP).readings().get(0).value(), 3.0);
+    NotebookEntry dim = read("washed out in the sun, dims after 20 s", TypedKind.START_UP);
+    assertTrue(dim.readings().isEmpty(), dim.echo());
+  }
 }

@@ -7,6 +7,7 @@ import javafx.scene.control.TextField;
 import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.core.hand.Press;
 import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.test.inspect.InspectionTest;
 import org.wiseember.trial.test.solar.Arrangements;
@@ -20,6 +21,8 @@ final class PictureByHand {
   private final String test;
   private final Deque<Runnable> script = new ArrayDeque<>();
   private Object onHand;
+  private boolean started;
+  private LiveRun before;
 
   private PictureByHand(Desk desk, PictureClock clock, String test) {
     this.desk = desk;
@@ -115,6 +118,8 @@ final class PictureByHand {
   }
 
   void start() {
+    started = true;
+    before = desk.bench().live().get();
     clock.set(0);
     desk.bench().test().set(AllTests.of(test));
     if (onHand != null) {
@@ -132,8 +137,9 @@ final class PictureByHand {
 
   /** Does the next of it; whether all of it is done. */
   boolean step() {
-    boolean going =
-        desk.bench().live().get() != null && desk.bench().live().get().view().get() != null;
+    LiveRun live = desk.bench().live().get();
+    // What went before it may still be there.
+    boolean going = started && live != null && live != before && live.view().get() != null;
     if (going && !script.isEmpty()) {
       script.poll().run();
       return false;

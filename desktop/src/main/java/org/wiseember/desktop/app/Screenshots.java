@@ -182,7 +182,8 @@ final class Screenshots {
       desk.stage().set(StageName.EVIDENCE);
       return false;
     }
-    return found;
+    // The page of a run comes once its readings are fetched.
+    return found && scene.lookup("#look-FOUND") != null;
   }
 
   private boolean waysShown() {
