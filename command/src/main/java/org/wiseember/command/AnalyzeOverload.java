@@ -19,7 +19,7 @@ import picocli.CommandLine.Option;
 /** Time to the trip from the log of an overload. */
 @Command(
     name = "overload",
-    description = "How long a load above the rating was borne, from its log.",
+    description = "How long a load above the rating was held, from its log.",
     mixinStandardHelpOptions = true)
 final class AnalyzeOverload implements Callable<Integer> {
   /** Scripts rest on these, whether or not the log tells them. */

@@ -125,7 +125,7 @@ public final class DescriptionJson {
       return Optional.empty();
     }
     if (way != Transport.SCPI_TCP && way != Transport.SCPI_SERIAL) {
-      throw new DescriptionUnreadable("A “scope” is asked over SCPI; mend “way”.");
+      throw new DescriptionUnreadable("A “scope” is asked over SCPI; correct “way”.");
     }
     List<String> setUp = new ArrayList<>();
     node.path("setUp").forEach(line -> setUp.add(line.asText()));
@@ -152,7 +152,7 @@ public final class DescriptionJson {
                   node.path("preamble").path("scale").asInt(2),
                   node.path("preamble").path("offset").asInt(3))));
     } catch (IllegalArgumentException e) {
-      throw new DescriptionUnreadable("“scope” cannot be: " + e.getMessage() + ". Mend it.");
+      throw new DescriptionUnreadable("“scope” cannot be: " + e.getMessage() + ". Correct it.");
     }
   }
 
@@ -209,7 +209,7 @@ public final class DescriptionJson {
       throw new DescriptionUnreadable(
           "The description is not JSON, or says one thing twice: line "
               + (e.getLocation() == null ? "?" : e.getLocation().getLineNr())
-              + " cannot be read. Mend it there.");
+              + " cannot be read. Correct it there.");
     }
     if (root == null || !FORMAT.equals(root.path("format").asText())) {
       throw new DescriptionUnreadable(
@@ -247,7 +247,7 @@ public final class DescriptionJson {
           load(root.path("load"), way, channels),
           scope);
     } catch (IllegalArgumentException e) {
-      throw new DescriptionUnreadable("This cannot be: " + e.getMessage() + ". Mend the file.");
+      throw new DescriptionUnreadable("This cannot be: " + e.getMessage() + ". Correct the file.");
     }
   }
 

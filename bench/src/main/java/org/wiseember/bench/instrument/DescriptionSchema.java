@@ -64,7 +64,7 @@ final class DescriptionSchema {
           capital(here) + " is too long; " + asked.asText() + " is the most.";
       case "pattern" ->
           capital(here) + " is " + value + "; it lacks “" + asked.asText().replace("\\", "") + "”.";
-      default -> capital(here) + " is " + value + ", which cannot be. Mend it.";
+      default -> capital(here) + " is " + value + ", which cannot be. Correct it.";
     };
   }
 

@@ -58,7 +58,7 @@ public record ScopeCommands(
   }
 
   /**
-   * Places in a preamble, counted from 0, cells parted by commas.
+   * Places in a preamble, counted from 0, cells separated by commas.
    *
    * @param step of seconds a sample
    * @param scale of units a count

@@ -310,7 +310,7 @@ public final class Drain extends PhasedProcedure {
               now,
               "silent",
               "The power meter is silent. If the unit shut off and took the meter with it, say that"
-                  + " the output dropped out; if not, mend the connection and the drain goes on."));
+                  + " the output dropped out; if not, correct the connection and the drain goes on."));
     }
     return false;
   }

@@ -8,7 +8,7 @@ import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** What follows a header: parameters parted by commas, quotes and brackets kept whole. */
+/** What follows a header: parameters separated by commas, quotes and brackets kept whole. */
 final class Arguments {
   private static final Pattern NUMBER =
       Pattern.compile("([+-]?(?:\\d+\\.?\\d*|\\.\\d+)(?:[eE][+-]?\\d{1,3})?)\\s*([A-Za-z]*)");

@@ -82,7 +82,7 @@ final class ScpiInstrument {
   }
 
   /**
-   * Carries out one program message, which may hold several commands parted by semicolons.
+   * Carries out one program message, which may hold several commands separated by semicolons.
    *
    * @return the answer without its terminator, empty where nothing was asked
    */

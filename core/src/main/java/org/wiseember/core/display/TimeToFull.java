@@ -88,7 +88,7 @@ public record TimeToFull(List<Moment> moments) {
         + minutes(worst.shown())
         + " when it still took "
         + minutes(worst.took())
-        + (worst.error() < 0 ? ": it does not reckon with the taper." : ".");
+        + (worst.error() < 0 ? ": it does not count the taper in." : ".");
   }
 
   private static String minutes(double minutes) {

@@ -21,7 +21,7 @@ import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 
 /**
- * How long each load was borne, from the trace of a ladder of loads above the rating.
+ * How long each load was held, from the trace of a ladder of loads above the rating.
  *
  * <p>Source: definition; time from the load step to where the output drops, mean power in between.
  */

@@ -19,7 +19,7 @@ public enum Connector {
   LUG(
       "crimped ring lugs",
       300,
-      "Crimped, not soldered, tightened to what the terminal bears; a loose lug burns."),
+      "Crimped, not soldered, tightened to what the terminal withstands; a loose lug burns."),
   BATTERY_PLUG(
       "two-pole battery connector",
       40,

@@ -22,7 +22,7 @@ import org.wiseember.desktop.look.Words;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.test.TestType;
 
-/** What a claim was taken to mean, and the fields to mend it or to add one by hand. */
+/** What a claim was taken to mean, and the fields to correct it or to add one by hand. */
 final class ClaimPanel extends VBox {
   private final ToLongFunction<TestType> made;
   private final Consumer<Claim> keep;
@@ -51,7 +51,7 @@ final class ClaimPanel extends VBox {
             Words.of("heading", "None chosen"),
             Words.of(
                 "claim-text",
-                "Choose a claim to see what it was taken to mean, and to mend it. A claim the reader"
+                "Choose a claim to see what it was taken to mean, and to correct it. A claim the reader"
                     + " did not find can be added by hand."),
             add());
   }
@@ -71,7 +71,7 @@ final class ClaimPanel extends VBox {
       getChildren().add(box);
     }
     if (claim.direction() != Direction.STATED) {
-      getChildren().add(space("Mend it"));
+      getChildren().add(space("Correct it"));
       form(claim.subject(), claim);
     }
     if (byHand) {

@@ -208,10 +208,10 @@ public final class LogPane extends StackPane {
     }
     words.add(
         switch (mapping.separator()) {
-          case ';' -> "Columns are parted by semicolons.";
-          case '\t' -> "Columns are parted by tabs.";
-          case '|' -> "Columns are parted by bars.";
-          default -> "Columns are parted by commas.";
+          case ';' -> "Columns are separated by semicolons.";
+          case '\t' -> "Columns are separated by tabs.";
+          case '|' -> "Columns are separated by bars.";
+          default -> "Columns are separated by commas.";
         });
     if (mapping.decimalComma()) {
       words.add("Decimal commas are read.");

@@ -8,7 +8,7 @@ public enum StageName {
       "Label",
       "Type or paste the label the way it is printed, a line at a time. A line that is understood is"
           + " underlined in steel and becomes claims on the right. Click a claim to see what it was"
-          + " taken to mean and to mend it. Below, the label is held against itself."),
+          + " taken to mean and to correct it. Below, the label is held against itself."),
   PLAN(
       "Plan",
       "Every way to wire the panels on hand, held against the solar port of the unit on its label: red"

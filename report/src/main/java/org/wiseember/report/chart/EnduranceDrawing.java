@@ -5,7 +5,7 @@ import org.jfree.chart.JFreeChart;
 import org.wiseember.report.look.Palette;
 
 /**
- * How long which load was borne.
+ * How long which load was held.
  *
  * @param tries every hold
  * @param curve where it trips, from heavy to light loads; may be empty

@@ -133,7 +133,7 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
       fail(
           column,
           new String(buf, offset, length),
-          "is not a number; mend that cell or leave it empty");
+          "is not a number; correct that cell or leave it empty");
     } else if (comma == ',' && !commaSeen) {
       for (int i = offset; i < offset + length; i++) {
         commaSeen |= buf[i] == ',';
@@ -180,7 +180,7 @@ final class LogBody extends AbstractBaseCsvCallbackHandler<LogBody> {
                   + fields
                   + " cells under "
                   + headings.size()
-                  + " headings; mend that row");
+                  + " headings; correct that row");
       return this;
     }
     if (!timeSeen) {

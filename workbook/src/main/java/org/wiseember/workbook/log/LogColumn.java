@@ -118,7 +118,7 @@ record LogColumn(String heading, Channel channel, double factor, double offset, 
               + unit
               + "”, which does not turn into "
               + wanted
-              + "; mend the heading");
+              + "; correct the heading");
     }
     boolean same = scale.factor() == 1 && scale.offset() == 0;
     return new LogColumn(heading, channel, scale.factor(), scale.offset(), !same);

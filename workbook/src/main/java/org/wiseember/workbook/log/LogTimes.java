@@ -43,7 +43,7 @@ final class LogTimes {
       if (now < previous) {
         if (!localStamps) {
           throw new LogUnreadable(
-              "row " + rowOf[i] + ": time runs backwards; mend or split the file there");
+              "row " + rowOf[i] + ": time runs backwards; correct or split the file there");
         }
         if (timeOfDay && Math.abs(now + DAY - previous - usual) <= longest) {
           // Midnight, nothing to tell.

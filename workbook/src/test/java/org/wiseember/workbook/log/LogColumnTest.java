@@ -61,7 +61,7 @@ public class LogColumnTest {
     LogUnreadable e = expectThrows(LogUnreadable.class, () -> LogColumn.of("ac_power [V]"));
     assertEquals(
         e.getMessage(),
-        "column “ac_power [V]” has the unit “V”, which does not turn into W; mend the heading");
+        "column “ac_power [V]” has the unit “V”, which does not turn into W; correct the heading");
   }
 
   @Test
