@@ -14,6 +14,7 @@ import java.util.List;
  * @param side the outputs it hangs on
  * @param on when it is on, for one that is steady or cycles
  * @param at moments at which a short use or a go begins, h after the start
+ * @param share95 how sure its energy is, a share of it at 95 %; 0 where that is not told
  */
 public record Appliance(
     String name,
@@ -24,7 +25,8 @@ public record Appliance(
     double startVa,
     Side side,
     List<Stretch> on,
-    List<Double> at) {
+    List<Double> at,
+    double share95) {
   private static final double MINUTES = 60;
 
   /** How an appliance is used. */
@@ -39,7 +41,35 @@ public record Appliance(
     PER_GO
   }
 
+  /** One of which nobody says how sure it is. */
+  public Appliance(
+      String name,
+      Use use,
+      double watts,
+      double wattHours,
+      double minutes,
+      double startVa,
+      Side side,
+      List<Stretch> on,
+      List<Double> at) {
+    this(name, use, watts, wattHours, minutes, startVa, side, on, at, 0);
+  }
+
+  /** The same, drawing so many times as much. */
+  Appliance times(double factor) {
+    return new Appliance(
+        name, use, watts * factor, wattHours * factor, minutes, startVa, side, on, at, share95);
+  }
+
+  /** The same as sure as that. */
+  public Appliance sureTo(double share) {
+    return new Appliance(name, use, watts, wattHours, minutes, startVa, side, on, at, share);
+  }
+
   public Appliance {
+    if (!(share95 >= 0 && share95 < 1)) {
+      throw new IllegalArgumentException(name + " is sure to a share between 0 and 1");
+    }
     on = List.copyOf(on);
     at = List.copyOf(at);
     boolean known =

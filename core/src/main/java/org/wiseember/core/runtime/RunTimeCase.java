@@ -46,6 +46,10 @@ public record RunTimeCase(
     for (int i = 0; i < unit.directUsable().size(); i++) {
       all.addAll(varied(i, true));
     }
+    if (plan.appliances().stream().anyMatch(a -> a.share95() > 0)) {
+      // One meter and one pair of eyes read them all: they are off together.
+      all.add(new Varied("Watts of the appliances", false, drawing(1), drawing(-1)));
+    }
     if (unit.guessed()) {
       double part = EnergyCurve.GUESS_HALF_WIDTH / EnergyCurve.GUESS;
       all.add(
@@ -56,6 +60,15 @@ public record RunTimeCase(
               on(unit.labelled(unit.labelWattHours() * (1 - part)))));
     }
     return all;
+  }
+
+  private RunTimeCase drawing(int sign) {
+    return new RunTimeCase(
+        unit,
+        plan.with(plan.appliances().stream().map(a -> a.times(1 + sign * a.share95())).toList()),
+        charge,
+        reserve,
+        feed);
   }
 
   private List<Varied> varied(int place, boolean direct) {
