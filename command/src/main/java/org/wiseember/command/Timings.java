@@ -75,6 +75,7 @@ final class Timings implements Callable<Integer> {
     campaign(folder, out);
     readIn(folder, out);
     waves(out);
+    new RunTimeTimings(repeats).into(out);
     new ShelfTimings(repeats).into(folder, out);
     return 0;
   }

@@ -1,7 +1,9 @@
 package org.wiseember.core.runtime;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.TreeSet;
 
 /** Who is due when: the plan cut where anything begins or ends. */
 final class Agenda {
@@ -48,17 +50,54 @@ final class Agenda {
     return sips;
   }
 
-  /** What is on at a moment, in the order of the list. */
-  List<Going> at(double hour) {
-    return goings.stream().filter(g -> g.when().holds(hour)).toList();
+  /**
+   * A time in which all watts stand.
+   *
+   * @param ac mean watts at the outlets
+   * @param dc mean watts at the DC ports
+   * @param acDue whether anything hangs on the outlets
+   */
+  record Span(double from, double to, double ac, double dc, boolean acDue) {
+    double watts() {
+      return ac + dc;
+    }
   }
 
-  /** Mean watts of those on one side. */
-  static double mean(List<Going> on, Side side) {
-    double sum = 0;
-    for (Going g : on) {
-      sum += g.appliance().side() == side ? g.appliance().meanWatts() : 0;
+  /**
+   * The plan cut wherever anything begins or ends.
+   *
+   * @param also further moments to cut it at
+   */
+  List<Span> spans(List<Double> also) {
+    TreeSet<Double> cuts = new TreeSet<>(List.of(0.0, plan.hours()));
+    goings.forEach(g -> cuts.addAll(List.of(g.when().from(), g.when().to())));
+    sips.forEach(s -> cuts.add(s.hour()));
+    cuts.addAll(also);
+    List<Double> inside = new ArrayList<>(cuts.subSet(0.0, true, plan.hours(), true));
+    List<Going> waiting = new ArrayList<>(goings);
+    waiting.sort(Comparator.comparingDouble(g -> g.when().from()));
+    List<Going> on = new ArrayList<>();
+    List<Span> spans = new ArrayList<>();
+    int next = 0;
+    for (int i = 0; i + 1 < inside.size(); i++) {
+      double from = inside.get(i);
+      on.removeIf(g -> g.when().to() <= from);
+      for (; next < waiting.size() && waiting.get(next).when().from() <= from; next++) {
+        if (waiting.get(next).when().to() > from) {
+          on.add(waiting.get(next));
+        }
+      }
+      double ac = 0;
+      double dc = 0;
+      boolean due = false;
+      for (Going g : on) {
+        boolean atOutlet = g.appliance().side() == Side.AC;
+        ac += atOutlet ? g.appliance().meanWatts() : 0;
+        dc += atOutlet ? 0 : g.appliance().meanWatts();
+        due |= atOutlet;
+      }
+      spans.add(new Span(from, inside.get(i + 1), ac, dc, due));
     }
-    return sum;
+    return spans;
   }
 }

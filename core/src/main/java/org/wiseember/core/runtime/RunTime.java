@@ -5,8 +5,6 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.stream.DoubleStream;
 
 /**
@@ -62,11 +60,12 @@ public final class RunTime {
 
   private Course course(double full) {
     points.add(new Course.Point(0, PERCENT * charge));
-    List<Double> cuts = new ArrayList<>(cuts());
-    for (int i = 0; i + 1 < cuts.size() && runsOut.isEmpty(); i++) {
-      sip(cuts.get(i));
-      while (runsOut.isEmpty() && hour < cuts.get(i + 1)) {
-        step(cuts.get(i + 1));
+    List<Agenda.Span> spans =
+        agenda.spans(feed.map(f -> changes(f).boxed().toList()).orElse(List.of()));
+    for (Agenda.Span span : spans) {
+      sip(span.from());
+      while (runsOut.isEmpty() && hour < span.to()) {
+        step(span);
       }
     }
     HardestMoments moments = HardestMoments.of(agenda, unit, h -> !carried(h));
@@ -78,19 +77,8 @@ public final class RunTime {
         fed,
         moments.first(),
         moments.start(),
-        byLabel(full),
+        byLabel(full, spans),
         feed.map(f -> FeedReport.of(f, agenda, curve.idleWatts())));
-  }
-
-  /**
-   * All moments at which something begins or ends, the start and the end of the plan among them.
-   */
-  private Set<Double> cuts() {
-    TreeSet<Double> cuts = new TreeSet<>(List.of(0.0, plan.hours()));
-    agenda.goings().forEach(g -> cuts.addAll(List.of(g.when().from(), g.when().to())));
-    agenda.sips().forEach(s -> cuts.add(s.hour()));
-    feed.ifPresent(f -> changes(f).forEach(cuts::add));
-    return new TreeSet<>(cuts.headSet(plan.hours(), true).tailSet(0.0, true));
   }
 
   private static DoubleStream changes(Feed feed) {
@@ -145,12 +133,12 @@ public final class RunTime {
     points.add(new Course.Point(at, PERCENT * charge));
   }
 
-  /** To the next moment at which a watt changes, at most to the end given. */
-  private void step(double end) {
-    List<Agenda.Going> on = agenda.at(hour);
-    double ac = Agenda.mean(on, Side.AC);
-    double dc = Agenda.mean(on, Side.DC);
-    boolean acOn = plan.acAlwaysOn() || on.stream().anyMatch(g -> g.appliance().side() == Side.AC);
+  /** To the next moment at which a watt changes, at most to the end of the span. */
+  private void step(Agenda.Span span) {
+    double end = span.to();
+    double ac = span.ac();
+    double dc = span.dc();
+    boolean acOn = plan.acAlwaysOn() || span.acDue();
     boolean past = carried(hour);
     double out = curve.shareAnHour(past ? 0 : ac, acOn && !past, dc);
     boolean full = charge >= FULL - NOTHING;
@@ -194,22 +182,18 @@ public final class RunTime {
   }
 
   /** When the label's energy would be used up, with nothing lost and nothing brought in. */
-  private OptionalDouble byLabel(double full) {
+  private OptionalDouble byLabel(double full, List<Agenda.Span> spans) {
     double left = unit.labelWattHours() * full;
     if (Double.isNaN(left)) {
       return OptionalDouble.empty();
     }
-    List<Double> cuts = new ArrayList<>(cuts());
-    for (int i = 0; i + 1 < cuts.size(); i++) {
-      double from = cuts.get(i);
+    for (Agenda.Span span : spans) {
       for (Agenda.Sip sip : agenda.sips()) {
-        left -= sip.hour() == from ? sip.appliance().wattHours() : 0;
+        left -= sip.hour() == span.from() ? sip.appliance().wattHours() : 0;
       }
-      List<Agenda.Going> on = agenda.at(from);
-      double watts = Agenda.mean(on, Side.AC) + Agenda.mean(on, Side.DC);
-      double used = watts * (cuts.get(i + 1) - from);
+      double used = span.watts() * (span.to() - span.from());
       if (left <= 0 || (used > 0 && used >= left)) {
-        return OptionalDouble.of(left <= 0 ? from : from + left / watts);
+        return OptionalDouble.of(left <= 0 ? span.from() : span.from() + left / span.watts());
       }
       left -= used;
     }

@@ -352,4 +352,19 @@ public class RunTimeTest {
     assertEquals(guessed.u95() / guessed.value(), 0.95 * 10 / 85, 2e-3);
     assertFalse(RunTimeFigures.warnings(guess, guess.course()).isEmpty());
   }
+
+  /** Watts that are sure to 2 % move the end by 2 %, all of them the same way. */
+  @Test
+  public void howSureFollowsFromTheAppliancesToo() {
+    UnitSupply unit = new UnitSupply(List.of(), List.of(), 0, ANY, ANY, 1000);
+    UnitSupply drained =
+        new UnitSupply(List.of(new Usable(300, 850, NO)), List.of(), 0, ANY, ANY, NO);
+    List<Appliance> all = List.of(steady("a", 200).sureTo(0.02), steady("b", 100).sureTo(0.02));
+    RunTimeCase asked =
+        new RunTimeCase(drained, new DayPlan(24, all, false), 100, 0, Optional.empty());
+    Figure end = RunTimeFigures.of(asked).figure("runs_out").orElseThrow();
+    assertEquals(end.u95() / end.value(), 0.02, 1e-4);
+    Figure guessed = RunTimeFigures.of(asked.on(unit)).figure("runs_out").orElseThrow();
+    assertTrue(guessed.u95() > end.u95());
+  }
 }
