@@ -14,6 +14,12 @@ import org.wiseember.core.quantity.Figures;
  */
 public record RunTimeCase(
     UnitSupply unit, DayPlan plan, double charge, double reserve, Optional<Feed.Root> feed) {
+  /**
+   * Of what an hour at the rating takes, the part that grows with the square of the load: about so
+   * much in the units at hand; common practice, no published source.
+   */
+  private static final double GROWS = 0.15;
+
   /** How it goes. */
   public Course course() {
     return RunTime.of(unit, plan, charge, reserve, feed);
@@ -45,6 +51,9 @@ public record RunTimeCase(
     }
     for (int i = 0; i < unit.directUsable().size(); i++) {
       all.addAll(varied(i, true));
+    }
+    if (unit.usable().size() == 1) {
+      all.add(new Varied("One drain: how losses grow", true, on(unit.bent(2 * GROWS)), this));
     }
     if (plan.appliances().stream().anyMatch(a -> a.share95() > 0)) {
       // One meter and one pair of eyes read them all: they are off together.

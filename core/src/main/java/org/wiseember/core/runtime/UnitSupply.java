@@ -54,4 +54,20 @@ public record UnitSupply(
         startVa,
         labelWattHours);
   }
+
+  /**
+   * The same as if its losses grew with the load so that the growing part is this share of what an
+   * hour at its rating takes; one drain alone does not tell how they do.
+   */
+  UnitSupply bent(double share) {
+    Usable only = usable.get(0);
+    double rating = Double.isFinite(outputWatts) ? outputWatts : 2 * only.watts();
+    double growing = share / (only.wattHours() * rating);
+    double straight =
+        (only.shareAnHour() - growing * only.watts() * only.watts()) / (only.watts() + idleWatts);
+    double twice = 2 * only.watts();
+    double hour = (twice + idleWatts) * straight + growing * twice * twice;
+    List<Usable> both = List.of(only, new Usable(twice, twice / hour, only.u95()));
+    return new UnitSupply(both, directUsable, idleWatts, outputWatts, startVa, labelWattHours);
+  }
 }

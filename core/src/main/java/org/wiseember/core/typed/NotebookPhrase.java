@@ -43,7 +43,8 @@ record NotebookPhrase(TypedKind kind, String figure) {
 
   /** Seconds of anything else are words. */
   private static final Pattern START =
-      Pattern.compile("\\s*|.*\\b(?:start|ready|boot|wake|on)\\w*\\b.*");
+      Pattern.compile(
+          "\\s*(?:(?:in|after|within|about)\\s*)*|.*\\b(?:start|ready|boot|wake|on)\\w*\\b.*");
 
   /** What may stand without a unit, since its name tells it. */
   private static final Pattern NAMED =

@@ -344,9 +344,14 @@ public class RunTimeTest {
         new UnitSupply(List.of(new Usable(592, 904, 9.04)), List.of(), 13.2, ANY, ANY, 1075);
     RunTimeCase asked =
         new RunTimeCase(
-            unit, new DayPlan(24, List.of(steady("load", 300)), false), 100, 0, Optional.empty());
+            unit, new DayPlan(24, List.of(steady("load", 592)), false), 100, 0, Optional.empty());
     Figure end = RunTimeFigures.of(asked).figure("runs_out").orElseThrow();
     assertEquals(end.u95() / end.value(), 0.01, 1e-6);
+    // Away from its load one drain says less: nobody saw how the losses grow.
+    DayPlan heavy = new DayPlan(24, List.of(steady("load", 1150)), false);
+    RunTimeCase away = new RunTimeCase(unit, heavy, 100, 0, Optional.empty());
+    Figure sooner = RunTimeFigures.of(away).figure("runs_out").orElseThrow();
+    assertTrue(sooner.u95() / sooner.value() > 0.03, sooner.words());
     RunTimeCase guess = asked.on(label(1075));
     Figure guessed = RunTimeFigures.of(guess).figure("runs_out").orElseThrow();
     assertEquals(guessed.u95() / guessed.value(), 0.95 * 10 / 85, 2e-3);

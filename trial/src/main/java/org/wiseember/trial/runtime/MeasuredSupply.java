@@ -1,0 +1,168 @@
+package org.wiseember.trial.runtime;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.overload.Hold;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.runtime.UnitSupply;
+import org.wiseember.core.runtime.Usable;
+import org.wiseember.core.start.Surge;
+import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.test.idle.IdleRun;
+import org.wiseember.trial.test.overload.OverloadRun;
+import org.wiseember.trial.test.start.StartsRun;
+
+/**
+ * A unit as one that runs appliances, from its own runs.
+ *
+ * @param restsOn where each part comes from, a sentence each: what was measured, what is only
+ *     printed, what nobody knows
+ */
+public record MeasuredSupply(UnitSupply supply, List<String> restsOn) {
+  /** Held for so long it is held for good, s: what labels mean by continuous. */
+  private static final double FOR_GOOD = 600;
+
+  public MeasuredSupply {
+    restsOn = List.copyOf(restsOn);
+  }
+
+  /** From what is known of a unit; empty where neither a drain nor its label tells its energy. */
+  public static Optional<MeasuredSupply> of(UnitFindings unit) {
+    List<Usable> ac = drains(unit, false);
+    double printed = printed(unit.label(), Subject.CAPACITY);
+    return ac.isEmpty() && !(printed > 0)
+        ? Optional.empty()
+        : Optional.of(new Parts(unit, ac, printed).supply());
+  }
+
+  private static List<Usable> drains(UnitFindings unit, boolean direct) {
+    return unit.of(DrainRun.class)
+        .filter(DrainRun::complete)
+        .filter(d -> d.direct() == direct && d.meanWatts() > 0)
+        .flatMap(d -> d.finding().deliveredEnergy().map(e -> usable(d, e)).stream())
+        .toList();
+  }
+
+  private static Usable usable(DrainRun drain, Figure energy) {
+    return new Usable(drain.meanWatts(), energy.value(), energy.u95());
+  }
+
+  private static double printed(Label label, Subject subject) {
+    return label.claim(subject).map(Claim::figure).orElse(Double.NaN);
+  }
+
+  /** One part after the other, with where it comes from. */
+  private static final class Parts {
+    private final UnitFindings unit;
+    private final List<Usable> ac;
+    private final double printed;
+    private final List<String> restsOn = new ArrayList<>();
+
+    Parts(UnitFindings unit, List<Usable> ac, double printed) {
+      this.unit = unit;
+      this.ac = ac;
+      this.printed = printed;
+    }
+
+    MeasuredSupply supply() {
+      List<Usable> dc = drains(unit, true);
+      restsOn.add(
+          ac.isEmpty()
+              ? "No whole AC drain: 85 % of the "
+                  + Figures.plain(printed, Unit.WATT_HOUR)
+                  + " printed are taken."
+              : "Energy by "
+                  + (ac.size() == 1 ? "one AC drain" : ac.size() + " AC drains")
+                  + (dc.isEmpty()
+                      ? "."
+                      : dc.size() == 1 ? " and one on DC." : " and " + dc.size() + " on DC."));
+      double idle = idle();
+      double output = output();
+      double start = start(output);
+      return new MeasuredSupply(new UnitSupply(ac, dc, idle, output, start, printed), restsOn);
+    }
+
+    private double idle() {
+      OptionalDouble measured =
+          unit.of(IdleRun.class)
+              .flatMap(r -> r.forLabel().stream())
+              .flatMap(s -> s.finding().power().stream())
+              .mapToDouble(Figure::value)
+              .filter(w -> w >= 0)
+              .reduce((first, second) -> second);
+      if (measured.isPresent()) {
+        restsOn.add("Idle draw measured: " + Figures.fixed(measured.getAsDouble(), 1) + " W.");
+        return measured.getAsDouble();
+      }
+      double label = printed(unit.label(), Subject.IDLE);
+      restsOn.add(
+          label >= 0
+              ? "Idle draw only printed: " + Figures.plain(label) + " W."
+              : "Idle draw not known and left out: it will run out sooner.");
+      return label >= 0 ? label : 0;
+    }
+
+    private Stream<Hold> holds() {
+      return unit.of(OverloadRun.class).flatMap(r -> r.finding().holds().stream());
+    }
+
+    /** The most that was seen held for good; else what is printed, unless less has tripped it. */
+    private double output() {
+      OptionalDouble held =
+          holds()
+              .filter(h -> !h.tripped() && h.seconds() - h.halfWidth() >= FOR_GOOD)
+              .mapToDouble(Hold::watts)
+              .max();
+      OptionalDouble tripped = holds().filter(Hold::tripped).mapToDouble(Hold::watts).min();
+      double label = unit.label().ratedWatts().orElse(Double.POSITIVE_INFINITY);
+      if (held.isPresent() && held.getAsDouble() >= label) {
+        restsOn.add("Seen to hold " + Figures.fixed(held.getAsDouble(), 0) + " W for ten minutes.");
+        return held.getAsDouble();
+      }
+      if (tripped.isPresent() && tripped.getAsDouble() < label) {
+        double known = held.orElse(tripped.getAsDouble());
+        restsOn.add(
+            "It tripped at "
+                + Figures.fixed(tripped.getAsDouble(), 0)
+                + " W; "
+                + Figures.fixed(known, 0)
+                + " W are taken.");
+        return known;
+      }
+      restsOn.add(
+          Double.isInfinite(label)
+              ? "What it holds for good is not known."
+              : "What it holds for good is only printed: " + Figures.plain(label) + " W.");
+      return label;
+    }
+
+    /** The most it gave to a start that went, at least what it holds for good. */
+    private double start(double output) {
+      OptionalDouble seen =
+          unit.of(StartsRun.class)
+              .flatMap(r -> r.series().stream())
+              .flatMap(s -> Surge.held(s).stream())
+              .mapToDouble(Figure::value)
+              .max();
+      if (seen.isPresent()) {
+        restsOn.add("Seen to start " + Figures.fixed(seen.getAsDouble(), 0) + " VA.");
+        return Math.max(seen.getAsDouble(), Double.isInfinite(output) ? 0 : output);
+      }
+      double label = printed(unit.label(), Subject.SURGE);
+      restsOn.add(
+          label > 0
+              ? "What it starts is only printed: " + Figures.plain(label) + " W."
+              : "What it starts is not known.");
+      return label > 0 ? label : Double.POSITIVE_INFINITY;
+    }
+  }
+}
