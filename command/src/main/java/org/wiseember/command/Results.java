@@ -1,9 +1,13 @@
 package org.wiseember.command;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.BooleanNode;
+import com.fasterxml.jackson.databind.node.NullNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.node.TextNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -19,10 +23,14 @@ final class Results {
   /** A figure, or the place of one that could not be had. */
   private record Result(String key, Optional<Figure> figure, Unit unit) {}
 
-  /** A word, or null where there is none to say. */
-  private record Said(String key, String word, String reason) {}
-
-  private record Fact(String key, boolean so) {}
+  /** A word, yes or no, or null where there is nothing to say. */
+  private record Said(String key, JsonNode word, String reason) {
+    String text() {
+      return word.isNull()
+          ? "–"
+          : word.isBoolean() ? word.asBoolean() ? "yes" : "no" : word.asText();
+    }
+  }
 
   /** What is missing for one figure more, but not why there is none. */
   private static final Set<String> BESIDE =
@@ -33,7 +41,6 @@ final class Results {
   private final List<Warning> warnings;
   private final List<Result> results = new ArrayList<>();
   private final List<Said> said = new ArrayList<>();
-  private final List<Fact> facts = new ArrayList<>();
 
   Results(String kind, List<Warning> warnings) {
     this.kind = kind;
@@ -65,13 +72,13 @@ final class Results {
 
   /** Adds what is so or is not. */
   Results fact(String key, boolean so) {
-    facts.add(new Fact(key, so));
+    said.add(new Said(key, BooleanNode.valueOf(so), ""));
     return this;
   }
 
   /** Adds a figure that is a word. */
   Results say(String key, String word, String reason) {
-    said.add(new Said(key, word, reason));
+    said.add(new Said(key, word == null ? NullNode.instance : TextNode.valueOf(word), reason));
     return this;
   }
 
@@ -96,21 +103,13 @@ final class Results {
       }
     }
     for (Said word : said) {
-      array
-          .addObject()
-          .put("key", word.key())
-          .put("value", word.word())
-          .put("unit", "")
-          .putNull("u95");
+      ObjectNode node = array.addObject();
+      node.put("key", word.key());
+      node.set("value", word.word());
+      node.put("unit", "");
+      node.putNull("u95");
     }
-    for (Fact fact : facts) {
-      array
-          .addObject()
-          .put("key", fact.key())
-          .put("value", fact.so())
-          .put("unit", "")
-          .putNull("u95");
-    }
+
     ArrayNode warned = root.putArray("warnings");
     for (Warning warning : warnings) {
       warned.addObject().put("code", warning.code()).put("message", warning.message());
@@ -145,15 +144,9 @@ final class Results {
     }
     for (Said word : said) {
       String reason = word.reason().isEmpty() ? "" : ". " + word.reason();
-      out.append(
-          String.format(
-              "%-18s %s%s%n",
-              word.key().replace('_', ' '), word.word() == null ? "–" : word.word(), reason));
+      out.append(String.format("%-18s %s%s%n", word.key().replace('_', ' '), word.text(), reason));
     }
-    for (Fact fact : facts) {
-      out.append(
-          String.format("%-18s %s%n", fact.key().replace('_', ' '), fact.so() ? "yes" : "no"));
-    }
+
     for (Warning warning : warnings) {
       out.append("note: ").append(warning.message()).append(System.lineSeparator());
     }

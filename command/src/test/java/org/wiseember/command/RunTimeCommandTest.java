@@ -238,6 +238,15 @@ public class RunTimeCommandTest {
         "“amps”"
       },
       {"{\"unit\": {\"labelWattHours\": 9}, \"hours\": 1, \"hours\": 2}", "JSON"},
+      {
+        "{\"unit\": {\"labelWattHours\": 9}, \"feed\": {\"kind\": \"port\", \"from\": {\"kind\":"
+            + " \"mains\"}}}",
+        "Nothing limits"
+      },
+      {
+        day("1:00", 2, lamp(", \"on\": [{\"from\": \"1:00\", \"to\": \"2:00\", \"day\": 0.5}]")),
+        "whole number"
+      },
     };
   }
 
@@ -248,6 +257,22 @@ public class RunTimeCommandTest {
     assertEquals(outcome.err().strip().lines().count(), 1, outcome.err());
     assertTrue(outcome.err().contains(said), outcome.err());
     assertEquals(outcome.out(), "");
+  }
+
+  @Test
+  public void anOverloadAfterTheEndIsSaidToBe() throws IOException {
+    JsonNode root =
+        results(
+            day(
+                "17:00",
+                24,
+                lamp("")
+                    + ", "
+                    + lamp(", \"on\": [{\"from\": \"05:00\", \"to\": \"6:00\"}]")
+                        .replace("100", "1500")));
+    assertEquals(value(root, "first_overload").asDouble(), 12, 1e-9);
+    assertTrue(value(root, "runs_out").asDouble() < 12);
+    assertEquals(root.path("warnings").get(0).path("code").asText(), "overload_after_end");
   }
 
   @Test

@@ -20,7 +20,8 @@ public record EnergyLeft(Estimate wattHours, boolean yieldAssumed) {
   /** The yield to plan with where none was measured, and how far real ones lie from it. */
   public static final double USUAL_YIELD = 0.85;
 
-  private static final double USUAL_YIELD_HALF_WIDTH = 0.10;
+  /** Common practice, no published source. */
+  public static final double USUAL_YIELD_HALF_WIDTH = 0.10;
 
   /**
    * With a measured yield.

@@ -17,7 +17,6 @@ import java.util.List;
  */
 public record ExpectedEnd(
     double total, double low, double high, double secondsLeft, double soonest, double latest) {
-  private static final double USUAL_YIELD = 0.85;
   private static final double YIELD_SIGMA = 0.05;
 
   /** Drains of one unit at different loads differ by about this much. */
@@ -44,7 +43,7 @@ public record ExpectedEnd(
       double displayCharge,
       double watts) {
     double weight = 1 / square(YIELD_SIGMA * ratedWattHours);
-    double sum = weight * USUAL_YIELD * ratedWattHours;
+    double sum = weight * EnergyLeft.USUAL_YIELD * ratedWattHours;
     if (!earlier.isEmpty()) {
       double mean = earlier.stream().mapToDouble(Double::doubleValue).average().orElseThrow();
       double w = 1 / square(REPEAT_SIGMA * mean);

@@ -192,6 +192,14 @@ public record ReaderUnits(
     };
   }
 
+  /**
+   * Words of a person, to be quoted among ours: a label pasted from a page may have no-break spaces
+   * of its own, and stays as printed.
+   */
+  public static String quoted(String words) {
+    return words.replace(Figures.NO_BREAK, ' ');
+  }
+
   private String turned(Matcher m) {
     Unit unit = unit(m.group("unit"));
     if (scale(unit).size == 1) {

@@ -2,6 +2,7 @@ package org.wiseember.core.runtime;
 
 import java.util.Comparator;
 import java.util.List;
+import org.wiseember.core.capacity.EnergyLeft;
 
 /**
  * How much of a full unit an hour at a load takes, so that mixed loads add: (P + idle) ÷ C + c·P².
@@ -14,12 +15,6 @@ import java.util.List;
  * @param directShare share an hour takes for each watt at a DC port, 1 ÷ Wh
  */
 public record EnergyCurve(double capacity, double growing, double idleWatts, double directShare) {
-  /** Of the label's energy, where nothing was drained: common practice, no published source. */
-  public static final double GUESS = 0.85;
-
-  /** The range testers have seen around the guess, half of it; common practice. */
-  public static final double GUESS_HALF_WIDTH = 0.10;
-
   /** AC gives about so much of what DC gives: common practice, no published source. */
   private static final double INVERTER = 0.9;
 
@@ -29,7 +24,7 @@ public record EnergyCurve(double capacity, double growing, double idleWatts, dou
     double idle = unit.idleWatts();
     double[] fit;
     if (points.isEmpty()) {
-      fit = new double[] {1 / (GUESS * unit.labelWattHours()), 0};
+      fit = new double[] {1 / (EnergyLeft.USUAL_YIELD * unit.labelWattHours()), 0};
     } else if (points.size() == 1) {
       fit = new double[] {points.get(0).shareAnHour() / (points.get(0).watts() + idle), 0};
     } else {

@@ -1,5 +1,6 @@
 package org.wiseember.core.runtime;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /** What brings energy into a unit: a tree of sources that ends in one of its ports. */
@@ -15,6 +16,16 @@ public sealed interface Feed {
 
   /** What it hangs on. */
   List<Feed> from();
+
+  /** Mains and generators anywhere in it. */
+  default List<Alternating> alternating() {
+    List<Alternating> all = new ArrayList<>();
+    if (this instanceof Alternating own) {
+      all.add(own);
+    }
+    from().forEach(f -> all.addAll(f.alternating()));
+    return all;
+  }
 
   /**
    * The unit's own DC port.
@@ -80,7 +91,7 @@ public sealed interface Feed {
     }
 
     double most() {
-      return Math.min(watts, amps * volts);
+      return Math.min(watts, amps == 0 ? 0 : amps * volts);
     }
   }
 

@@ -75,6 +75,13 @@ public final class FeedFlow {
     return through.getOrDefault(feed, 0.0);
   }
 
+  /** Whether everything in it is held back by something. */
+  boolean limited() {
+    return Double.isFinite(intoUnit)
+        && through.values().stream().allMatch(Double::isFinite)
+        && asked.values().stream().allMatch(Double::isFinite);
+  }
+
   /** What a source is asked for, W, be it able to give that or not. */
   public double asked(Feed.Source source) {
     return asked.getOrDefault(source, 0.0);
@@ -92,8 +99,10 @@ public final class FeedFlow {
   private void into(Feed.Port port, double takes) {
     List<Offer> offers = new ArrayList<>();
     List<Feed> links = new ArrayList<>();
+    // A controller without a battery gives its amps at the most volts the port may see.
+    double onto = Double.isFinite(port.mostVolts()) ? port.mostVolts() : Double.NaN;
     for (Feed feed : port.from()) {
-      Offer offer = offer(feed, Double.NaN);
+      Offer offer = offer(feed, onto);
       if (fits(offer, port.leastVolts(), port.mostVolts(), "port")) {
         offers.add(offer);
         links.add(feed);
@@ -108,7 +117,7 @@ public final class FeedFlow {
     // Whatever gives the most sets the volts at which the port draws its amps.
     Offer largest = offers.stream().reduce((a, b) -> b.watts() > a.watts() ? b : a).orElseThrow();
     double volts = Double.isNaN(largest.volts()) ? port.mostVolts() : largest.volts();
-    double byAmps = Double.isInfinite(port.amps()) ? port.amps() : port.amps() * volts;
+    double byAmps = atMost(port.amps(), volts);
     intoUnit = Math.min(Math.min(could, takes), Math.min(byAmps, port.watts()));
     if (intoUnit == takes && takes < could) {
       boundBy = "none";
@@ -124,8 +133,13 @@ public final class FeedFlow {
       // Without any limit upstream one source carries it all.
       double watts =
           Double.isInfinite(could) ? (i == 0 ? intoUnit : 0) : share * offers.get(i).watts();
-      draw(links.get(i), watts, Double.NaN);
+      draw(links.get(i), watts, onto);
     }
+  }
+
+  /** Amps at volts, W; without one of the two limits there is no other. */
+  private static double atMost(double amps, double volts) {
+    return amps == 0 ? 0 : amps * volts;
   }
 
   private boolean fits(Offer offer, double least, double most, String where) {
@@ -184,7 +198,7 @@ public final class FeedFlow {
       return new Offer(a.isOn(hour) ? a.va() : 0, Double.NaN, Double.NaN, SOURCE, a.kind());
     }
     if (feed instanceof Feed.Battery b) {
-      double most = b.amps() * b.volts();
+      double most = atMost(b.amps(), b.volts());
       double in = b.from().stream().mapToDouble(f -> offer(f, b.volts()).watts()).sum();
       double watts = held.getOrDefault(b, 0.0) > 0 ? most : Math.min(most, in);
       return new Offer(watts, b.volts(), Double.NaN, SOURCE, b.kind());

@@ -1,6 +1,5 @@
 package org.wiseember.core.runtime;
 
-import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -12,39 +11,20 @@ import java.util.List;
  * @param stalls whether that, or a start, is more than they give
  */
 public record FeedReport(FeedFlow flow, boolean passesThrough, double sourceLoad, boolean stalls) {
-  static FeedReport of(Feed.Root root, Agenda agenda, double idleWatts) {
+  static FeedReport of(Feed.Root root, Agenda agenda) {
     FeedFlow flow = FeedFlow.of(root, 0, FeedFlow.batteries(root), Double.POSITIVE_INFINITY);
-    List<Feed.Alternating> sources = alternating(root);
+    List<Feed.Alternating> sources = root.alternating();
     if (sources.isEmpty()) {
       return new FeedReport(flow, root instanceof Feed.PassThrough, Double.NaN, false);
     }
     double most = sources.stream().mapToDouble(Feed.Alternating::va).sum();
     if (root instanceof Feed.PassThrough) {
-      UnitSupply none =
-          new UnitSupply(
-              List.of(),
-              List.of(),
-              idleWatts,
-              Double.POSITIVE_INFINITY,
-              Double.POSITIVE_INFINITY,
-              1);
       HardestMoments asked =
-          HardestMoments.of(agenda, none, h -> sources.stream().anyMatch(s -> s.isOn(h)));
-      double start = asked.start().map(Course.HardStart::va).orElse(0.0);
-      double load = asked.mostRunning();
-      return new FeedReport(flow, true, load, load > most || start > most);
+          HardestMoments.of(agenda, most, most, h -> sources.stream().anyMatch(s -> s.isOn(h)));
+      return new FeedReport(flow, true, asked.mostRunning(), asked.first().isPresent());
     }
     double load = sources.stream().mapToDouble(flow::asked).sum();
     boolean stalls = sources.stream().anyMatch(s -> flow.asked(s) > s.va() * (1 + 1e-9));
     return new FeedReport(flow, false, load, stalls);
-  }
-
-  private static List<Feed.Alternating> alternating(Feed feed) {
-    List<Feed.Alternating> all = new ArrayList<>();
-    if (feed instanceof Feed.Alternating a) {
-      all.add(a);
-    }
-    feed.from().forEach(f -> all.addAll(alternating(f)));
-    return all;
   }
 }

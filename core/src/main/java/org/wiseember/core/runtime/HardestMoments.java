@@ -20,9 +20,12 @@ record HardestMoments(
   /**
    * Goes through all beginnings.
    *
+   * @param outputWatts held without end, W
+   * @param startVa a start may ask for, VA
    * @param asked whether the inverter is asked at that hour, and not a source past it
    */
-  static HardestMoments of(Agenda agenda, UnitSupply unit, DoublePredicate asked) {
+  static HardestMoments of(
+      Agenda agenda, double outputWatts, double startVa, DoublePredicate asked) {
     List<Agenda.Going> all =
         agenda.goings().stream()
             .filter(g -> g.appliance().side() == Side.AC)
@@ -47,7 +50,7 @@ record HardestMoments(
       if (start != null && hardest.filter(h -> h.va() >= start.va()).isEmpty()) {
         hardest = Optional.of(start);
       }
-      boolean over = running > unit.outputWatts() || (start != null && start.va() > unit.startVa());
+      boolean over = running > outputWatts || (start != null && start.va() > startVa);
       if (over && first.isEmpty()) {
         first = Optional.of(new Course.Overload(hour, next.appliance().name()));
       }

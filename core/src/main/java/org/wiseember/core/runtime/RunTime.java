@@ -32,30 +32,29 @@ public final class RunTime {
   private double fed;
   private OptionalDouble runsOut = OptionalDouble.empty();
 
-  private RunTime(
-      UnitSupply unit, DayPlan plan, double charge, double reserve, Optional<Feed.Root> feed) {
-    this.unit = unit;
+  private RunTime(RunTimeCase asked) {
+    this.unit = asked.unit();
     this.curve = EnergyCurve.of(unit);
-    this.plan = plan;
+    this.plan = asked.plan();
     this.agenda = new Agenda(plan);
-    this.feed = feed;
-    this.charge = charge / PERCENT;
-    this.reserve = reserve / PERCENT;
+    this.feed = asked.feed();
+    this.charge = asked.charge() / PERCENT;
+    this.reserve = asked.reserve() / PERCENT;
     this.held = feed.map(FeedFlow::batteries).orElseGet(IdentityHashMap::new);
   }
 
-  /**
-   * Works a plan out.
-   *
-   * @param charge at the start, %
-   * @param reserve at which it counts as empty, %
-   */
-  public static Course of(
-      UnitSupply unit, DayPlan plan, double charge, double reserve, Optional<Feed.Root> feed) {
-    if (!(charge >= 0 && charge <= PERCENT) || !(reserve >= 0 && reserve <= PERCENT)) {
-      throw new IllegalArgumentException("charge and reserve lie between 0 and 100 %");
-    }
-    return new RunTime(unit, plan, charge, reserve, feed).course(charge / PERCENT);
+  static Course of(RunTimeCase asked) {
+    return new RunTime(asked).course(asked.charge() / PERCENT);
+  }
+
+  /** Whether something holds a feed back whenever its sources are there. */
+  static boolean limited(Feed.Root feed) {
+    return DoubleStream.concat(DoubleStream.of(0), changes(feed))
+        .filter(Double::isFinite)
+        .allMatch(
+            hour ->
+                FeedFlow.of(feed, hour, FeedFlow.batteries(feed), Double.POSITIVE_INFINITY)
+                    .limited());
   }
 
   private Course course(double full) {
@@ -68,7 +67,8 @@ public final class RunTime {
         step(span);
       }
     }
-    HardestMoments moments = HardestMoments.of(agenda, unit, h -> !carried(h));
+    HardestMoments moments =
+        HardestMoments.of(agenda, unit.outputWatts(), unit.startVa(), h -> !carried(h));
     return new Course(
         points,
         runsOut,
@@ -78,7 +78,7 @@ public final class RunTime {
         moments.first(),
         moments.start(),
         byLabel(full, spans),
-        feed.map(f -> FeedReport.of(f, agenda, curve.idleWatts())));
+        feed.map(f -> FeedReport.of(f, agenda)));
   }
 
   private static DoubleStream changes(Feed feed) {
@@ -94,17 +94,8 @@ public final class RunTime {
   /** Whether a source hands itself through at that hour, past the inverter. */
   private boolean carried(double at) {
     return feed.filter(Feed.PassThrough.class::isInstance)
-        .filter(f -> sources(f).stream().anyMatch(s -> s.isOn(at)))
+        .filter(f -> f.alternating().stream().anyMatch(s -> s.isOn(at)))
         .isPresent();
-  }
-
-  private static List<Feed.Alternating> sources(Feed feed) {
-    List<Feed.Alternating> all = new ArrayList<>();
-    if (feed instanceof Feed.Alternating a) {
-      all.add(a);
-    }
-    feed.from().forEach(f -> all.addAll(sources(f)));
-    return all;
   }
 
   /** What takes its energy at this very moment. */

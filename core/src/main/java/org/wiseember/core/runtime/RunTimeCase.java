@@ -3,6 +3,7 @@ package org.wiseember.core.runtime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.wiseember.core.capacity.EnergyLeft;
 import org.wiseember.core.quantity.Figures;
 
 /**
@@ -20,9 +21,19 @@ public record RunTimeCase(
    */
   private static final double GROWS = 0.15;
 
+  public RunTimeCase {
+    if (!(charge >= 0 && charge <= 100) || !(reserve >= 0 && reserve <= 100)) {
+      throw new IllegalArgumentException("charge and reserve lie between 0 and 100 %");
+    }
+    if (feed.filter(f -> !RunTime.limited(f)).isPresent()) {
+      throw new IllegalArgumentException(
+          "nothing limits what the feed gives; give its source va or watts, or a link amps or watts");
+    }
+  }
+
   /** How it goes. */
   public Course course() {
-    return RunTime.of(unit, plan, charge, reserve, feed);
+    return RunTime.of(this);
   }
 
   /** The same with nothing brought in. */
@@ -60,7 +71,7 @@ public record RunTimeCase(
       all.add(new Varied("Watts of the appliances", false, drawing(1), drawing(-1)));
     }
     if (unit.guessed()) {
-      double part = EnergyCurve.GUESS_HALF_WIDTH / EnergyCurve.GUESS;
+      double part = EnergyLeft.USUAL_YIELD_HALF_WIDTH / EnergyLeft.USUAL_YIELD;
       all.add(
           new Varied(
               "Nothing was drained: 75 to 95 % of the label",

@@ -49,6 +49,14 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
               "guess",
               "No drain of this unit: 85 % of its label is taken, and units have given 75 to 95 %."));
     }
+    if (course.overload().isPresent()
+        && course.runsOut().isPresent()
+        && course.overload().get().hour() > course.runsOut().getAsDouble()) {
+      all.add(
+          new Warning(
+              "overload_after_end",
+              "The overload comes after it has run out; it is one only if it is charged before."));
+    }
     course
         .feed()
         .ifPresent(f -> f.flow().warnings().forEach(w -> all.add(new Warning("feed_volts", w))));

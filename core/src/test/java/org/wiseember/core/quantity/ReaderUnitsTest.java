@@ -120,4 +120,11 @@ public class ReaderUnitsTest {
     assertEquals(ReaderUnits.of(Locale.UK), ReaderUnits.AS_KEPT);
     assertEquals(ReaderUnits.of(Locale.ROOT), ReaderUnits.AS_KEPT);
   }
+
+  /** A label pasted out of a page is quoted as printed, whatever its reader likes. */
+  @Test
+  public void whatWasPastedIsNoFigureOfOurs() {
+    String pasted = "Weight 12.9" + Figures.NO_BREAK + "kg";
+    assertEquals(THEIRS.told(ReaderUnits.quoted(pasted)), "Weight 12.9 kg");
+  }
 }

@@ -2,6 +2,7 @@ package org.wiseember.core.runtime;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
@@ -199,7 +200,9 @@ public class FeedTest {
             ANY,
             NO);
     Course course =
-        RunTime.of(unit, new DayPlan(4, List.of(load(300, NO)), false), 100, 0, Optional.of(root));
+        new RunTimeCase(
+                unit, new DayPlan(4, List.of(load(300, NO)), false), 100, 0, Optional.of(root))
+            .course();
     double after = 100 - 0.5 * (300 - 250) / 10 - 2.5 * (300 - 50) / 10;
     assertEquals(chargeAt(course, 3), after, 1e-6);
     assertEquals(course.fed(), 0.5 * 250 + 3.5 * 50, 1e-6);
@@ -230,12 +233,13 @@ public class FeedTest {
             ANY,
             NO);
     Course course =
-        RunTime.of(
-            unit,
-            new DayPlan(10, List.of(load(40, NO)), false),
-            100,
-            0,
-            Optional.of(port(12, 60, ANY, ANY, new Feed.Battery(52, 500, 20, List.of()))));
+        new RunTimeCase(
+                unit,
+                new DayPlan(10, List.of(load(40, NO)), false),
+                100,
+                0,
+                Optional.of(port(12, 60, ANY, ANY, new Feed.Battery(52, 500, 20, List.of()))))
+            .course();
     assertEquals(course.chargeAtEnd(), 100, 1e-6);
     assertEquals(course.fed(), 400, 1e-6);
   }
@@ -275,5 +279,25 @@ public class FeedTest {
         assertTrue(flow.net(battery) >= -1e-9, "an empty battery gives nothing of its own");
       }
     }
+  }
+
+  /** Nothing in it says how much: neither a figure nor an endless wait. */
+  @Test
+  public void aFeedWithoutAnyLimitIsRefused() {
+    Feed.Port endless = port(12, 60, ANY, ANY, generator(ANY));
+    assertThrows(
+        IllegalArgumentException.class, () -> asked(unit(1000), 50, endless, load(100, NO)));
+    // One limit anywhere along the way is enough, and none at all is not the same as 0.
+    assertEquals(flow(port(12, 60, ANY, 300, generator(ANY))).intoUnit(), 300, 1e-9);
+    assertEquals(flow(port(0, ANY, 0, ANY, generator(500))).intoUnit(), 0, 0.0);
+  }
+
+  /** A controller straight into a port gives its amps at the volts the port may see. */
+  @Test
+  public void aControllerWithoutABatteryKeepsToItsAmps() {
+    Feed.Controller controller = new Feed.Controller(20, 100, 5, 1, List.of(panels(900, 70, 84)));
+    FeedFlow flow = flow(port(12, 60, ANY, ANY, controller));
+    assertEquals(flow.intoUnit(), 300, 1e-9);
+    assertEquals(flow.boundBy(), "controller");
   }
 }

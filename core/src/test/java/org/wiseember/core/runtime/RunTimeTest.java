@@ -38,7 +38,9 @@ public class RunTimeTest {
   }
 
   private static Course course(UnitSupply unit, double hours, double charge, Appliance... all) {
-    return RunTime.of(unit, new DayPlan(hours, List.of(all), false), charge, 0, Optional.empty());
+    return new RunTimeCase(
+            unit, new DayPlan(hours, List.of(all), false), charge, 0, Optional.empty())
+        .course();
   }
 
   /** 1 500 Wh × 0.85 × 60 % = 765 Wh: common practice, no published source. */
@@ -106,7 +108,8 @@ public class RunTimeTest {
         course(one, 48, 100, steady("lamp", 50)).delivered(), full * 50 / (50 + 13.2), 1e-9);
     // Nothing hangs on the outlet, and nobody left it on.
     assertTrue(course(one, 300, 100).runsOut().isEmpty());
-    Course left = RunTime.of(one, new DayPlan(300, List.of(), true), 100, 0, Optional.empty());
+    Course left =
+        new RunTimeCase(one, new DayPlan(300, List.of(), true), 100, 0, Optional.empty()).course();
     assertEquals(left.runsOut().orElseThrow(), full / 13.2, 1e-9);
   }
 
@@ -276,7 +279,8 @@ public class RunTimeTest {
                       List.of(
                           new Feed.Panels(
                               List.of(new Feed.Giving(new Stretch(0, hours / 2), in)), 20, 24))));
-      Course course = RunTime.of(unit, new DayPlan(hours, all, day % 5 == 0), 90, 5, feed);
+      Course course =
+          new RunTimeCase(unit, new DayPlan(hours, all, day % 5 == 0), 90, 5, feed).course();
       double[] summed = fineSteps(unit, all, hours, day % 5 == 0, 0.9, 0.05, in);
       double runsOut = course.runsOut().orElse(Double.POSITIVE_INFINITY);
       assertEquals(

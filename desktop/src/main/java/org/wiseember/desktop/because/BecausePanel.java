@@ -10,6 +10,7 @@ import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
@@ -232,7 +233,7 @@ public final class BecausePanel extends VBox {
     }
     line(Words.of("because-text", line.verdict().get().reason()));
     if (!line.claim().printedAs().isEmpty()) {
-      line(Words.of("quiet", "Printed as “" + line.claim().printedAs() + "”"));
+      line(Words.of("quiet", "Printed as “" + ReaderUnits.quoted(line.claim().printedAs()) + "”"));
     }
   }
 }

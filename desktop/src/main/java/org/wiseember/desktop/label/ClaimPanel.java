@@ -16,6 +16,7 @@ import javafx.util.StringConverter;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Subject;
+import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.QuantityField;
 import org.wiseember.desktop.look.Words;
@@ -62,7 +63,9 @@ final class ClaimPanel extends VBox {
     claim.conditionWords().ifPresent(w -> pair("Holds", Words.of("claim-text", w)));
     pair(
         "Printed as",
-        Words.of("claim-text", claim.printedAs().isEmpty() ? "added by hand" : claim.printedAs()));
+        Words.of(
+            "claim-text",
+            claim.printedAs().isEmpty() ? "added by hand" : ReaderUnits.quoted(claim.printedAs())));
     pair("Tested by", Words.of("claim-text", testedBy(claim.subject())));
     String caution = caution(claim.subject());
     if (!caution.isEmpty()) {

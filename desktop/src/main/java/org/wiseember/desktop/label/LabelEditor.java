@@ -10,7 +10,7 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Line;
-import javafx.scene.text.Font;
+import javafx.scene.shape.Path;
 import javafx.scene.text.Text;
 import org.wiseember.core.label.LineReading;
 
@@ -22,11 +22,13 @@ final class LabelEditor extends StackPane {
   private static final int LEAST_LINES = 12;
 
   /** Room between lines for the rule, em; the style sheet says the same. */
-  private static final double LINE_SPACING = 0.55;
+  /** Height of a line of the face, em. */
+  private static final double LINE = 1.4;
 
   private final TextArea area = new TextArea();
   private final Pane rules = new Pane();
   private List<LineReading> readings = List.of();
+  private Text followed;
 
   LabelEditor() {
     getStyleClass().addAll("sheet", "label-editor");
@@ -57,44 +59,49 @@ final class LabelEditor extends StackPane {
 
   private void draw() {
     Node content = area.lookup(".content");
-    if (content == null || area.getWidth() < 20) {
+    if (content == null || area.getWidth() < 20 || !(area.lookup(".text") instanceof Text text)) {
       return;
     }
     if (area.lookup(".scroll-pane") instanceof ScrollPane scroll) {
       scroll.setVbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
       scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     }
+    follow(text);
     Insets padding = content instanceof Region region ? region.getInsets() : Insets.EMPTY;
-    double width = area.getWidth() - padding.getLeft() - padding.getRight();
-    Font font = area.getFont();
-    double spacing = font.getSize() * LINE_SPACING;
-    String[] lines = area.getText().split("\n", -1);
     rules.getChildren().clear();
     rules.resizeRelocate(area.getLayoutX(), area.getLayoutY(), area.getWidth(), area.getHeight());
-    StringBuilder above = new StringBuilder();
-    double y = 0;
+    double spacing = text.getLineSpacing();
+    int start = 0;
+    String[] lines = area.getText().split("\n", -1);
     for (int i = 0; i < lines.length; i++) {
-      above.append(i == 0 ? "" : "\n").append(lines[i].isEmpty() ? " " : lines[i]);
-      y = padding.getTop() + height(font, above.toString(), width, spacing);
+      int end = start + lines[i].length();
       if (i < readings.size() && !(readings.get(i) instanceof LineReading.Blank)) {
+        // Where the line really ends, however it wraps.
+        double bottom = new Path(text.rangeShape(start, end)).getLayoutBounds().getMaxY();
+        double y = rules.sceneToLocal(text.localToScene(0, bottom)).getY();
         double at = Math.rint(y + spacing * 0.3) + 0.5;
         Line rule = new Line(padding.getLeft(), at, area.getWidth() - padding.getRight(), at);
         rule.getStyleClass().add(style(readings.get(i)));
         rules.getChildren().add(rule);
       }
+      start = end + 1;
     }
-    double line = height(font, "X", width, spacing);
-    double wanted = Math.max(y, LEAST_LINES * (line + spacing)) + line + padding.getBottom();
+    double line = text.getFont().getSize() * LINE;
+    double wanted =
+        Math.max(text.getLayoutBounds().getHeight(), LEAST_LINES * (line + spacing))
+            + line
+            + padding.getTop()
+            + padding.getBottom();
     area.setMinHeight(wanted);
     area.setPrefHeight(wanted);
   }
 
-  private static double height(Font font, String words, double width, double spacing) {
-    Text text = new Text(words);
-    text.setFont(font);
-    text.setLineSpacing(spacing);
-    text.setWrappingWidth(width);
-    return text.getLayoutBounds().getHeight();
+  /** The text is laid out anew after its font or its width has changed. */
+  private void follow(Text text) {
+    if (followed != text) {
+      followed = text;
+      text.layoutBoundsProperty().addListener((o, was, is) -> drawSoon());
+    }
   }
 
   private static String style(LineReading reading) {

@@ -9,6 +9,7 @@ import java.util.OptionalLong;
 import org.wiseember.bench.procedure.Now;
 import org.wiseember.core.hand.Press;
 import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.typed.NotebookEntry;
 import org.wiseember.core.typed.NotebookReader;
 import org.wiseember.core.typed.TypedReading;
@@ -126,7 +127,7 @@ public final class NotebookWork {
             when.latest(),
             entry.press(),
             subject,
-            text.strip(),
+            ReaderUnits.quoted(text.strip()),
             entry.who().isEmpty() ? whoBefore : entry.who());
     List<KeptReading> readings = new ArrayList<>();
     for (TypedReading r : entry.readings()) {

@@ -129,14 +129,16 @@ public record MeasuredSupply(UnitSupply supply, List<String> restsOn) {
         return held.getAsDouble();
       }
       if (tripped.isPresent() && tripped.getAsDouble() < label) {
-        double known = held.orElse(tripped.getAsDouble());
+        // What tripped it is no load it holds.
+        double below = Math.nextDown(tripped.getAsDouble());
         restsOn.add(
             "It tripped at "
                 + Figures.fixed(tripped.getAsDouble(), 0)
-                + " W; "
-                + Figures.fixed(known, 0)
-                + " W are taken.");
-        return known;
+                + " W"
+                + (held.isPresent()
+                    ? " and held " + Figures.fixed(held.getAsDouble(), 0) + " W for ten minutes."
+                    : "; what it holds for good below that nobody saw."));
+        return Math.min(below, held.orElse(below));
       }
       restsOn.add(
           Double.isInfinite(label)

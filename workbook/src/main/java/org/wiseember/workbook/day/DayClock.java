@@ -36,7 +36,7 @@ record DayClock(int startMinutes) {
     Fields fields = new Fields(node, place);
     int from = minutes(fields.text("from", ""), "“from” of " + place);
     int to = minutes(fields.text("to", ""), "“to” of " + place);
-    int day = (int) fields.number("day", 0, MOST_DAYS, 0);
+    int day = fields.whole("day", 0, MOST_DAYS);
     fields.end();
     if (day > 0) {
       int begin = day * DAY + from - startMinutes;
@@ -66,7 +66,7 @@ record DayClock(int startMinutes) {
     } else {
       Fields fields = new Fields(node, place);
       time = fields.text("at", "");
-      day = (int) fields.number("day", 0, MOST_DAYS, 0);
+      day = fields.whole("day", 0, MOST_DAYS);
       fields.end();
     }
     int at = day * DAY + minutes(time, place) - startMinutes;

@@ -58,6 +58,15 @@ final class Fields {
     return value.isEmpty() ? otherwise : number(value.get(), key, least, most);
   }
 
+  /** A whole number; the least where it is missing. */
+  int whole(String key, int least, int most) throws DayUnreadable {
+    double value = number(key, least, most, least);
+    if (value != Math.rint(value)) {
+      throw new DayUnreadable("“" + key + "” of " + place + " has to be a whole number.");
+    }
+    return (int) value;
+  }
+
   private double number(JsonNode value, String key, double least, double most)
       throws DayUnreadable {
     double number = value.isNumber() ? value.asDouble() : Double.NaN;
