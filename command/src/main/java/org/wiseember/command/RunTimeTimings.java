@@ -9,6 +9,8 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.DayPlan;
+import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.RunTimeFigures;
 import org.wiseember.core.runtime.Side;
@@ -84,8 +86,12 @@ final class RunTimeTimings {
       on.add(new Stretch(from, from + 4 * random.nextDouble()));
       at.add(from);
     }
-    Appliance.Use use = Appliance.Use.values()[number % Appliance.Use.values().length];
+    Draw.Use use = Draw.Use.values()[number % Draw.Use.values().length];
     return new Appliance(
-        "appliance " + number, use, 20 + 60 * random.nextDouble(), 20, 10, 300, Side.AC, on, at);
+        "appliance " + number,
+        new Draw(use, 20 + 60 * random.nextDouble(), 20, 10, 300),
+        Side.AC,
+        on,
+        at);
   }
 }

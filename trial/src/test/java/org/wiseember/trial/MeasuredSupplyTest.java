@@ -9,6 +9,7 @@ import org.testng.annotations.Test;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.DayPlan;
+import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
@@ -32,11 +33,7 @@ public class MeasuredSupplyTest extends OnDemo {
       Appliance load =
           new Appliance(
               "load",
-              Appliance.Use.STEADY,
-              drain.meanWatts(),
-              Double.NaN,
-              Double.NaN,
-              Double.NaN,
+              new Draw(Draw.Use.STEADY, drain.meanWatts(), Double.NaN, Double.NaN, Double.NaN),
               Side.AC,
               List.of(Stretch.ALWAYS),
               List.of());

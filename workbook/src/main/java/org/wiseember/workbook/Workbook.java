@@ -254,6 +254,11 @@ public final class Workbook implements AutoCloseable {
     return new RunSubjects(this);
   }
 
+  /** The days that were laid out. */
+  public Days days() {
+    return new Days(this);
+  }
+
   /** What was worked out of runs. */
   public Found found() {
     return new Found(this);

@@ -51,7 +51,7 @@ public final class HeldLoad {
   }
 
   /** The watts of one hold, with how sure they are. */
-  static Figure figure(String key, String name, Hold hold, MeterClass meter) {
+  public static Figure figure(String key, String name, Hold hold, MeterClass meter) {
     Budget budget =
         Budget.of(Contribution.normal("Scatter of the readings", hold.scatter()))
             .with("Meter", meter, hold.watts(), 1);

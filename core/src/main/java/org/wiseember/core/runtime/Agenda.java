@@ -92,8 +92,8 @@ final class Agenda {
       boolean due = false;
       for (Going g : on) {
         boolean atOutlet = g.appliance().side() == Side.AC;
-        ac += atOutlet ? g.appliance().meanWatts() : 0;
-        dc += atOutlet ? 0 : g.appliance().meanWatts();
+        ac += atOutlet ? g.appliance().draw().meanWatts() : 0;
+        dc += atOutlet ? 0 : g.appliance().draw().meanWatts();
         due |= atOutlet;
       }
       spans.add(new Span(from, inside.get(i + 1), ac, dc, due));

@@ -44,6 +44,19 @@ public record Course(
    */
   public record HardStart(double va, double hour, String of) {}
 
+  /** Charge at an hour of the plan, %. */
+  public double chargeAt(double hour) {
+    Point before = points.get(0);
+    for (Point p : points) {
+      if (p.hour() > hour) {
+        double share = (hour - before.hour()) / (p.hour() - before.hour());
+        return before.charge() + share * (p.charge() - before.charge());
+      }
+      before = p;
+    }
+    return before.charge();
+  }
+
   public Course {
     points = List.copyOf(points);
   }

@@ -1,6 +1,7 @@
 package org.wiseember.core.runtime;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Appliances over a time of up to a fortnight.
@@ -18,6 +19,16 @@ public record DayPlan(double hours, List<Appliance> appliances, boolean acAlways
     if (!(hours > 0) || hours > LONGEST) {
       throw new IllegalArgumentException("a plan covers more than 0 and at most 336 h");
     }
+  }
+
+  /** What is left of it from an hour on, counted from there; empty where nothing is. */
+  Optional<DayPlan> after(double hour) {
+    if (!(hours - hour > 1e-9)) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new DayPlan(
+            hours - hour, appliances.stream().map(a -> a.after(hour)).toList(), acAlwaysOn));
   }
 
   /** The same with other appliances. */

@@ -44,7 +44,7 @@ record HardestMoments(
       if (!asked.test(hour)) {
         continue;
       }
-      double running = on.stream().mapToDouble(g -> g.appliance().runningWatts()).sum();
+      double running = on.stream().mapToDouble(g -> g.appliance().draw().runningWatts()).sum();
       most = Math.max(most, running);
       Course.HardStart start = start(on, hour, running).orElse(null);
       if (start != null && hardest.filter(h -> h.va() >= start.va()).isEmpty()) {
@@ -62,12 +62,12 @@ record HardestMoments(
   private static Optional<Course.HardStart> start(
       List<Agenda.Going> on, double hour, double running) {
     return on.stream()
-        .filter(g -> g.appliance().startVa() > 0)
-        .filter(g -> g.appliance().use() == Appliance.Use.CYCLING || g.when().from() == hour)
+        .filter(g -> g.appliance().draw().startVa() > 0)
+        .filter(g -> g.appliance().draw().use() == Draw.Use.CYCLING || g.when().from() == hour)
         .map(
             g ->
                 new Course.HardStart(
-                    g.appliance().startVa() + running - g.appliance().runningWatts(),
+                    g.appliance().draw().startVa() + running - g.appliance().draw().runningWatts(),
                     hour,
                     g.appliance().name()))
         .max(Comparator.comparingDouble(Course.HardStart::va));

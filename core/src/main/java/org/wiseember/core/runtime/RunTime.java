@@ -105,12 +105,16 @@ public final class RunTime {
         Appliance a = sip.appliance();
         boolean ac = a.side() == Side.AC;
         if (ac && carried(at)) {
-          delivered += a.wattHours();
+          delivered += a.draw().wattHours();
           continue;
         }
-        double share = ac ? a.wattHours() / curve.capacity() : a.wattHours() * curve.directShare();
+        double share =
+            ac
+                ? a.draw().wattHours() / curve.capacity()
+                : a.draw().wattHours() * curve.directShare();
         double left = charge - reserve;
-        delivered += share > left ? a.wattHours() * Math.max(0, left) / share : a.wattHours();
+        delivered +=
+            share > left ? a.draw().wattHours() * Math.max(0, left) / share : a.draw().wattHours();
         charge -= Math.min(share, Math.max(0, left));
         mark(at);
         if (share > left) {
@@ -180,7 +184,7 @@ public final class RunTime {
     }
     for (Agenda.Span span : spans) {
       for (Agenda.Sip sip : agenda.sips()) {
-        left -= sip.hour() == span.from() ? sip.appliance().wattHours() : 0;
+        left -= sip.hour() == span.from() ? sip.appliance().draw().wattHours() : 0;
       }
       double used = span.watts() * (span.to() - span.from());
       if (left <= 0 || (used > 0 && used >= left)) {

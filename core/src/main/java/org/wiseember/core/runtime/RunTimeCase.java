@@ -41,6 +41,21 @@ public record RunTimeCase(
     return new RunTimeCase(unit, plan, charge, reserve, Optional.empty());
   }
 
+  /**
+   * What the label alone would have one believe: all its watt-hours at any load, nothing lost,
+   * nothing idle, nothing kept back, nothing brought in. Empty where it prints none.
+   */
+  public Optional<RunTimeCase> byLabel() {
+    return unit.labelWattHours() > 0
+        ? Optional.of(new RunTimeCase(unit.promised(), plan, charge, 0, Optional.empty()))
+        : Optional.empty();
+  }
+
+  /** The same with another plan. */
+  public RunTimeCase planning(DayPlan other) {
+    return new RunTimeCase(unit, other, charge, reserve, feed);
+  }
+
   /** The same on another unit. */
   public RunTimeCase on(UnitSupply other) {
     return new RunTimeCase(other, plan, charge, reserve, feed);
@@ -66,7 +81,7 @@ public record RunTimeCase(
     if (unit.usable().size() == 1) {
       all.add(new Varied("One drain: how losses grow", true, on(unit.bent(2 * GROWS)), this));
     }
-    if (plan.appliances().stream().anyMatch(a -> a.share95() > 0)) {
+    if (plan.appliances().stream().anyMatch(a -> a.draw().share95() > 0)) {
       // One meter and one pair of eyes read them all: they are off together.
       all.add(new Varied("Watts of the appliances", false, drawing(1), drawing(-1)));
     }
@@ -85,7 +100,8 @@ public record RunTimeCase(
   private RunTimeCase drawing(int sign) {
     return new RunTimeCase(
         unit,
-        plan.with(plan.appliances().stream().map(a -> a.times(1 + sign * a.share95())).toList()),
+        plan.with(
+            plan.appliances().stream().map(a -> a.times(1 + sign * a.draw().share95())).toList()),
         charge,
         reserve,
         feed);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeSet;
 import java.util.function.Function;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
@@ -21,18 +22,31 @@ import org.wiseember.core.uncertainty.Contribution;
  * @param course as it goes
  * @param without the same with nothing brought in; the same course where there is no feed
  * @param figures in the order people ask for them
+ * @param band of the charge over time
  */
-public record RunTimeFigures(Course course, Course without, List<Figure> figures) {
+public record RunTimeFigures(Course course, Course without, List<Figure> figures, List<Band> band) {
+  /** So many moments beside the corners of the line are enough to draw its band. */
+  private static final int MOMENTS = 60;
+
+  /**
+   * Charge at a moment with how sure it is.
+   *
+   * @param low at 95 %, not below the reserve
+   * @param high at 95 %, not above full
+   */
+  public record Band(double hour, double low, double charge, double high) {}
+
   /** Works a case out. */
   public static RunTimeFigures of(RunTimeCase asked) {
     Course course = asked.course();
     Course without = asked.feed().isPresent() ? asked.withoutFeed().course() : course;
     Maker maker = new Maker(asked, course, without);
-    return new RunTimeFigures(course, without, maker.figures());
+    return new RunTimeFigures(course, without, maker.figures(), maker.band());
   }
 
   public RunTimeFigures {
     figures = List.copyOf(figures);
+    band = List.copyOf(band);
   }
 
   /** The figure with a key; empty where there is none. */
@@ -250,8 +264,33 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
       return "Shares of a full unit add up over time until it is empty";
     }
 
+    List<Band> band() {
+      TreeSet<Double> hours = new TreeSet<>();
+      course.points().forEach(p -> hours.add(p.hour()));
+      double end = asked.plan().hours();
+      for (int i = 0; i <= MOMENTS; i++) {
+        hours.add(end * i / MOMENTS);
+      }
+      List<Band> all = new ArrayList<>();
+      for (double hour : hours) {
+        double half = budget(tried, c -> OptionalDouble.of(c.chargeAt(hour))).u95();
+        double charge = course.chargeAt(hour);
+        all.add(
+            new Band(
+                hour,
+                Math.max(Math.min(charge, asked.reserve()), charge - half),
+                charge,
+                Math.min(100, charge + half)));
+      }
+      return all;
+    }
+
     private static Because because(
         List<Tried> tried, Function<Course, OptionalDouble> of, List<String> workedOut) {
+      return Because.of(budget(tried, of), workedOut);
+    }
+
+    private static Budget budget(List<Tried> tried, Function<Course, OptionalDouble> of) {
       Budget budget = Budget.of();
       for (Tried t : tried) {
         OptionalDouble more = of.apply(t.more());
@@ -265,7 +304,7 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
                       : Contribution.of95(t.name(), half));
         }
       }
-      return Because.of(budget, workedOut);
+      return budget;
     }
 
     private static Figure figure(

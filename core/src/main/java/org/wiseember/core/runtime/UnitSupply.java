@@ -37,6 +37,23 @@ public record UnitSupply(
     return usable.isEmpty();
   }
 
+  /** The same with so many times the energy. */
+  UnitSupply holding(double factor) {
+    return new UnitSupply(
+        usable.stream().map(u -> u.times(factor)).toList(),
+        directUsable.stream().map(u -> u.times(factor)).toList(),
+        idleWatts,
+        outputWatts,
+        startVa,
+        labelWattHours * factor);
+  }
+
+  /** One that gives what is printed at any load. */
+  UnitSupply promised() {
+    Usable all = new Usable(1, labelWattHours, 0);
+    return new UnitSupply(List.of(all), List.of(all), 0, outputWatts, startVa, labelWattHours);
+  }
+
   /** The same with another label. */
   UnitSupply labelled(double wattHours) {
     return new UnitSupply(usable, directUsable, idleWatts, outputWatts, startVa, wattHours);

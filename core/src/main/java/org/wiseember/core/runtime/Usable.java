@@ -19,6 +19,11 @@ public record Usable(double watts, double wattHours, double u95) {
     return watts / wattHours;
   }
 
+  /** The same from a unit so many times as large. */
+  Usable times(double factor) {
+    return new Usable(watts, wattHours * factor, u95 * factor);
+  }
+
   /** The same with more or less energy, for how much a figure depends on it. */
   Usable with(double energy) {
     return new Usable(watts, energy, u95);

@@ -35,11 +35,7 @@ public class FeedTest {
   private static Appliance load(double watts, double startVa) {
     return new Appliance(
         "load",
-        Appliance.Use.STEADY,
-        watts,
-        NO,
-        NO,
-        startVa,
+        new Draw(Draw.Use.STEADY, watts, NO, NO, startVa),
         Side.AC,
         List.of(Stretch.ALWAYS),
         List.of());

@@ -22,11 +22,7 @@ public class RunTimeTest {
   private static Appliance steady(String name, double watts, Stretch... on) {
     return new Appliance(
         name,
-        Appliance.Use.STEADY,
-        watts,
-        NO,
-        NO,
-        NO,
+        new Draw(Draw.Use.STEADY, watts, NO, NO, NO),
         Side.AC,
         on.length == 0 ? List.of(Stretch.ALWAYS) : List.of(on),
         List.of());
@@ -34,7 +30,7 @@ public class RunTimeTest {
 
   private static Appliance go(String name, double watts, double wattHours, Double... at) {
     return new Appliance(
-        name, Appliance.Use.PER_GO, watts, wattHours, NO, NO, Side.AC, List.of(), List.of(at));
+        name, new Draw(Draw.Use.PER_GO, watts, wattHours, NO, NO), Side.AC, List.of(), List.of(at));
   }
 
   private static Course course(UnitSupply unit, double hours, double charge, Appliance... all) {
@@ -69,7 +65,7 @@ public class RunTimeTest {
   public void aShortUse() {
     Appliance oven =
         new Appliance(
-            "oven", Appliance.Use.SHORT, 1530, NO, 1, NO, Side.AC, List.of(), List.of(2.0));
+            "oven", new Draw(Draw.Use.SHORT, 1530, NO, 1, NO), Side.AC, List.of(), List.of(2.0));
     assertEquals(course(label(1000), 5, 100, oven).delivered(), 25.5, 1e-9);
   }
 
@@ -79,11 +75,7 @@ public class RunTimeTest {
     Appliance pump =
         new Appliance(
             "pump",
-            Appliance.Use.SHORT,
-            2700,
-            NO,
-            0.25,
-            NO,
+            new Draw(Draw.Use.SHORT, 2700, NO, 0.25, NO),
             Side.AC,
             List.of(),
             List.of(1.0, 2.0, 3.0));
@@ -134,11 +126,7 @@ public class RunTimeTest {
     Appliance till =
         new Appliance(
             "till",
-            Appliance.Use.STEADY,
-            20,
-            NO,
-            NO,
-            NO,
+            new Draw(Draw.Use.STEADY, 20, NO, NO, NO),
             Side.DC,
             List.of(Stretch.ALWAYS),
             List.of());
@@ -161,17 +149,17 @@ public class RunTimeTest {
     Appliance box =
         new Appliance(
             "cool box",
-            Appliance.Use.CYCLING,
-            60,
-            20,
-            NO,
-            1500,
+            new Draw(Draw.Use.CYCLING, 60, 20, NO, 1500),
             Side.AC,
             List.of(new Stretch(0, 10)),
             List.of());
     Appliance shaver =
         new Appliance(
-            "shaver", Appliance.Use.PER_GO, 400, 20, NO, 2300, Side.AC, List.of(), List.of(1.0));
+            "shaver",
+            new Draw(Draw.Use.PER_GO, 400, 20, NO, 2300),
+            Side.AC,
+            List.of(),
+            List.of(1.0));
     Course calm = course(unit, 12, 100, box, shaver);
     assertEquals(calm.hardest().orElseThrow().va(), 2360, 1e-9);
     assertTrue(calm.overload().isEmpty());
@@ -225,33 +213,21 @@ public class RunTimeTest {
               case 0 ->
                   new Appliance(
                       "s" + i,
-                      Appliance.Use.STEADY,
-                      20 + 300 * random.nextDouble(),
-                      NO,
-                      NO,
-                      NO,
+                      new Draw(Draw.Use.STEADY, 20 + 300 * random.nextDouble(), NO, NO, NO),
                       side,
                       List.of(on),
                       List.of());
               case 1 ->
                   new Appliance(
                       "c" + i,
-                      Appliance.Use.CYCLING,
-                      300,
-                      100 * random.nextDouble(),
-                      NO,
-                      NO,
+                      new Draw(Draw.Use.CYCLING, 300, 100 * random.nextDouble(), NO, NO),
                       side,
                       List.of(on),
                       List.of());
               default ->
                   new Appliance(
                       "u" + i,
-                      Appliance.Use.SHORT,
-                      900,
-                      NO,
-                      20 * random.nextDouble() + 1,
-                      NO,
+                      new Draw(Draw.Use.SHORT, 900, NO, 20 * random.nextDouble() + 1, NO),
                       side,
                       List.of(),
                       List.of(from));
@@ -322,10 +298,12 @@ public class RunTimeTest {
       double dc = 0;
       boolean due = acOn;
       for (Appliance x : all) {
-        double from = x.use() == Appliance.Use.SHORT ? x.at().get(0) : x.on().get(0).from();
-        double to = x.use() == Appliance.Use.SHORT ? from + x.minutes() / 60 : x.on().get(0).to();
+        double from = x.draw().use() == Draw.Use.SHORT ? x.at().get(0) : x.on().get(0).from();
+        double to =
+            x.draw().use() == Draw.Use.SHORT ? from + x.draw().minutes() / 60 : x.on().get(0).to();
         if (t >= from && t < to) {
-          double watts = x.use() == Appliance.Use.CYCLING ? x.wattHours() : x.watts();
+          double watts =
+              x.draw().use() == Draw.Use.CYCLING ? x.draw().wattHours() : x.draw().watts();
           ac += x.side() == Side.AC ? watts : 0;
           dc += x.side() == Side.DC ? watts : 0;
           due |= x.side() == Side.AC;

@@ -8,6 +8,7 @@ import org.wiseember.report.look.Palette;
 public sealed interface Drawing
     permits CurveDrawing,
         CycleDrawing,
+        DayDrawing,
         EnduranceDrawing,
         HarmonicsDrawing,
         InputWindowDrawing,

@@ -9,11 +9,15 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
+import org.wiseember.core.overload.HeldLoad;
 import org.wiseember.core.overload.Hold;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.runtime.Endured;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
+import org.wiseember.core.start.MotorStart;
+import org.wiseember.core.start.StartSeries;
 import org.wiseember.core.start.Surge;
 import org.wiseember.trial.test.UnitFindings;
 import org.wiseember.trial.test.drain.DrainRun;
@@ -24,13 +28,11 @@ import org.wiseember.trial.test.start.StartsRun;
 /**
  * A unit as one that runs appliances, from its own runs.
  *
+ * @param endured the loads it was seen to hold and the starts it was seen to make
  * @param restsOn where each part comes from, a sentence each: what was measured, what is only
  *     printed, what nobody knows
  */
-public record MeasuredSupply(UnitSupply supply, List<String> restsOn) {
-  /** Held for so long it is held for good, s: what labels mean by continuous. */
-  private static final double FOR_GOOD = 600;
-
+public record MeasuredSupply(UnitSupply supply, Endured endured, List<String> restsOn) {
   public MeasuredSupply {
     restsOn = List.copyOf(restsOn);
   }
@@ -54,6 +56,44 @@ public record MeasuredSupply(UnitSupply supply, List<String> restsOn) {
 
   private static Usable usable(DrainRun drain, Figure energy) {
     return new Usable(drain.meanWatts(), energy.value(), energy.u95());
+  }
+
+  /** Every load that was held or tripped it, and every start that was tried. */
+  private static Endured endured(UnitFindings unit) {
+    List<Endured.Load> loads =
+        unit.of(OverloadRun.class)
+            .flatMap(
+                r ->
+                    r.finding().holds().stream()
+                        .map(
+                            h ->
+                                new Endured.Load(
+                                    h.watts(),
+                                    HeldLoad.figure("held_load", "Load", h, r.finding().meter())
+                                        .u95(),
+                                    // Only so long as it surely was.
+                                    h.seconds() + (h.tripped() ? h.halfWidth() : -h.halfWidth()),
+                                    h.tripped())))
+            .filter(l -> l.seconds() > 0)
+            .toList();
+    List<Endured.Start> starts =
+        unit.of(StartsRun.class)
+            .flatMap(r -> r.series().stream())
+            .flatMap(MeasuredSupply::starts)
+            .toList();
+    return new Endured(loads, starts);
+  }
+
+  /** Those of which the VA were caught. */
+  private static Stream<Endured.Start> starts(StartSeries series) {
+    return series.tries().stream()
+        .filter(t -> t.voltAmperes() > 0)
+        .map(
+            t ->
+                new Endured.Start(
+                    t.voltAmperes(),
+                    series.share() * t.voltAmperes(),
+                    t.outcome() == MotorStart.Outcome.STARTED));
   }
 
   private static double printed(Label label, Subject subject) {
@@ -88,7 +128,8 @@ public record MeasuredSupply(UnitSupply supply, List<String> restsOn) {
       double idle = idle();
       double output = output();
       double start = start(output);
-      return new MeasuredSupply(new UnitSupply(ac, dc, idle, output, start, printed), restsOn);
+      return new MeasuredSupply(
+          new UnitSupply(ac, dc, idle, output, start, printed), endured(unit), restsOn);
     }
 
     private double idle() {
@@ -119,7 +160,7 @@ public record MeasuredSupply(UnitSupply supply, List<String> restsOn) {
     private double output() {
       OptionalDouble held =
           holds()
-              .filter(h -> !h.tripped() && h.seconds() - h.halfWidth() >= FOR_GOOD)
+              .filter(h -> !h.tripped() && h.seconds() - h.halfWidth() >= Endured.FOR_GOOD)
               .mapToDouble(Hold::watts)
               .max();
       OptionalDouble tripped = holds().filter(Hold::tripped).mapToDouble(Hold::watts).min();

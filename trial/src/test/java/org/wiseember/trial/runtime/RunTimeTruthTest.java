@@ -21,6 +21,7 @@ import org.wiseember.bench.simulated.UnitDesign;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.DayPlan;
+import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.RunTimeFigures;
 import org.wiseember.core.runtime.Side;
@@ -103,11 +104,7 @@ public class RunTimeTruthTest {
       all.add(
           new Appliance(
               "heater " + all.size(),
-              Appliance.Use.STEADY,
-              set,
-              Double.NaN,
-              Double.NaN,
-              Double.NaN,
+              new Draw(Draw.Use.STEADY, set, Double.NaN, Double.NaN, Double.NaN),
               Side.AC,
               List.of(new Stretch(from, to)),
               List.of()));
@@ -194,11 +191,7 @@ public class RunTimeTruthTest {
   private static Appliance drawing(Appliance a, double watts) {
     return new Appliance(
         a.name(),
-        a.use(),
-        watts,
-        a.wattHours(),
-        a.minutes(),
-        a.startVa(),
+        new Draw(Draw.Use.STEADY, watts, Double.NaN, Double.NaN, Double.NaN),
         a.side(),
         a.on(),
         a.at());

@@ -1,6 +1,12 @@
 package org.wiseember.workbook.day;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -33,7 +39,12 @@ record DayClock(int startMinutes) {
 
   /** A window; empty where it was over before the start. */
   Optional<Stretch> window(JsonNode node, String place) throws DayUnreadable {
-    Fields fields = new Fields(node, place);
+    return window(new Fields(node, place));
+  }
+
+  /** A window with whatever else was read of it before. */
+  Optional<Stretch> window(Fields fields) throws DayUnreadable {
+    String place = fields.place();
     int from = minutes(fields.text("from", ""), "“from” of " + place);
     int to = minutes(fields.text("to", ""), "“to” of " + place);
     int day = fields.whole("day", 0, MOST_DAYS);
@@ -71,5 +82,57 @@ record DayClock(int startMinutes) {
     }
     int at = day * DAY + minutes(time, place) - startMinutes;
     return (at < 0 ? at + DAY : at) / MINUTES;
+  }
+
+  /** Of a day that begins then. */
+  static DayClock from(LocalTime start) {
+    return new DayClock(start.getHour() * 60 + start.getMinute());
+  }
+
+  /** Minutes of the day as a time. */
+  static String written(int minutes) {
+    return String.format(Locale.ROOT, "%02d:%02d", minutes / 60, minutes % 60);
+  }
+
+  private int minute(double hour) {
+    return (int) Math.rint(hour * MINUTES);
+  }
+
+  /** A moment as it is read back by {@link #moment}. */
+  JsonNode writtenMoment(double hour) {
+    int since = minute(hour);
+    int at = startMinutes + since;
+    if (since < DAY) {
+      return JsonNodeFactory.instance.textNode(written(at % DAY));
+    }
+    ObjectNode node = JsonNodeFactory.instance.objectNode();
+    node.put("at", written(at % DAY));
+    node.put("day", at / DAY);
+    return node;
+  }
+
+  /**
+   * A stretch as windows that are read back by {@link #window}: one for every day of the plan,
+   * since a time of day comes round after that.
+   *
+   * @param end of the plan, h
+   */
+  List<ObjectNode> writtenWindows(Stretch stretch, double end) {
+    List<ObjectNode> all = new ArrayList<>();
+    int from = minute(stretch.from());
+    int to = minute(Double.isInfinite(stretch.to()) ? Math.max(end, stretch.from()) : stretch.to());
+    while (from < to) {
+      int until = Math.min(to, (from / DAY + 1) * DAY);
+      int at = startMinutes + from;
+      ObjectNode node = JsonNodeFactory.instance.objectNode();
+      node.put("from", written(at % DAY));
+      node.put("to", written((startMinutes + until) % DAY));
+      if (at >= DAY && from >= DAY) {
+        node.put("day", at / DAY);
+      }
+      all.add(node);
+      from = until;
+    }
+    return all;
   }
 }

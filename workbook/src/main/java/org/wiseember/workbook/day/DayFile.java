@@ -1,11 +1,23 @@
 package org.wiseember.workbook.day;
 
-import java.time.LocalTime;
+import java.util.Optional;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.RunTimeCase;
+import org.wiseember.core.runtime.UnitSupply;
 
 /**
  * A day as it lies in a file.
  *
- * @param start time of day at which it begins
+ * @param unit the unit it was written with; empty where the file tells of none
  */
-public record DayFile(LocalTime start, RunTimeCase asked) {}
+public record DayFile(Day day, Optional<UnitSupply> unit) {
+  /**
+   * The day on its unit.
+   *
+   * @throws DayUnreadable where it has none
+   */
+  public RunTimeCase asked() throws DayUnreadable {
+    return day.on(
+        unit.orElseThrow(() -> new DayUnreadable("The day needs “unit”; add what it runs on.")));
+  }
+}

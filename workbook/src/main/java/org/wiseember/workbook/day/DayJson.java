@@ -10,14 +10,12 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import org.wiseember.core.runtime.Appliance;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.core.runtime.Feed;
-import org.wiseember.core.runtime.RunTimeCase;
-import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.Stretch;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
 
@@ -30,12 +28,13 @@ public final class DayJson {
   public static final int LONGEST = 4_000_000;
 
   private static final int MOST_APPLIANCES = 200;
-  private static final int MOST_TIMES = 2_000;
+
+  /** What stands with the unit in a file and belongs to the day. */
+  private static final Set<String> OF_THE_DAY = Set.of("charge", "reserve", "acAlwaysOn");
+
   private static final int MOST_DRAINS = 200;
-  private static final int LONGEST_NAME = 200;
   private static final double MOST_WATTS = 1_000_000;
   private static final double MOST_WATT_HOURS = 10_000_000;
-  private static final double MOST_MINUTES = DayPlan.LONGEST * 60;
 
   private static final ObjectMapper JSON =
       JsonMapper.builder(
@@ -76,31 +75,52 @@ public final class DayJson {
     }
   }
 
+  /**
+   * Writes a day.
+   *
+   * @param unit the unit it is written with; empty for none
+   */
+  public static String write(Day day, Optional<UnitSupply> unit) {
+    return new DayWriter(day).write(unit).toPrettyString();
+  }
+
   private static DayFile day(Fields f) throws DayUnreadable {
+    String title = f.name("title", "");
     int start = DayClock.minutes(f.text("start", "00:00"), "“start”");
     DayClock clock = new DayClock(start % (24 * 60));
     double hours = f.number("hours", 1.0 / 60, DayPlan.LONGEST, 24);
-    Fields unit =
-        f.group("unit")
-            .orElseThrow(() -> new DayUnreadable("The day needs “unit”; add what it runs on."));
+    Optional<Fields> unit = f.group("unit");
     List<Appliance> appliances = new ArrayList<>();
     for (JsonNode each : f.list("appliances", MOST_APPLIANCES)) {
-      appliances.add(appliance(each, appliances.size() + 1, clock));
+      appliances.add(new ApplianceJson(each, appliances.size() + 1, clock).read());
     }
     Optional<Feed.Root> feed = Optional.empty();
     if (f.has("feed")) {
       feed = Optional.of(new FeedJson(clock).root(f.any("feed")));
     }
-    double charge = unit.number("charge", 0, 100, 100);
-    double reserve = unit.number("reserve", 0, 100, 0);
-    boolean onByPlan = f.yes("acAlwaysOn");
-    boolean on = unit.yes("acAlwaysOn") || onByPlan;
-    UnitSupply supply = supply(unit);
-    unit.end();
+    double charge = 100;
+    double reserve = 0;
+    boolean on = f.yes("acAlwaysOn");
+    Optional<UnitSupply> supply = Optional.empty();
+    if (unit.isPresent()) {
+      Fields own = unit.get();
+      charge = own.number("charge", 0, 100, 100);
+      reserve = own.number("reserve", 0, 100, 0);
+      on |= own.yes("acAlwaysOn");
+      // A day that is kept without a unit says no more of one than its charge.
+      supply = own.saysMoreThan(OF_THE_DAY) ? Optional.of(supply(own)) : Optional.empty();
+      own.end();
+    }
     f.end();
-    return new DayFile(
-        LocalTime.MIN.plusMinutes(start % (24 * 60)),
-        new RunTimeCase(supply, new DayPlan(hours, appliances, on), charge, reserve, feed));
+    Day day =
+        new Day(
+            title,
+            LocalTime.MIN.plusMinutes(start % (24 * 60)),
+            new DayPlan(hours, appliances, on),
+            charge,
+            reserve,
+            feed);
+    return new DayFile(day, supply);
   }
 
   private static UnitSupply supply(Fields unit) throws DayUnreadable {
@@ -125,61 +145,5 @@ public final class DayJson {
       f.end();
     }
     return all;
-  }
-
-  private static Appliance appliance(JsonNode node, int number, DayClock clock)
-      throws DayUnreadable {
-    Fields f = new Fields(node, "appliance " + number);
-    String name = f.text("name", "Appliance " + number);
-    if (name.length() > LONGEST_NAME) {
-      throw new DayUnreadable("The name of appliance " + number + " is too long; shorten it.");
-    }
-    Appliance.Use use =
-        switch (f.text("use", "")) {
-          case "steady" -> Appliance.Use.STEADY;
-          case "cycling" -> Appliance.Use.CYCLING;
-          case "short" -> Appliance.Use.SHORT;
-          case "per-go" -> Appliance.Use.PER_GO;
-          default ->
-              throw new DayUnreadable(
-                  "“use” of appliance " + number + " is one of steady, cycling, short, per-go.");
-        };
-    Side side =
-        switch (f.text("output", "ac").toLowerCase(Locale.ROOT)) {
-          case "ac" -> Side.AC;
-          case "dc" -> Side.DC;
-          default -> throw new DayUnreadable("“output” of appliance " + number + " is ac or dc.");
-        };
-    boolean byGo = use == Appliance.Use.PER_GO;
-    double hourly = f.number("wattHoursPerHour", 0, MOST_WATTS, Double.NaN);
-    double each = f.number("wattHoursPerGo", 0, MOST_WATT_HOURS, Double.NaN);
-    List<Stretch> on = new ArrayList<>();
-    if (!f.has("on")) {
-      on.add(Stretch.ALWAYS);
-    }
-    for (JsonNode window : f.list("on", MOST_TIMES)) {
-      clock.window(window, "“on” of appliance " + number).ifPresent(on::add);
-    }
-    List<Double> at = new ArrayList<>();
-    for (JsonNode moment : f.oneOrList("at", MOST_TIMES)) {
-      at.add(clock.moment(moment, "“at” of appliance " + number));
-    }
-    boolean atMoments = byGo || use == Appliance.Use.SHORT;
-    if (atMoments && !f.has("at")) {
-      throw new DayUnreadable("Appliance " + number + " needs “at”: when it is used.");
-    }
-    Appliance appliance =
-        new Appliance(
-            name,
-            use,
-            f.number("watts", 0, MOST_WATTS, Double.NaN),
-            byGo ? each : hourly,
-            f.number("minutes", 0.001, MOST_MINUTES, Double.NaN),
-            f.number("startVa", 0, MOST_WATTS, Double.NaN),
-            side,
-            on,
-            at);
-    f.end();
-    return appliance;
   }
 }

@@ -16,6 +16,7 @@ final class FeedJson {
   private static final int MOST_SOURCES = 16;
   private static final int DEEPEST = 8;
   private static final int MOST_WINDOWS = 400;
+  private static final int MOST_GIVEN = 2_000;
 
   private final DayClock clock;
 
@@ -64,11 +65,9 @@ final class FeedJson {
             yield new Feed.Controller(window[0], window[1], amps(f), efficiency(f), from);
           }
           case "panels" -> {
-            double watts = f.number("watts", 0, MOST_WATTS);
             double volts = f.number("volts", 0, MOST_VOLTS, Double.NaN);
             double open = f.number("openVolts", 0, MOST_VOLTS, Double.NaN);
-            yield new Feed.Panels(
-                on(f).stream().map(s -> new Feed.Giving(s, watts)).toList(), volts, open);
+            yield new Feed.Panels(giving(f), volts, open);
           }
           case "generator", "mains" ->
               new Feed.Alternating(kind, f.number("va", 0, MOST_WATTS, NONE), on(f));
@@ -81,6 +80,22 @@ final class FeedJson {
         };
     f.end();
     return feed;
+  }
+
+  /** The same watts as long as they are there, or other ones from window to window. */
+  private List<Feed.Giving> giving(Fields f) throws DayUnreadable {
+    if (!f.has("gives")) {
+      double watts = f.number("watts", 0, MOST_WATTS);
+      return on(f).stream().map(s -> new Feed.Giving(s, watts)).toList();
+    }
+    List<Feed.Giving> all = new ArrayList<>();
+    for (JsonNode each : f.list("gives", MOST_GIVEN)) {
+      String place = "“gives” of " + f.place();
+      Fields window = new Fields(each, place);
+      double watts = window.number("watts", 0, MOST_WATTS);
+      clock.window(window).ifPresent(s -> all.add(new Feed.Giving(s, watts)));
+    }
+    return all;
   }
 
   private static double volts(Fields f) throws DayUnreadable {

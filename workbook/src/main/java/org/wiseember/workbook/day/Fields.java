@@ -12,6 +12,7 @@ import org.wiseember.core.quantity.Figures;
 /** One object of a file, read field by field; a field nobody asked for is refused by name. */
 final class Fields {
   private static final int LONGEST = 40;
+  private static final int LONGEST_NAME = 200;
 
   private final JsonNode node;
   private final String place;
@@ -110,6 +111,26 @@ final class Fields {
       throw new DayUnreadable("“" + key + "” of " + place + " has to be text in quotes.");
     }
     return value.map(JsonNode::asText).orElse(otherwise);
+  }
+
+  /** A name, not too long to be one. */
+  String name(String key, String otherwise) throws DayUnreadable {
+    String name = text(key, otherwise);
+    if (name.length() > LONGEST_NAME) {
+      throw new DayUnreadable("“" + key + "” of " + place + " is too long; shorten it.");
+    }
+    return name;
+  }
+
+  /** Whether it says anything beside these. */
+  boolean saysMoreThan(Set<String> keys) {
+    Iterator<String> names = node.fieldNames();
+    while (names.hasNext()) {
+      if (!keys.contains(names.next())) {
+        return true;
+      }
+    }
+    return false;
   }
 
   boolean yes(String key) throws DayUnreadable {

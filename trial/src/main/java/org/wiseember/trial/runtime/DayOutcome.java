@@ -1,0 +1,71 @@
+package org.wiseember.trial.runtime;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.core.runtime.Day;
+import org.wiseember.core.runtime.Goes;
+import org.wiseember.core.runtime.InTurn;
+import org.wiseember.core.runtime.Sheds;
+import org.wiseember.core.runtime.SmallestUnit;
+import org.wiseember.trial.verdict.Judgement;
+
+/**
+ * What a day comes to on the units it is laid out for.
+ *
+ * @param units the one people ask about first
+ * @param silent names of units of which neither a drain nor the label tells the energy
+ * @param sheds what has to stay off so that the first unit lasts
+ * @param goes how often the first unit does what is used by the go
+ * @param smallest how small a unit would do; empty where nothing is on
+ * @param inTurn how long they last one after the other; empty for a single one
+ */
+public record DayOutcome(
+    Day day,
+    List<DayOnUnit> units,
+    List<String> silent,
+    List<Sheds.Shed> sheds,
+    List<Goes> goes,
+    Optional<SmallestUnit> smallest,
+    Optional<InTurn> inTurn) {
+  public DayOutcome {
+    units = List.copyOf(units);
+    silent = List.copyOf(silent);
+    sheds = List.copyOf(sheds);
+    goes = List.copyOf(goes);
+  }
+
+  /** Works it out. */
+  public static DayOutcome of(Day day, List<Judgement> judged) {
+    List<DayOnUnit> units = new ArrayList<>();
+    List<String> silent = new ArrayList<>();
+    for (Judgement each : judged) {
+      DayOnUnit.of(day, each.unit().id(), each.unit().name(), each)
+          .ifPresentOrElse(units::add, () -> silent.add(each.unit().name()));
+    }
+    if (units.isEmpty()) {
+      return new DayOutcome(
+          day, units, silent, List.of(), List.of(), Optional.empty(), Optional.empty());
+    }
+    DayOnUnit first = units.get(0);
+    boolean anything = first.found().course().delivered() > 0;
+    return new DayOutcome(
+        day,
+        units,
+        silent,
+        Sheds.of(first.asked()),
+        day.appliances().stream()
+            .filter(a -> a.draw().goWattHours() > 0)
+            .map(a -> Goes.of(first.asked(), first.found().course(), a))
+            .toList(),
+        anything ? Optional.of(SmallestUnit.of(first.asked())) : Optional.empty(),
+        units.size() > 1
+            ? Optional.of(InTurn.of(day, units.stream().map(u -> u.measured().supply()).toList()))
+            : Optional.empty());
+  }
+
+  /** The unit people ask about first. */
+  public Optional<DayOnUnit> first() {
+    return units.stream().findFirst();
+  }
+}

@@ -1,0 +1,99 @@
+package org.wiseember.workbook.day;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.wiseember.core.runtime.Appliance;
+import org.wiseember.core.runtime.DayPlan;
+import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.Side;
+import org.wiseember.core.runtime.Stretch;
+
+/** An appliance of a day out of its JSON. */
+final class ApplianceJson {
+  private static final int MOST_TIMES = 2_000;
+  private static final double MOST_WATTS = 1_000_000;
+  private static final double MOST_WATT_HOURS = 10_000_000;
+  private static final double MOST_MINUTES = DayPlan.LONGEST * 60;
+  private static final double PERCENT = 100;
+
+  private final Fields f;
+  private final String place;
+  private final DayClock clock;
+
+  ApplianceJson(JsonNode node, int number, DayClock clock) throws DayUnreadable {
+    this.place = "appliance " + number;
+    this.f = new Fields(node, place);
+    this.clock = clock;
+  }
+
+  Appliance read() throws DayUnreadable {
+    String name = f.name("name", Fields.capital(place));
+    Draw draw = draw(name);
+    Side side =
+        switch (f.text("output", "ac").toLowerCase(Locale.ROOT)) {
+          case "ac" -> Side.AC;
+          case "dc" -> Side.DC;
+          default -> throw new DayUnreadable("“output” of " + place + " is ac or dc.");
+        };
+    List<Stretch> on = new ArrayList<>();
+    if (!f.has("on")) {
+      on.add(Stretch.ALWAYS);
+    }
+    for (JsonNode window : f.list("on", MOST_TIMES)) {
+      clock.window(window, "“on” of " + place).ifPresent(on::add);
+    }
+    List<Double> at = new ArrayList<>();
+    for (JsonNode moment : f.oneOrList("at", MOST_TIMES)) {
+      at.add(clock.moment(moment, "“at” of " + place));
+    }
+    if (draw.use().atMoments() && !f.has("at")) {
+      throw new DayUnreadable(Fields.capital(place) + " needs “at”: when it is used.");
+    }
+    f.end();
+    return new Appliance(name, draw, side, on, at);
+  }
+
+  private Draw draw(String name) throws DayUnreadable {
+    Draw.Use use = oneOf("use", Draw.Use.values(), Draw.Use::key, f.text("use", ""));
+    Draw.Origin origin =
+        oneOf(
+            "source",
+            Draw.Origin.values(),
+            Draw.Origin::key,
+            f.text("source", Draw.Origin.NOT_SAID.key()));
+    double hourly = f.number("wattHoursPerHour", 0, MOST_WATTS, Double.NaN);
+    double each = f.number("wattHoursPerGo", 0, MOST_WATT_HOURS, Double.NaN);
+    double watts = f.number("watts", 0, MOST_WATTS, Double.NaN);
+    double minutes = f.number("minutes", 0.001, MOST_MINUTES, Double.NaN);
+    double startVa = f.number("startVa", 0, MOST_WATTS, Double.NaN);
+    double sureTo = f.number("sureTo", 0, 99, 0) / PERCENT;
+    try {
+      return new Draw(
+          use, watts, use == Draw.Use.PER_GO ? each : hourly, minutes, startVa, origin, sureTo);
+    } catch (IllegalArgumentException wanting) {
+      throw new DayUnreadable(name + " " + wanting.getMessage() + ".");
+    }
+  }
+
+  private <T> T oneOf(String key, T[] all, Function<T, String> written, String text)
+      throws DayUnreadable {
+    return Arrays.stream(all)
+        .filter(t -> written.apply(t).equals(text))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new DayUnreadable(
+                    "“"
+                        + key
+                        + "” of "
+                        + place
+                        + " is one of "
+                        + Arrays.stream(all).map(written).collect(Collectors.joining(", "))
+                        + "."));
+  }
+}
