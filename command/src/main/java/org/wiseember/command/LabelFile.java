@@ -2,6 +2,7 @@ package org.wiseember.command;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import org.wiseember.workbook.log.TextFile;
 import org.wiseember.core.label.Label;
 import org.wiseember.workbook.log.LogUnreadable;
 

@@ -3,6 +3,7 @@ package org.wiseember.command;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import org.wiseember.workbook.log.TextFile;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.runtime.Course;
 import org.wiseember.core.runtime.FeedFlow;

@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.DayPlan;
@@ -31,6 +32,7 @@ import org.wiseember.core.runtime.Usable;
 import org.wiseember.workbook.day.DayFile;
 import org.wiseember.workbook.day.DayJson;
 import org.wiseember.workbook.day.DayUnreadable;
+import org.wiseember.workbook.day.WrittenTimes;
 
 /** Days that are laid out stay as they were, in the file and on the way out and in. */
 public class DaysTest {
@@ -226,5 +228,53 @@ public class DaysTest {
       assertEquals(all.wrong().size(), 1);
       assertTrue(all.wrong().get(0).startsWith("A day kept in the workbook cannot be read"));
     }
+  }
+
+  /** What is shown in a field and typed again is the same, by 24 hours and by 12. */
+  @Test
+  public void timesAreReadAsTheyAreWritten() throws DayUnreadable {
+    SplittableRandom random = new SplittableRandom(3);
+    for (int i = 0; i < 400; i++) {
+      Day day = random(random);
+      ReaderUnits units = i % 2 == 0 ? ReaderUnits.AS_KEPT : ReaderUnits.CUSTOMARY;
+      WrittenTimes times = new WrittenTimes(day.start(), day.plan().hours(), units);
+      for (Appliance a : day.appliances()) {
+        if (a.draw().use().atMoments()) {
+          assertEquals(times.moments(times.writtenMoments(a.at())), a.at());
+        } else if (!a.on().isEmpty()) {
+          List<Stretch> back = times.stretches(times.written(a.on()));
+          assertEquals(a.at(back, List.of()).due().toString(), a.due().toString());
+        }
+      }
+    }
+  }
+
+  @Test
+  public void timesAsPeopleTypeThem() throws DayUnreadable {
+    WrittenTimes times = new WrittenTimes(LocalTime.of(17, 0), 48, ReaderUnits.AS_KEPT);
+    assertEquals(times.stretches("18:00-22:00"), List.of(new Stretch(1, 5)));
+    assertEquals(times.stretches("6 pm to 10 PM"), List.of(new Stretch(1, 5)));
+    assertEquals(times.stretches("18–22; 23.30-1"), List.of(new Stretch(1, 5), new Stretch(6.5, 8)));
+    assertEquals(times.stretches("day 2 18:00-22:00"), List.of(new Stretch(25, 29)));
+    assertEquals(times.stretches(" Always "), List.of(Stretch.ALWAYS));
+    assertEquals(times.stretches(""), List.of(Stretch.ALWAYS));
+    assertEquals(times.moments("19:00, 20:30, 1:00"), List.of(2.0, 3.5, 8.0));
+    assertEquals(times.moments("12 am"), List.of(7.0));
+    assertEquals(times.moments(""), List.of());
+  }
+
+  @DataProvider
+  public Object[][] noTimes() {
+    return new Object[][] {
+      {"25:00-26:00"}, {"18:60-19:00"}, {"soon"}, {"18:00"}, {"18:00-"}, {"day 0 18-19"},
+      {"day 99 18-19"}, {"13 pm-14 pm"}, {"-"}, {"24:30-25:00"},
+    };
+  }
+
+  @Test(dataProvider = "noTimes")
+  public void whatIsNoTimeIsSaid(String typed) {
+    WrittenTimes times = new WrittenTimes(LocalTime.of(17, 0), 24, ReaderUnits.AS_KEPT);
+    String said = expectThrows(DayUnreadable.class, () -> times.stretches(typed)).getMessage();
+    assertTrue(said.startsWith("“" + typed + "”"), said);
   }
 }

@@ -29,9 +29,7 @@ public record Day(
   }
 
   public Day {
-    if (!(charge >= 0 && charge <= 100) || !(reserve >= 0 && reserve <= 100)) {
-      throw new IllegalArgumentException("charge and reserve lie between 0 and 100 %");
-    }
+    RunTimeCase.check(charge, reserve, feed);
   }
 
   /** The day on a unit. */

@@ -45,6 +45,11 @@ public final class FeedFlow {
     return flow;
   }
 
+  /** What it does at an hour while every battery in it holds what it held at the start. */
+  public static FeedFlow at(Feed.Root root, double hour) {
+    return of(root, hour, batteries(root), Double.POSITIVE_INFINITY);
+  }
+
   /** What each battery holds before anything flows; one that stands twice in a tree is one. */
   static IdentityHashMap<Feed.Battery, Double> batteries(Feed feed) {
     IdentityHashMap<Feed.Battery, Double> found = new IdentityHashMap<>();

@@ -22,6 +22,11 @@ public record RunTimeCase(
   private static final double GROWS = 0.15;
 
   public RunTimeCase {
+    check(charge, reserve, feed);
+  }
+
+  /** Refuses a charge that is none and a feed that nothing limits. */
+  static void check(double charge, double reserve, Optional<Feed.Root> feed) {
     if (!(charge >= 0 && charge <= 100) || !(reserve >= 0 && reserve <= 100)) {
       throw new IllegalArgumentException("charge and reserve lie between 0 and 100 %");
     }
@@ -34,6 +39,14 @@ public record RunTimeCase(
   /** How it goes. */
   public Course course() {
     return RunTime.of(this);
+  }
+
+  /** What runs on the unit at an hour, W on average. */
+  public double wattsAt(double hour) {
+    return plan.appliances().stream()
+        .filter(a -> a.due().stream().anyMatch(s -> s.holds(hour)))
+        .mapToDouble(a -> a.draw().meanWatts())
+        .sum();
   }
 
   /** The same with nothing brought in. */

@@ -143,7 +143,7 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
                       tried,
                       c -> OptionalDouble.of(c.delivered()),
                       List.of("Watts of every appliance × the time it was on"))
-                  .summed("to the appliances until it ran out or the plan ended")));
+                  .summed("to the appliances, until it ran out or the plan ended")));
       course
           .overload()
           .ifPresent(

@@ -32,6 +32,7 @@ import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.desktop.plan.PlanStage;
 import org.wiseember.desktop.report.ReportStage;
+import org.wiseember.desktop.runtime.RunTimeStage;
 import org.wiseember.desktop.verdict.VerdictStage;
 
 /** The window: shelf on the left, path above, the chosen stage, the foot below. */
@@ -70,15 +71,7 @@ public final class MainWindow extends StackPane {
                     + " finished drain make a line-up worth looking at.",
                 "To the verdict",
                 () -> d.stage().set(StageName.VERDICT)));
-    makers.put(
-        StageName.RUN_TIME,
-        d ->
-            new EmptyStage(
-                "Run-time",
-                "Here will stand how long each unit runs a stall's appliances, worked out from what"
-                    + " was measured. It needs a finished drain and the idle draw.",
-                "To the evidence",
-                () -> d.stage().set(StageName.EVIDENCE)));
+    makers.put(StageName.RUN_TIME, RunTimeStage::new);
 
     shelf = new ShelfView(desk, () -> openFind(Actions.PUT_BACK));
     buildSaid();
@@ -168,6 +161,8 @@ public final class MainWindow extends StackPane {
       desk.open(file);
     } else if (name.matches(".*\\.(jpe?g|png|heic)")) {
       desk.bench().photo(file);
+    } else if (name.endsWith(".json")) {
+      desk.dayWork().take(file);
     } else {
       desk.readingIn().take(file);
     }
@@ -175,23 +170,24 @@ public final class MainWindow extends StackPane {
 
   private void chooseLog() {
     FileChooser chooser = new FileChooser();
-    chooser.setTitle("Read in a log, a capture or a packed run");
+    chooser.setTitle("Read in a log, a capture, a packed run or a day");
     chooser
         .getExtensionFilters()
         .addAll(
             new FileChooser.ExtensionFilter(
-                "Logs, captures, packed runs",
+                "Logs, captures, packed runs, days",
                 "*.csv",
                 "*.txt",
                 "*.tsv",
                 "*.cfg",
                 "*.cff",
                 "*.dat",
-                "*.zip"),
+                "*.zip",
+                "*.json"),
             new FileChooser.ExtensionFilter("All files", "*"));
     File file = chooser.showOpenDialog(getScene().getWindow());
     if (file != null) {
-      desk.readingIn().take(file.toPath());
+      take(file.toPath());
     }
   }
 

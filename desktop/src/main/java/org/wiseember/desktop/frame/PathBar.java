@@ -72,6 +72,7 @@ public final class PathBar extends StackPane {
     desk.chosen().addListener((o, was, is) -> update());
     desk.bench().live().addListener((o, was, is) -> update());
     desk.solar().panels().addListener((o, was, is) -> update());
+    desk.dayWork().chosen().addListener((o, was, is) -> update());
     update();
   }
 
@@ -136,8 +137,14 @@ public final class PathBar extends StackPane {
       case EVIDENCE -> complete ? Mark.DONE : runs ? Mark.BEGUN : Mark.NONE;
       case VERDICT -> complete ? Mark.DONE : Mark.NONE;
       case REPORT -> complete ? Mark.BEGUN : Mark.NONE;
+      case RUN_TIME -> !laidOut() ? Mark.NONE : complete ? Mark.DONE : Mark.BEGUN;
       default -> Mark.NONE;
     };
+  }
+
+  /** Something is on, on some day. */
+  private boolean laidOut() {
+    return desk.dayWork().days().stream().anyMatch(d -> !d.day().appliances().isEmpty());
   }
 
   /** Panels are named and the label tells where they would go in. */

@@ -41,6 +41,7 @@ import org.wiseember.report.look.Palette;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
+import org.wiseember.workbook.Days;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Unit;
@@ -81,6 +82,7 @@ public final class Desk {
   private final CapturesIn captures;
   private final Decisions decisions;
   private final SolarWork solar;
+  private final DayWork dayWork;
   private final Drawer drawer;
   private final ObjectProperty<Palette> palette = new SimpleObjectProperty<>(Palette.LIGHT);
   private final ObjectProperty<ReaderUnits> units = new SimpleObjectProperty<>(ReaderUnits.AS_KEPT);
@@ -115,6 +117,7 @@ public final class Desk {
     this.captures = new CapturesIn(this, clock, edits);
     this.decisions = new Decisions(this, edits);
     this.solar = new SolarWork(this, edits);
+    this.dayWork = new DayWork(this, clock, edits);
     this.drawer = new Drawer(this);
     guardBand.addListener((o, was, is) -> judgeAgain(is));
     chosen.addListener((o, was, is) -> chosenUnit.set(is == null ? null : is.unit().id()));
@@ -226,6 +229,11 @@ public final class Desk {
   /** The panels on hand. */
   public SolarWork solar() {
     return solar;
+  }
+
+  /** The days that were laid out. */
+  public DayWork dayWork() {
+    return dayWork;
   }
 
   /** What was taken off the shelf. */
@@ -409,6 +417,7 @@ public final class Desk {
           bench.loadsOnHand().set(opened.loads().isBlank() ? LoadsOnHand.USUAL : opened.loads());
           solar.panels().set(opened.panels());
           chosen.set(null);
+          dayWork.show(opened.days());
           shelf.setAll(opened.all());
           chooseFirst();
           title.set(opened.title().isBlank() ? String.valueOf(file.getFileName()) : opened.title());
@@ -462,7 +471,8 @@ public final class Desk {
               bench.read(next),
               bench.leftOn().read(next),
               next.loadsOnHand(),
-              panels(next));
+              panels(next),
+              next.days().all());
       done = true;
       return opened;
     } finally {
@@ -554,7 +564,8 @@ public final class Desk {
       List<OnBench> instruments,
       List<LeftOn.Load> left,
       String loads,
-      PanelsOnHand panels) {}
+      PanelsOnHand panels,
+      Days.All days) {}
 
   /** Holds what is known against the labels again; no reading is looked at. */
   private void judgeAgain(boolean guarded) {

@@ -33,8 +33,11 @@ public enum StageName {
           + " what one would actually get from each."),
   RUN_TIME(
       "Run-time",
-      "Here appliances will be set against what each unit was measured to give: how long they run,"
-          + " and which starts would trip it."),
+      "Lay out a day: appliances are rows, their times bars. Beneath, the charge of the chosen unit"
+          + " falls with its band, other units beside it and what its label alone would have one"
+          + " believe. Enter on a name opens the appliance, the arrows move a bar, with Shift its end."
+          + " What comes of it stands below: until when it lasts, which start is sure, what must stay"
+          + " off so that it lasts. Feeds are on the second page; a sheet to hang up is at the end."),
   REPORT(
       "Report",
       "The page about this unit as it will be printed. Save it as PDF or as HTML; both hold the same.");

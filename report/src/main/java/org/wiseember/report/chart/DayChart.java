@@ -36,6 +36,9 @@ final class DayChart {
       new BasicStroke(1.5f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1, new float[] {5, 4}, 0);
   private static final float[][] DASHES = {{9, 4}, {2, 3}, {12, 3, 2, 3}, {3, 2}};
   private static final double DOT = 9;
+
+  /** Room under the lines for the names of those that end there, %. */
+  private static final double BELOW = 15;
   private static final double HALF_BAR = 0.3;
   private static final int LINES_WEIGHT = 10;
 
@@ -93,7 +96,7 @@ final class DayChart {
       names.put(drawing.reserve(), "reserve");
     }
     NumberAxis beside = new NamedTicksAxis("", names);
-    beside.setRange(-4, 106);
+    beside.setRange(-BELOW, 106);
     look.style(beside, palette.quiet());
     plot.setRangeAxis(beside);
     ValueMarker floor = new ValueMarker(drawing.reserve(), Palette.awt(palette.quiet()), HAIR);
@@ -144,7 +147,7 @@ final class DayChart {
     word(renderer, line, i);
   }
 
-  /** Its name where there is most room: at its end where it lasts, else where it runs out. */
+  /** Its name below the line, where a line that falls leaves room: at its end. */
   private void word(XYLineAndShapeRenderer renderer, DayDrawing.Line line, int i) {
     if (line.points().isEmpty()) {
       return;
@@ -152,16 +155,20 @@ final class DayChart {
     boolean ends = !Double.isNaN(line.runsOut());
     DayDrawing.Point last = line.points().get(line.points().size() - 1);
     double x = ends ? line.runsOut() : last.hour();
-    boolean toRight = x < 0.6 * drawing.hours();
+    boolean toRight = x < 0.3 * drawing.hours();
     String words = ends ? line.name() + " " + drawing.time(x) : line.name();
+    boolean above = ends && i > 0;
     XYTextAnnotation text =
         new XYTextAnnotation(
-            toRight ? "  " + words : words + "  ",
+            toRight ? "   " + words : words + "   ",
             x,
-            ends ? drawing.reserve() + 5 + 9 * i : last.charge() + 2);
+            above ? drawing.reserve() + 2 + 10 * i : (ends ? drawing.reserve() : last.charge()) - 2);
     text.setFont(Face.FIGURE.awt(look.text()));
     text.setPaint(Palette.awt(i == 0 ? palette.emberInk() : palette.ink()));
-    text.setTextAnchor(toRight ? TextAnchor.BOTTOM_LEFT : TextAnchor.BOTTOM_RIGHT);
+    text.setTextAnchor(
+        above
+            ? toRight ? TextAnchor.BOTTOM_LEFT : TextAnchor.BOTTOM_RIGHT
+            : toRight ? TextAnchor.TOP_LEFT : TextAnchor.TOP_RIGHT);
     renderer.addAnnotation(text, Layer.FOREGROUND);
   }
 

@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Function;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.ReaderUnits;
@@ -22,6 +23,7 @@ import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.chart.ChartSvg;
 import org.wiseember.report.chart.CycleDrawing;
+import org.wiseember.report.chart.DayDrawing;
 import org.wiseember.report.chart.Drawing;
 import org.wiseember.report.chart.TraceChart;
 import org.wiseember.report.look.Face;
@@ -33,6 +35,7 @@ public final class PageHtml {
   private static final int CHART_WIDTH = 680;
   private static final int CHART_HEIGHT = 190;
   private static final int CYCLE_HEIGHT = 225;
+  private static final int DAY_ROW = 16;
   private static final int SEAM_WIDTH = 200;
 
   private final PebbleEngine engine;
@@ -56,9 +59,33 @@ public final class PageHtml {
    * hold, such as a vertical tab out of a pasted label, are left out, which the page then says.
    */
   public String write(UnitPage page) {
-    String html = units.told(filled(page, false));
+    return printed(left -> filled(page, left));
+  }
+
+  /**
+   * Writes one sheet alone, to hang beside a unit.
+   *
+   * @param workbook title of the workbook
+   * @param made date, as printed
+   */
+  public String write(Sheet sheet, String workbook, String made) {
+    return printed(
+        left -> {
+          Map<String, Object> model = model(left);
+          model.put("workbook", workbook);
+          model.put("made", made);
+          model.put("sheet", sheet(sheet));
+          return evaluated("sheet-page.html", model);
+        });
+  }
+
+  /** Tries it with every sign, and where some cannot be printed says so instead. */
+  private String printed(Function<Boolean, String> filled) {
+    String html = units.told(filled.apply(false));
     String printable = printable(html);
-    return printable.length() == html.length() ? html : printable(units.told(filled(page, true)));
+    return printable.length() == html.length()
+        ? html
+        : printable(units.told(filled.apply(true)));
   }
 
   /** What XML 1.0 allows in a document, and so a page may hold: section 2.2. */
@@ -78,13 +105,10 @@ public final class PageHtml {
   }
 
   private String filled(UnitPage page, boolean signsLeftOut) {
-    Map<String, Object> model = new HashMap<>();
+    Map<String, Object> model = model(signsLeftOut);
     model.put("page", page);
-    model.put("signsLeftOut", signsLeftOut);
     model.put("rows", page.rows().stream().map(PageHtml::row).toList());
     model.put("ticks", ticks());
-    model.put("colours", Palette.LIGHT.tokens());
-    model.put("faces", faces());
     model.put("because", page.because().orElse(null));
     model.put("budget", page.because().map(this::budget).orElse(List.of()));
     model.put(
@@ -96,7 +120,20 @@ public final class PageHtml {
                         TraceChart.of(t.in(units), Palette.LIGHT, 0.9), CHART_WIDTH, CHART_HEIGHT))
             .orElse(""));
     model.put("sheets", page.sheets().stream().map(this::sheet).toList());
-    PebbleTemplate template = engine.getTemplate("unit-page.html");
+    return evaluated("unit-page.html", model);
+  }
+
+  /** What every page needs. */
+  private static Map<String, Object> model(boolean signsLeftOut) {
+    Map<String, Object> model = new HashMap<>();
+    model.put("signsLeftOut", signsLeftOut);
+    model.put("colours", Palette.LIGHT.tokens());
+    model.put("faces", faces());
+    return model;
+  }
+
+  private String evaluated(String name, Map<String, Object> model) {
+    PebbleTemplate template = engine.getTemplate(name);
     StringWriter out = new StringWriter();
     try {
       template.evaluate(out, model, Locale.ROOT);
@@ -137,7 +174,12 @@ public final class PageHtml {
   }
 
   private String svg(Drawing drawing) {
-    int height = drawing instanceof CycleDrawing ? CYCLE_HEIGHT : CHART_HEIGHT;
+    int height =
+        drawing instanceof CycleDrawing
+            ? CYCLE_HEIGHT
+            : drawing instanceof DayDrawing day
+                ? CYCLE_HEIGHT + DAY_ROW * day.rows().size()
+                : CHART_HEIGHT;
     return ChartSvg.of(drawing.in(units).chart(Palette.LIGHT, 0.9), CHART_WIDTH, height);
   }
 

@@ -227,6 +227,8 @@ public final class DemoWorkbook {
       test(workbook, units.get(4), WaveSteps.KIND, 15, 26);
       test(workbook, units.get(0), Charge.KIND, 16, 27);
       workbook.panelsOnHand(PANELS);
+      List<Long> beside = List.of(units.get(2).id());
+      DemoDays.all().forEach(day -> workbook.days().add(day, beside));
       charge(workbook, units.get(0), Set.of(ChargeSource.SOLAR), 17, 28);
       charge(workbook, units.get(0), Set.of(ChargeSource.BATTERY), 18, 29);
       charge(workbook, units.get(0), Set.of(ChargeSource.WALL, ChargeSource.SOLAR), 19, 30);

@@ -57,7 +57,7 @@ public final class TrialPage {
     return new UnitPage(
         judgement.unit().name(),
         workbookTitle.isBlank() ? "Wise Ember" : workbookTitle,
-        DATE.format(made),
+        date(made),
         summary(judgement),
         rows,
         untested,
@@ -66,6 +66,11 @@ public final class TrialPage {
         behind.map(r -> r.run().title()).orElse(""),
         judgement.runs().stream().filter(sheets).map(r -> sheet(r, judgement)).toList(),
         behind.map(r -> r.run().settings().simulated()).orElse(false));
+  }
+
+  /** A date as it is printed. */
+  public static String date(LocalDate made) {
+    return DATE.format(made);
   }
 
   private static Sheet sheet(TestRun run, Judgement judgement) {

@@ -60,7 +60,8 @@ public final class DayAnswers {
     outcome.goes().forEach(this::goes);
     outcome.smallest().ifPresent(this::smallest);
     outcome.inTurn().ifPresent(this::inTurn);
-    figure("delivered").ifPresent(f -> add("delivered", f.because().summary(), Tone.PLAIN, f));
+    figure("delivered")
+        .ifPresent(f -> add("delivered", f.because().summary() + ".", Tone.PLAIN, f));
     feed();
     return all;
   }

@@ -25,6 +25,20 @@ record DayClock(int startMinutes) {
   private static final double MINUTES = 60;
   private static final int MOST_DAYS = 14;
 
+  /**
+   * A window by the clock.
+   *
+   * @param from minutes of the day
+   * @param to minutes of the day
+   * @param day it begins on, 0 the first
+   */
+  record Window(int from, int to, int day) {}
+
+  /** Of a day that begins then. */
+  static DayClock from(LocalTime start) {
+    return new DayClock(start.getHour() * 60 + start.getMinute());
+  }
+
   /** Minutes of the day, {@code 24:00} among them. */
   static int minutes(String text, String place) throws DayUnreadable {
     Matcher m = TIME.matcher(text.strip());
@@ -49,8 +63,15 @@ record DayClock(int startMinutes) {
     int to = minutes(fields.text("to", ""), "“to” of " + place);
     int day = fields.whole("day", 0, MOST_DAYS);
     fields.end();
-    if (day > 0) {
-      int begin = day * DAY + from - startMinutes;
+    return stretch(new Window(from, to, day));
+  }
+
+  /** A window in hours after the start; empty where it was over before that. */
+  Optional<Stretch> stretch(Window window) {
+    int from = window.from();
+    int to = window.to();
+    if (window.day() > 0) {
+      int begin = window.day() * DAY + from - startMinutes;
       return stretch(Math.max(0, begin), Math.max(0, begin + length(from, to)));
     }
     int begin = Math.floorMod(from - startMinutes, DAY);
@@ -70,23 +91,20 @@ record DayClock(int startMinutes) {
 
   /** A moment: a time, or a time with its day. */
   double moment(JsonNode node, String place) throws DayUnreadable {
-    String time;
-    int day = 0;
     if (node.isTextual()) {
-      time = node.asText();
-    } else {
-      Fields fields = new Fields(node, place);
-      time = fields.text("at", "");
-      day = fields.whole("day", 0, MOST_DAYS);
-      fields.end();
+      return moment(minutes(node.asText(), place), 0);
     }
-    int at = day * DAY + minutes(time, place) - startMinutes;
-    return (at < 0 ? at + DAY : at) / MINUTES;
+    Fields fields = new Fields(node, place);
+    String time = fields.text("at", "");
+    int day = fields.whole("day", 0, MOST_DAYS);
+    fields.end();
+    return moment(minutes(time, place), day);
   }
 
-  /** Of a day that begins then. */
-  static DayClock from(LocalTime start) {
-    return new DayClock(start.getHour() * 60 + start.getMinute());
+  /** A moment in hours after the start. */
+  double moment(int minutes, int day) {
+    int at = day * DAY + minutes - startMinutes;
+    return (at < 0 ? at + DAY : at) / MINUTES;
   }
 
   /** Minutes of the day as a time. */
@@ -94,44 +112,58 @@ record DayClock(int startMinutes) {
     return String.format(Locale.ROOT, "%02d:%02d", minutes / 60, minutes % 60);
   }
 
-  private int minute(double hour) {
+  private static int minute(double hour) {
     return (int) Math.rint(hour * MINUTES);
   }
 
   /** A moment as it is read back by {@link #moment}. */
   JsonNode writtenMoment(double hour) {
-    int since = minute(hour);
-    int at = startMinutes + since;
-    if (since < DAY) {
-      return JsonNodeFactory.instance.textNode(written(at % DAY));
+    Window at = written(hour);
+    if (at.day() == 0) {
+      return JsonNodeFactory.instance.textNode(written(at.from()));
     }
     ObjectNode node = JsonNodeFactory.instance.objectNode();
-    node.put("at", written(at % DAY));
-    node.put("day", at / DAY);
+    node.put("at", written(at.from()));
+    node.put("day", at.day());
     return node;
   }
 
+  /** A moment by the clock; its day is named from 24 h after the start on, when times come round. */
+  Window written(double hour) {
+    int since = minute(hour);
+    int at = startMinutes + since;
+    return new Window(at % DAY, at % DAY, since < DAY ? 0 : at / DAY);
+  }
+
   /**
-   * A stretch as windows that are read back by {@link #window}: one for every day of the plan,
-   * since a time of day comes round after that.
+   * A stretch by the clock: one window for every 24 h, since a time of day comes round after that.
    *
-   * @param end of the plan, h
+   * @param end of the plan, h, which is where a stretch without end is cut off
    */
-  List<ObjectNode> writtenWindows(Stretch stretch, double end) {
-    List<ObjectNode> all = new ArrayList<>();
+  List<Window> windows(Stretch stretch, double end) {
+    List<Window> all = new ArrayList<>();
     int from = minute(stretch.from());
     int to = minute(Double.isInfinite(stretch.to()) ? Math.max(end, stretch.from()) : stretch.to());
     while (from < to) {
       int until = Math.min(to, (from / DAY + 1) * DAY);
-      int at = startMinutes + from;
+      Window at = written(from / MINUTES);
+      all.add(new Window(at.from(), (startMinutes + until) % DAY, at.day()));
+      from = until;
+    }
+    return all;
+  }
+
+  /** The same as JSON that is read back by {@link #window}. */
+  List<ObjectNode> writtenWindows(Stretch stretch, double end) {
+    List<ObjectNode> all = new ArrayList<>();
+    for (Window window : windows(stretch, end)) {
       ObjectNode node = JsonNodeFactory.instance.objectNode();
-      node.put("from", written(at % DAY));
-      node.put("to", written((startMinutes + until) % DAY));
-      if (at >= DAY && from >= DAY) {
-        node.put("day", at / DAY);
+      node.put("from", written(window.from()));
+      node.put("to", written(window.to()));
+      if (window.day() > 0) {
+        node.put("day", window.day());
       }
       all.add(node);
-      from = until;
     }
     return all;
   }

@@ -1,4 +1,4 @@
-package org.wiseember.command;
+package org.wiseember.workbook.log;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -7,10 +7,9 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.wiseember.workbook.log.LogUnreadable;
 
 /** A text somebody hands over in a file. */
-final class TextFile {
+public final class TextFile {
   private TextFile() {}
 
   /**
@@ -19,7 +18,7 @@ final class TextFile {
    * @param mostBytes none of its sort comes near it
    * @param sort what it is to be, for sentences
    */
-  static String read(Path file, int mostBytes, String sort) throws IOException, LogUnreadable {
+  public static String read(Path file, int mostBytes, String sort) throws IOException, LogUnreadable {
     if (!Files.isRegularFile(file)) {
       throw new LogUnreadable(file + " is not there, or is no file; check the path");
     }

@@ -1,0 +1,299 @@
+package org.wiseember.desktop.model;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import org.wiseember.core.runtime.Day;
+import org.wiseember.trial.runtime.DayOnUnit;
+import org.wiseember.trial.runtime.DayOutcome;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.Days;
+import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.day.DayFile;
+import org.wiseember.workbook.day.DayJson;
+import org.wiseember.workbook.day.DayUnreadable;
+import org.wiseember.workbook.disk.WholeFile;
+import org.wiseember.workbook.log.LogUnreadable;
+import org.wiseember.workbook.log.TextFile;
+
+/**
+ * The days that were laid out, and what the chosen one comes to: on the chosen unit first, then on
+ * those it is compared with.
+ */
+public final class DayWork {
+  /** Most people ask about an evening or a day and a night. */
+  private static final double USUAL_HOURS = 24;
+
+  private final Desk desk;
+  private final Clock clock;
+  private final Edits edits;
+  private final ObservableList<KeptDay> days = FXCollections.observableArrayList();
+  private final ObjectProperty<KeptDay> chosen = new SimpleObjectProperty<>();
+  private final ObjectProperty<DayOutcome> outcome = new SimpleObjectProperty<>();
+  private long asked;
+
+  DayWork(Desk desk, Clock clock, Edits edits) {
+    this.desk = desk;
+    this.clock = clock;
+    this.edits = edits;
+    desk.chosen().addListener((o, was, is) -> workOut());
+  }
+
+  /** Every day, in the order they were laid out. */
+  public ObservableList<KeptDay> days() {
+    return days;
+  }
+
+  /** The day on show; null where there is none. */
+  public ReadOnlyObjectProperty<KeptDay> chosen() {
+    return chosen;
+  }
+
+  /** What it comes to; null until that is worked out. */
+  public ReadOnlyObjectProperty<DayOutcome> outcome() {
+    return outcome;
+  }
+
+  /** Shows what a workbook has that was just opened. */
+  void show(Days.All all) {
+    days.setAll(all.days());
+    all.wrong().forEach(desk::say);
+    choose(days.isEmpty() ? null : days.get(0));
+  }
+
+  /** Puts another day on show. */
+  public void choose(KeptDay day) {
+    chosen.set(day);
+    workOut();
+  }
+
+  /** Lays out a new day, from the next whole hour on. */
+  public void add() {
+    LocalTime now = LocalTime.now(clock).truncatedTo(ChronoUnit.HOURS).plusHours(1);
+    add(Day.empty("Day " + (days.size() + 1), now, USUAL_HOURS), List.of(), "Day added");
+  }
+
+  /** Lays out the day on show once more, to change it. */
+  public void copy() {
+    KeptDay day = chosen.get();
+    if (day != null) {
+      add(day.day().titled(day.day().title() + ", again"), day.units(), "Day copied");
+    }
+  }
+
+  private void add(Day day, List<Long> units, String what) {
+    if (desk.refuseWhenReadOnly()) {
+      return;
+    }
+    desk.background(
+        () -> desk.workbook().orElseThrow().days().add(day, units),
+        kept -> {
+          edits.did(what, () -> remove(kept, true));
+          days.add(kept);
+          choose(kept);
+        });
+  }
+
+  /** Takes the day on show away; undo puts it back. */
+  public void remove() {
+    KeptDay day = chosen.get();
+    if (day == null || desk.refuseWhenReadOnly()) {
+      return;
+    }
+    edits.did(day.day().title() + " taken away", () -> remove(day, false));
+    remove(day, true);
+    desk.say(day.day().title() + " is taken away. Ctrl+Z puts it back.");
+  }
+
+  private void remove(KeptDay day, boolean away) {
+    int at = place(day.id());
+    if (away && at >= 0) {
+      days.remove(at);
+      if (chosen.get() != null && chosen.get().id() == day.id()) {
+        choose(days.isEmpty() ? null : days.get(Math.min(at, days.size() - 1)));
+      }
+    } else if (!away && at < 0) {
+      days.add(day);
+      choose(day);
+    }
+    desk.background(
+        () -> {
+          desk.workbook().orElseThrow().days().removed(day.id(), away);
+          return day;
+        },
+        done -> {});
+  }
+
+  private int place(long id) {
+    for (int i = 0; i < days.size(); i++) {
+      if (days.get(i).id() == id) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  /**
+   * Changes the day on show; undo returns to the one before.
+   *
+   * @param what undoing it will say
+   */
+  public void change(Day next, String what) {
+    KeptDay before = chosen.get();
+    if (before != null && !next.equals(before.day())) {
+      change(before, before.with(next), what);
+    }
+  }
+
+  /** Compares with another unit, or no longer. */
+  public void beside(long unitId, boolean compared) {
+    KeptDay before = chosen.get();
+    if (before == null || before.units().contains(unitId) == compared) {
+      return;
+    }
+    List<Long> units = new ArrayList<>(before.units());
+    if (compared) {
+      units.add(unitId);
+    } else {
+      units.remove(unitId);
+    }
+    change(before, before.on(units), "Units compared changed");
+  }
+
+  private void change(KeptDay before, KeptDay next, String what) {
+    if (desk.refuseWhenReadOnly()) {
+      return;
+    }
+    edits.did(what, () -> keep(before));
+    keep(next);
+  }
+
+  private void keep(KeptDay next) {
+    int at = place(next.id());
+    if (at >= 0) {
+      days.set(at, next);
+      choose(next);
+    }
+    desk.background(
+        () -> {
+          desk.workbook().orElseThrow().days().keep(next);
+          return next;
+        },
+        done -> {});
+  }
+
+  /** The day begins now: what people ask when the power has failed. */
+  public void fromNow() {
+    KeptDay day = chosen.get();
+    if (day != null) {
+      LocalTime now = LocalTime.now(clock).truncatedTo(ChronoUnit.MINUTES);
+      change(day.day().from(now), "Beginning of the day changed");
+    }
+  }
+
+  private void workOut() {
+    asked++;
+    KeptDay day = chosen.get();
+    Judgement first = desk.chosen().get();
+    if (day == null || first == null) {
+      outcome.set(null);
+      return;
+    }
+    List<Long> others = day.units().stream().filter(id -> id != first.unit().id()).toList();
+    gather(asked, new ArrayList<>(List.of(first)), others, day.day());
+  }
+
+  /** Units are looked up one after the other; only the newest question is answered. */
+  private void gather(long mine, List<Judgement> found, List<Long> others, Day day) {
+    if (mine != asked) {
+      return;
+    }
+    if (!others.isEmpty()) {
+      List<Long> rest = others.subList(1, others.size());
+      boolean there = desk.shelf().stream().anyMatch(p -> p.unit().id() == others.get(0));
+      if (!there) {
+        gather(mine, found, rest, day);
+        return;
+      }
+      desk.judged(
+          others.get(0),
+          judged -> {
+            found.add(judged);
+            gather(mine, found, rest, day);
+          });
+      return;
+    }
+    desk.background(
+        () -> DayOutcome.of(day, found),
+        made -> {
+          if (mine == asked) {
+            outcome.set(made);
+          }
+        });
+  }
+
+  /** Lays out a day that lies in a file, beside those there are. */
+  public void take(Path file) {
+    if (desk.refuseWhenReadOnly()) {
+      return;
+    }
+    desk.background(
+        () -> {
+          try {
+            return Optional.of(DayJson.read(TextFile.read(file, DayJson.LONGEST, "day")));
+          } catch (DayUnreadable e) {
+            desk.say(file.getFileName() + ": " + e.getMessage());
+          } catch (LogUnreadable e) {
+            desk.say(e.getMessage());
+          } catch (IOException e) {
+            desk.say(file.getFileName() + " cannot be read. Check the disk it lies on.");
+          }
+          return Optional.<DayFile>empty();
+        },
+        read ->
+            read.ifPresent(
+                f -> {
+                  String name = String.valueOf(file.getFileName()).replaceFirst("\\.json$", "");
+                  Day day = f.day();
+                  add(day.title().isBlank() ? day.titled(name) : day, List.of(), "Day read in");
+                  desk.stage().set(StageName.RUN_TIME);
+                }));
+  }
+
+  /**
+   * Writes the day on show, with what is known of the chosen unit.
+   *
+   * @param then is told what came of it
+   */
+  public void save(Path file, Consumer<String> then) {
+    KeptDay day = chosen.get();
+    if (day == null) {
+      return;
+    }
+    Optional<DayOnUnit> unit = Optional.ofNullable(outcome.get()).flatMap(DayOutcome::first);
+    String text = DayJson.write(day.day(), unit.map(u -> u.measured().supply()));
+    desk.background(() -> written(file, text.getBytes(StandardCharsets.UTF_8)), then);
+  }
+
+  /** Writes a file whole and tells in a sentence whether it went. */
+  public static String written(Path file, byte[] content) {
+    try {
+      WholeFile.write(file, content);
+      return "Saved " + file + ".";
+    } catch (IOException e) {
+      return file + " could not be written. Check the folder, the permissions and the space.";
+    }
+  }
+}

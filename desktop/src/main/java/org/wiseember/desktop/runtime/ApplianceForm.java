@@ -1,0 +1,339 @@
+package org.wiseember.desktop.runtime;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.runtime.Appliance;
+import org.wiseember.core.runtime.Day;
+import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.Side;
+import org.wiseember.core.runtime.Stretch;
+import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.look.Field;
+import org.wiseember.desktop.look.Focus;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.day.DayUnreadable;
+import org.wiseember.workbook.day.WrittenTimes;
+
+/** One appliance of the day: what it takes, how that is known, and when it is on. */
+final class ApplianceForm extends VBox {
+  private static final double MOST_WATTS = 100_000;
+  private static final double PERCENT = 100;
+
+  private final Desk desk;
+  private final Runnable close;
+  private final Label trouble = Words.of("care", "");
+  private int place = -1;
+  private long shownDay;
+  private Appliance shown;
+  private TextField name;
+  private TextField watts;
+  private TextField energy;
+  private TextField minutes;
+  private TextField startVa;
+  private TextField sure;
+  private TextField times;
+
+  ApplianceForm(Desk desk, Runnable close) {
+    this.desk = desk;
+    this.close = close;
+    getStyleClass().add("side");
+    setId("appliance-form");
+    desk.units().addListener((o, was, is) -> rebuild());
+  }
+
+  /** Opens the one at a place of the list. */
+  void of(int at) {
+    place = at;
+    rebuild();
+    if (shown != null) {
+      Focus.give(name, name::selectAll);
+    }
+  }
+
+  /** Follows what was changed elsewhere, by a drag or an undo. */
+  void follow(KeptDay kept) {
+    Day day = kept.day();
+    if (place < 0) {
+      return;
+    }
+    if (kept.id() != shownDay || place >= day.appliances().size()) {
+      place = -1;
+      close.run();
+    } else if (!day.appliances().get(place).equals(shown)) {
+      rebuild();
+    }
+  }
+
+  private void rebuild() {
+    KeptDay kept = desk.dayWork().chosen().get();
+    if (kept == null || place < 0 || place >= kept.day().appliances().size()) {
+      return;
+    }
+    shown = kept.day().appliances().get(place);
+    shownDay = kept.id();
+    Draw draw = shown.draw();
+    name = field("appliance-name", "Name", shown.name(), 12);
+    watts = field("appliance-watts", "W while it runs", text(draw.watts()), 6);
+    startVa = field("appliance-start", "VA to start", text(draw.startVa()), 6);
+    startVa.setPromptText("none");
+    sure = field("appliance-sure", "sure to %", text(PERCENT * draw.share95()), 4);
+    times = field("appliance-times", timesWords(draw), times(kept.day(), shown), 16);
+    energy = null;
+    minutes = null;
+    List<Node> nodes = new ArrayList<>();
+    nodes.add(Words.of("quiet", "Appliance"));
+    nodes.add(Words.of("heading", shown.name()));
+    nodes.add(trouble);
+    nodes.add(Field.named(name));
+    nodes.add(Words.of("strong", "How it is used"));
+    nodes.add(uses(draw.use()));
+    nodes.add(Words.of("quiet", useWords(draw.use())));
+    nodes.add(Field.named(watts));
+    switch (draw.use()) {
+      case CYCLING -> energy = field("appliance-energy", "Wh an hour", text(draw.wattHours()), 6);
+      case PER_GO -> energy = field("appliance-energy", "Wh a go", text(draw.wattHours()), 6);
+      case SHORT -> minutes = field("appliance-minutes", "minutes", text(draw.minutes()), 6);
+      case STEADY -> {}
+    }
+    if (energy != null) {
+      nodes.add(Field.named(energy));
+    }
+    if (minutes != null) {
+      nodes.add(Field.named(minutes));
+    }
+    nodes.add(Field.named(startVa));
+    nodes.add(sides());
+    nodes.add(Words.of("strong", "How that is known"));
+    nodes.add(origins(draw.origin()));
+    nodes.add(Field.named(sure));
+    nodes.add(Words.of("strong", "When"));
+    nodes.add(times);
+    nodes.add(
+        Words.of(
+            "quiet",
+            draw.use().atMoments()
+                ? "Moments, as 19:00, 20:30; another day as: day 2 7:30."
+                : "Times, as 18:00-22:00, 23:00-1:00; another day as: day 2 7:00-9:00; or always."));
+    nodes.add(actions(kept.day().appliances().size()));
+    Words.shown(trouble, false);
+    getChildren().setAll(nodes);
+  }
+
+  private TextField field(String id, String words, String value, int columns) {
+    TextField field = Field.of(id, words, value, columns);
+    field.setMinWidth(60);
+    Field.whenTyped(field, this::keep);
+    return field;
+  }
+
+  private static String text(double value) {
+    return Double.isFinite(value) && value > 0
+        ? Figures.plain(value).replace(String.valueOf(Figures.THIN_SPACE), "")
+        : "";
+  }
+
+  private static String timesWords(Draw draw) {
+    return draw.use().atMoments() ? "Moments it is used" : "Times it is on";
+  }
+
+  private WrittenTimes written(Day day) {
+    return new WrittenTimes(day.start(), day.plan().hours(), desk.units().get());
+  }
+
+  private String times(Day day, Appliance a) {
+    return a.draw().use().atMoments()
+        ? written(day).writtenMoments(a.at())
+        : written(day).written(a.on());
+  }
+
+  private static String useWords(Draw.Use use) {
+    return switch (use) {
+      case STEADY -> "Draws the same as long as it is on: lamps, a till, a fan.";
+      case CYCLING ->
+          "Switches itself on and off: a fridge, a kettle that keeps warm. Watch it for a day and"
+              + " divide its Wh by the hours; it may start at any moment.";
+      case SHORT -> "For so many minutes at a time: an oven, a hair dryer, a pump of 0.25 min.";
+      case PER_GO -> "Takes so much each time, whatever the time: a pot of coffee, a saw cut.";
+    };
+  }
+
+  private Node uses(Draw.Use now) {
+    Map<Draw.Use, String> words = new LinkedHashMap<>();
+    words.put(Draw.Use.STEADY, "steady");
+    words.put(Draw.Use.CYCLING, "cycles");
+    words.put(Draw.Use.SHORT, "for minutes");
+    words.put(Draw.Use.PER_GO, "by the go");
+    return choice("appliance-use-", words, now, next -> keep(shown.with(used(shown.draw(), next))));
+  }
+
+  /** The same figures, as far as they say anything of another use. */
+  private static Draw used(Draw draw, Draw.Use use) {
+    double watts = draw.runningWatts();
+    double some = watts > 0 ? watts : 60;
+    double energy =
+        switch (use) {
+          case CYCLING -> draw.meanWatts() > 0 ? draw.meanWatts() : some;
+          case PER_GO -> draw.goWattHours() > 0 ? draw.goWattHours() : some / 6;
+          case STEADY, SHORT -> Double.NaN;
+        };
+    double minutes = use == Draw.Use.SHORT ? draw.minutes() > 0 ? draw.minutes() : 10 : Double.NaN;
+    return new Draw(
+        use, some, energy, minutes, draw.startVa(), draw.origin(), draw.share95());
+  }
+
+  private Node sides() {
+    Map<Side, String> words = new LinkedHashMap<>();
+    words.put(Side.AC, "on AC");
+    words.put(Side.DC, "on DC or USB");
+    return choice(
+        "appliance-side-",
+        words,
+        shown.side(),
+        next ->
+            keep(new Appliance(shown.name(), shown.draw(), next, shown.on(), shown.at())));
+  }
+
+  private Node origins(Draw.Origin now) {
+    Map<Draw.Origin, String> words = new LinkedHashMap<>();
+    words.put(Draw.Origin.NOT_SAID, "not said");
+    words.put(Draw.Origin.PLATE, "its plate");
+    words.put(Draw.Origin.VA, "VA read");
+    words.put(Draw.Origin.SEEN, "W seen");
+    words.put(Draw.Origin.WATCHED, "watched a day");
+    return choice(
+        "appliance-origin-", words, now, next -> keep(shown.with(shown.draw().from(next))));
+  }
+
+  private static <T> FlowPane choice(
+      String prefix, Map<T, String> words, T now, java.util.function.Consumer<T> then) {
+    ObjectProperty<T> chosen = new SimpleObjectProperty<>(now);
+    FlowPane row = Choices.row("", prefix, words, chosen);
+    // The heading stands above it.
+    row.getChildren().remove(0);
+    chosen.addListener((o, was, is) -> then.accept(is));
+    return row;
+  }
+
+  private Node actions(int count) {
+    FlowPane row = new FlowPane(8, 6);
+    if (place > 0) {
+      row.getChildren().add(button("appliance-up", "Matters more", () -> move(place - 1)));
+    }
+    if (place < count - 1) {
+      row.getChildren().add(button("appliance-down", "Matters less", () -> move(place + 1)));
+    }
+    row.getChildren()
+        .addAll(
+            button("appliance-off", "Take it off", this::takeOff),
+            button("appliance-done", "Done", close));
+    return row;
+  }
+
+  private static Node button(String id, String words, Runnable action) {
+    var button = Words.button("action", words, action);
+    button.setId(id);
+    return button;
+  }
+
+  private void move(int to) {
+    int from = place;
+    place = to;
+    Day day = desk.dayWork().chosen().get().day();
+    desk.dayWork().change(day.moving(from, to), "Order of appliances changed");
+    rebuild();
+  }
+
+  private void takeOff() {
+    int at = place;
+    place = -1;
+    Day day = desk.dayWork().chosen().get().day();
+    desk.dayWork().change(day.without(at), day.appliances().get(at).name() + " taken off");
+    close.run();
+  }
+
+  /** What cannot be read is said and changes nothing. */
+  private void keep() {
+    KeptDay kept = desk.dayWork().chosen().get();
+    if (kept == null || shown == null || place < 0) {
+      return;
+    }
+    try {
+      Draw draw = typed();
+      boolean moments = draw.use().atMoments();
+      List<Stretch> on = shown.on();
+      List<Double> at = shown.at();
+      if (!times.getText().equals(times(kept.day(), shown))) {
+        on = moments ? on : written(kept.day()).stretches(times.getText());
+        at = moments ? written(kept.day()).moments(times.getText()) : at;
+      }
+      String called = name.getText().strip();
+      Appliance next =
+          new Appliance(
+              called.isEmpty() ? shown.name() : called.substring(0, Math.min(80, called.length())),
+              draw,
+              shown.side(),
+              on,
+              at);
+      Words.shown(trouble, false);
+      keep(next);
+    } catch (DayUnreadable | IllegalArgumentException e) {
+      String said = e.getMessage();
+      trouble.setText(Character.toUpperCase(said.charAt(0)) + said.substring(1));
+      Words.shown(trouble, true);
+    }
+  }
+
+  private Draw typed() {
+    Draw was = shown.draw();
+    double share = number(sure, 0, 99).orElse(0) / PERCENT;
+    Draw draw =
+        new Draw(
+            was.use(),
+            number(watts, 0, MOST_WATTS).orElse(was.use() == Draw.Use.STEADY ? 0 : Double.NaN),
+            energy == null ? Double.NaN : number(energy, 0, MOST_WATTS).orElse(0),
+            minutes == null ? Double.NaN : number(minutes, 0.01, 10_000).orElse(was.minutes()),
+            number(startVa, 0, MOST_WATTS).orElse(Double.NaN),
+            was.origin(),
+            Math.abs(share - was.share95()) < 5e-5 ? was.share95() : share);
+    return draw.equals(was) ? was : draw;
+  }
+
+  private static OptionalDouble number(TextField field, double least, double most) {
+    return Field.number(field, least, most);
+  }
+
+  private void keep(Appliance next) {
+    KeptDay kept = desk.dayWork().chosen().get();
+    if (next.equals(shown)) {
+      return;
+    }
+    Appliance timed = timed(next);
+    desk.dayWork().change(kept.day().replacing(place, timed), next.name() + " changed");
+    rebuild();
+  }
+
+  /** One that is now used at moments begins where it was on, and the other way round. */
+  private static Appliance timed(Appliance a) {
+    boolean moments = a.draw().use().atMoments();
+    if (moments && a.at().isEmpty()) {
+      return a.at(a.on(), a.on().stream().map(Stretch::from).toList());
+    }
+    if (!moments && a.on().isEmpty()) {
+      return a.at(a.at().stream().map(h -> new Stretch(h, h + 1)).toList(), a.at());
+    }
+    return a;
+  }
+}

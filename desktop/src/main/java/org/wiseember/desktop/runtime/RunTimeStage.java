@@ -1,0 +1,186 @@
+package org.wiseember.desktop.runtime;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.Node;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.wiseember.desktop.because.BecausePanel;
+import org.wiseember.desktop.look.Adaptive;
+import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.look.EmptyStage;
+import org.wiseember.desktop.look.Focus;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.StageName;
+import org.wiseember.trial.runtime.Cautions;
+import org.wiseember.trial.runtime.DayAnswer;
+import org.wiseember.trial.runtime.DayOutcome;
+import org.wiseember.workbook.KeptDay;
+
+/** What a unit will run, for how long, and from which feeds. */
+public final class RunTimeStage extends StackPane {
+  private enum Page {
+    DAY,
+    FEEDS
+  }
+
+  private final Desk desk;
+  private final VBox main = new VBox();
+  private final StackPane side = new StackPane();
+  private final BecausePanel because;
+  private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.DAY);
+  private final Node pages;
+  private final Adaptive whole;
+  private final DayHead head;
+  private final DayBoard board;
+  private final AnswerList answers;
+  private final ApplianceForm form;
+  private final FeedPage feeds;
+  private final DaySave save;
+
+  public RunTimeStage(Desk desk) {
+    this.desk = desk;
+    main.getStyleClass().add("stage");
+    because = new BecausePanel(desk);
+    Map<Page, String> words = new LinkedHashMap<>();
+    words.put(Page.DAY, "The day");
+    words.put(Page.FEEDS, "Feeds");
+    pages = Choices.row("Run-time", "run-time-", words, page);
+    form = new ApplianceForm(desk, this::explainFirst);
+    board = new DayBoard(desk, this::edit);
+    answers = new AnswerList(this::explain);
+    head = new DayHead(desk);
+    feeds = new FeedPage(desk, this::explain);
+    save = new DaySave(desk);
+    whole = new Adaptive(main, side, desk.textScale());
+    page.addListener((o, was, is) -> show());
+    desk.dayWork().chosen().addListener((o, was, is) -> show());
+    desk.dayWork().outcome().addListener((o, was, is) -> outcome());
+    desk.chosen().addListener((o, was, is) -> show());
+    desk.whenLookChanges(this::outcome);
+    show();
+  }
+
+  private void show() {
+    KeptDay day = desk.dayWork().chosen().get();
+    if (desk.chosen().get() == null) {
+      getChildren()
+          .setAll(
+              new EmptyStage(
+                  "Run-time",
+                  "How long a unit runs what you have will be worked out here. It begins with a unit"
+                      + " and its label.",
+                  "To the label",
+                  () -> desk.stage().set(StageName.LABEL)));
+      return;
+    }
+    if (day == null) {
+      EmptyStage empty =
+          new EmptyStage(
+              "Run-time",
+              "Lay out a day: what is on when, from a stall's lamps to a fridge. Against it stands"
+                  + " what each unit was measured to give, until when it lasts, and which start would"
+                  + " trip it. A day can be read in from a file as well: drop it on the window.",
+              "Lay out a day",
+              desk.dayWork()::add);
+      empty.lookup(".action-main").setId("add-first-day");
+      getChildren().setAll(empty);
+      return;
+    }
+    String had = focused();
+    head.show(day);
+    if (page.get() == Page.DAY) {
+      board.show(day);
+      main.getChildren().setAll(pages, head, board, answers, save);
+      form.follow(day);
+    } else {
+      feeds.show(day);
+      main.getChildren().setAll(pages, feeds, save);
+    }
+    if (!getChildren().contains(whole)) {
+      getChildren().setAll(whole);
+    }
+    outcome();
+    giveBack(had);
+  }
+
+  private String focused() {
+    Node node = getScene() == null ? null : getScene().getFocusOwner();
+    return node == null ? null : node.getId();
+  }
+
+  /** What was laid out anew keeps the keyboard where it was. */
+  private void giveBack(String id) {
+    if (id == null || getScene() == null) {
+      return;
+    }
+    Node again = getScene().lookup("#" + id);
+    if (again != null && again != getScene().getFocusOwner()) {
+      Focus.keep(again);
+    }
+  }
+
+  private void outcome() {
+    DayOutcome made = desk.dayWork().outcome().get();
+    if (made == null || desk.dayWork().chosen().get() == null) {
+      return;
+    }
+    String had = focused();
+    board.show(made);
+    answers.show(made, desk.units().get());
+    feeds.show(made);
+    save.show(made);
+    if (side.getChildren().isEmpty() || side.getChildren().get(0) == because) {
+      explainAgain();
+    }
+    giveBack(had);
+  }
+
+  private void edit(int place) {
+    form.of(place);
+    side.getChildren().setAll(form);
+  }
+
+  private void explainFirst() {
+    side.getChildren().setAll(because);
+    explainAgain();
+  }
+
+  private void explainAgain() {
+    if (page.get() == Page.DAY) {
+      answers.chosen().ifPresentOrElse(this::explain, this::nothing);
+    } else {
+      feeds.chosen().ifPresentOrElse(this::explain, this::nothing);
+    }
+  }
+
+  private void explain(DayAnswer answer) {
+    because.explain(answer.why());
+    VBox care = new VBox(Words.of("strong", "Take care"));
+    Cautions.of(desk.dayWork().chosen().get().day())
+        .forEach(w -> care.getChildren().add(Words.of("care", w)));
+    care.getStyleClass().add("caution");
+    care.setSpacing(6);
+    because.getChildren().add(care);
+    side.getChildren().setAll(because);
+  }
+
+  private void nothing() {
+    because
+        .getChildren()
+        .setAll(
+            Words.of("heading", "Nothing to run it on"),
+            Words.of(
+                "because-text",
+                "Neither a whole drain nor the label of this unit tells how much it holds. Type its"
+                    + " capacity on the label, or drain it once from full."),
+            new HBox(
+                Words.button(
+                    "action", "To the label", () -> desk.stage().set(StageName.LABEL))));
+    side.getChildren().setAll(because);
+  }
+}
