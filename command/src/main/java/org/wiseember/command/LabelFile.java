@@ -2,9 +2,9 @@ package org.wiseember.command;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import org.wiseember.workbook.log.TextFile;
 import org.wiseember.core.label.Label;
 import org.wiseember.workbook.log.LogUnreadable;
+import org.wiseember.workbook.log.TextFile;
 
 /** A label that lies in a text file. */
 final class LabelFile {

@@ -10,7 +10,6 @@ import java.util.SplittableRandom;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.core.runtime.Draw;
-import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.RunTimeFigures;
 import org.wiseember.core.runtime.Side;

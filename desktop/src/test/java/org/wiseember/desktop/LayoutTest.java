@@ -5,8 +5,10 @@ import static org.testng.Assert.assertTrue;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
@@ -23,6 +25,12 @@ import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.runtime.Appliance;
+import org.wiseember.core.runtime.Day;
+import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.Feed;
+import org.wiseember.core.runtime.Side;
+import org.wiseember.core.runtime.Stretch;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.model.StageName;
@@ -32,6 +40,7 @@ import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.charge.ChargeSetting;
+import org.wiseember.workbook.KeptDay;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
@@ -60,6 +69,27 @@ public class LayoutTest {
           .units()
           .rename(
               first.id(), "Quernfold Mountain Rescue Edition Q1100 Plus, second batch, loan 14");
+      Day longest =
+          Day.empty(
+                  "Everything at the far end of the quay from the first stall to the last, and back",
+                  LocalTime.of(6, 45),
+                  336)
+              .with(
+                  List.of(
+                      new Appliance(
+                          "The refrigerated counter with the humming lamp beside the fish stall",
+                          new Draw(Draw.Use.CYCLING, 130, 84.5, Double.NaN, 700)
+                              .from(Draw.Origin.WATCHED),
+                          Side.AC,
+                          List.of(Stretch.ALWAYS),
+                          List.of())))
+              .fed(
+                  Optional.of(
+                      new Feed.PassThrough(
+                          List.of(
+                              new Feed.Alternating(
+                                  "generator", 1600, List.of(new Stretch(2, 300)))))));
+      workbook.days().add(longest, workbook.units().all().stream().map(Unit::id).toList());
       workbook
           .units()
           .label(
@@ -182,6 +212,7 @@ public class LayoutTest {
     }
     if (window == full && withItsPages(width, scale, dark)) {
       checkPlan(problems);
+      checkRunTime(problems);
       checkBench(problems);
       checkEvidence(problems);
     }
@@ -203,6 +234,36 @@ public class LayoutTest {
     full.choose(4);
     problemsOf("Plan without a port", problems);
     full.choose(0);
+  }
+
+  /** Every day of the demo with its feeds, and one with the longest names over a fortnight. */
+  private void checkRunTime(Set<String> problems) {
+    OpenWindow.onFx(
+        () -> {
+          full.desk().stage().set(StageName.RUN_TIME);
+          return null;
+        });
+    for (KeptDay day : List.copyOf(full.desk().dayWork().days())) {
+      OpenWindow.onFx(
+          () -> {
+            full.desk().dayWork().choose(day);
+            return null;
+          });
+      full.until(
+          () ->
+              full.desk().dayWork().outcome().get() != null
+                  && full.desk().dayWork().outcome().get().day().equals(day.day()));
+      problemsOf("Run-time, " + day.day().title(), problems);
+      OpenWindow.onFx(
+          () -> {
+            Row.choose(full.scene().lookup("#appliance-0"));
+            return null;
+          });
+      problemsOf("An appliance of " + day.day().title(), problems);
+      press("run-time-FEEDS");
+      problemsOf("Feeds of " + day.day().title(), problems);
+      press("run-time-DAY");
+    }
   }
 
   private void press(String id) {

@@ -35,7 +35,21 @@ public class TabWalkTest extends InDemoWindow {
           StageName.LINE_UP,
           List.of(),
           StageName.RUN_TIME,
-          List.of(),
+          List.of(
+              "run-time-DAY",
+              "add-day",
+              "day-title",
+              "day-start",
+              "day-always-on",
+              "beside-",
+              "appliance-0",
+              "bar-0-0",
+              "appliance-3",
+              "add-appliance",
+              "answer-0",
+              "day-file",
+              "save-day-pdf",
+              "save-day-json"),
           StageName.REPORT,
           List.of("sheet-ac-drain", "sheet-heat", "page-file", "save-pdf", "save-html"));
 

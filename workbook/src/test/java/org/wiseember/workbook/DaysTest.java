@@ -80,9 +80,7 @@ public class DaysTest {
               random.nextBoolean() ? NO : 100 + random.nextInt(3000),
               Draw.Origin.values()[random.nextInt(Draw.Origin.values().length)],
               random.nextInt(30) / 100.0);
-      all.add(
-          new Appliance(
-              "thing " + i, draw, random.nextBoolean() ? Side.AC : Side.DC, on, at));
+      all.add(new Appliance("thing " + i, draw, random.nextBoolean() ? Side.AC : Side.DC, on, at));
     }
     return new Day(
         "day “" + random.nextInt(100) + "”",
@@ -109,8 +107,7 @@ public class DaysTest {
             44);
     Feed.Charger charger = new Feed.Charger("charger", 57, 15, ANY, 0.92, List.of(generator));
     Feed.Controller controller = new Feed.Controller(20, 100, 15, 0.97, List.of(panels));
-    Feed.Battery battery =
-        new Feed.Battery(51.2, 3072, ANY, List.of(charger, controller));
+    Feed.Battery battery = new Feed.Battery(51.2, 3072, ANY, List.of(charger, controller));
     return new Feed.Port(11, 60, 12, ANY, List.of(battery));
   }
 
@@ -122,7 +119,9 @@ public class DaysTest {
     }
   }
 
-  /** What is on always within a plan may come back with the plan's end; everything else is equal. */
+  /**
+   * What is on always within a plan may come back with the plan's end; everything else is equal.
+   */
   private static void assertSame(Day was, Day is) {
     assertEquals(is.title(), was.title());
     assertEquals(is.start(), was.start());
@@ -167,7 +166,11 @@ public class DaysTest {
   public void aDayGoesOutWithAUnit() throws DayUnreadable {
     UnitSupply unit =
         new UnitSupply(
-            List.of(new Usable(592, 904, 4)), List.of(new Usable(108, 917, 1)), 13, 1200, 2400,
+            List.of(new Usable(592, 904, 4)),
+            List.of(new Usable(108, 917, 1)),
+            13,
+            1200,
+            2400,
             1075);
     Day day = random(new SplittableRandom(1));
     DayFile file = DayJson.read(DayJson.write(day, Optional.of(unit)));
@@ -254,7 +257,8 @@ public class DaysTest {
     WrittenTimes times = new WrittenTimes(LocalTime.of(17, 0), 48, ReaderUnits.AS_KEPT);
     assertEquals(times.stretches("18:00-22:00"), List.of(new Stretch(1, 5)));
     assertEquals(times.stretches("6 pm to 10 PM"), List.of(new Stretch(1, 5)));
-    assertEquals(times.stretches("18–22; 23.30-1"), List.of(new Stretch(1, 5), new Stretch(6.5, 8)));
+    assertEquals(
+        times.stretches("18–22; 23.30-1"), List.of(new Stretch(1, 5), new Stretch(6.5, 8)));
     assertEquals(times.stretches("day 2 18:00-22:00"), List.of(new Stretch(25, 29)));
     assertEquals(times.stretches(" Always "), List.of(Stretch.ALWAYS));
     assertEquals(times.stretches(""), List.of(Stretch.ALWAYS));
@@ -266,8 +270,16 @@ public class DaysTest {
   @DataProvider
   public Object[][] noTimes() {
     return new Object[][] {
-      {"25:00-26:00"}, {"18:60-19:00"}, {"soon"}, {"18:00"}, {"18:00-"}, {"day 0 18-19"},
-      {"day 99 18-19"}, {"13 pm-14 pm"}, {"-"}, {"24:30-25:00"},
+      {"25:00-26:00"},
+      {"18:60-19:00"},
+      {"soon"},
+      {"18:00"},
+      {"18:00-"},
+      {"day 0 18-19"},
+      {"day 99 18-19"},
+      {"13 pm-14 pm"},
+      {"-"},
+      {"24:30-25:00"},
     };
   }
 

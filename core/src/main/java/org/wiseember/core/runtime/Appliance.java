@@ -15,8 +15,9 @@ public record Appliance(String name, Draw draw, Side side, List<Stretch> on, Lis
   private static final double MINUTES = 60;
 
   public Appliance {
-    on = List.copyOf(on);
-    at = List.copyOf(at);
+    // Times that say nothing of how it is used are none.
+    on = draw.use().atMoments() ? List.of() : List.copyOf(on);
+    at = draw.use().atMoments() ? List.copyOf(at) : List.of();
   }
 
   /** The same, drawing so many times as much. */
@@ -29,8 +30,18 @@ public record Appliance(String name, Draw draw, Side side, List<Stretch> on, Lis
     return with(draw.sureTo(share));
   }
 
-  /** The same with other figures. */
+  /**
+   * The same with other figures. One that is now used at moments begins where it was on before; one
+   * that no longer is stays on for an hour from each.
+   */
   public Appliance with(Draw other) {
+    if (other.use().atMoments() && !draw.use().atMoments()) {
+      return new Appliance(name, other, side, on, on.stream().map(Stretch::from).toList());
+    }
+    if (draw.use().atMoments() && !other.use().atMoments()) {
+      List<Stretch> hours = at.stream().map(h -> new Stretch(h, h + 1)).toList();
+      return new Appliance(name, other, side, hours, at);
+    }
     return new Appliance(name, other, side, on, at);
   }
 

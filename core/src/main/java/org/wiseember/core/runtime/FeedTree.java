@@ -93,12 +93,10 @@ public final class FeedTree {
       return new Feed.Battery(b.volts(), b.wattHours(), b.amps(), sources);
     }
     if (feed instanceof Feed.Charger c) {
-      return new Feed.Charger(
-          c.kind(), c.volts(), c.amps(), c.watts(), c.efficiency(), sources);
+      return new Feed.Charger(c.kind(), c.volts(), c.amps(), c.watts(), c.efficiency(), sources);
     }
     if (feed instanceof Feed.Controller c) {
-      return new Feed.Controller(
-          c.leastVolts(), c.mostVolts(), c.amps(), c.efficiency(), sources);
+      return new Feed.Controller(c.leastVolts(), c.mostVolts(), c.amps(), c.efficiency(), sources);
     }
     return feed;
   }

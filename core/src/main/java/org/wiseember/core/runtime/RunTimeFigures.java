@@ -121,6 +121,7 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
               course.chargeAtEnd(),
               Unit.PERCENT,
               because(
+                      course,
                       tried,
                       c -> OptionalDouble.of(c.chargeAtEnd()),
                       List.of(
@@ -140,6 +141,7 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
               course.delivered(),
               Unit.WATT_HOUR,
               because(
+                      course,
                       tried,
                       c -> OptionalDouble.of(c.delivered()),
                       List.of("Watts of every appliance × the time it was on"))
@@ -216,7 +218,7 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
                           "Without the feed",
                           h,
                           Unit.HOUR,
-                          because(triedWithout, Course::runsOut, List.of(energy()))
+                          because(without, triedWithout, Course::runsOut, List.of(energy()))
                               .summed("with nothing brought in"))));
       if (Double.isFinite(report.sourceLoad())) {
         all.add(
@@ -240,7 +242,7 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
           name,
           hours,
           Unit.HOUR,
-          because(tried, Course::runsOut, List.of(energy(), shares()))
+          because(course, tried, Course::runsOut, List.of(energy(), shares()))
               .summed("at " + Figures.plain(asked.reserve()) + " % of charge"));
     }
 
@@ -273,7 +275,7 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
       }
       List<Band> all = new ArrayList<>();
       for (double hour : hours) {
-        double half = budget(tried, c -> OptionalDouble.of(c.chargeAt(hour))).u95();
+        double half = budget(course, tried, c -> OptionalDouble.of(c.chargeAt(hour))).u95();
         double charge = course.chargeAt(hour);
         all.add(
             new Band(
@@ -286,17 +288,19 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
     }
 
     private static Because because(
-        List<Tried> tried, Function<Course, OptionalDouble> of, List<String> workedOut) {
-      return Because.of(budget(tried, of), workedOut);
+        Course nominal,
+        List<Tried> tried,
+        Function<Course, OptionalDouble> of,
+        List<String> workedOut) {
+      return Because.of(budget(nominal, tried, of), workedOut);
     }
 
-    private static Budget budget(List<Tried> tried, Function<Course, OptionalDouble> of) {
+    private static Budget budget(
+        Course nominal, List<Tried> tried, Function<Course, OptionalDouble> of) {
       Budget budget = Budget.of();
       for (Tried t : tried) {
-        OptionalDouble more = of.apply(t.more());
-        OptionalDouble less = of.apply(t.less());
-        if (more.isPresent() && less.isPresent()) {
-          double half = Math.abs(more.getAsDouble() - less.getAsDouble()) / 2;
+        double half = half(of.apply(nominal), of.apply(t.more()), of.apply(t.less()));
+        if (half > 0) {
           budget =
               budget.with(
                   t.limits()
@@ -305,6 +309,17 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
         }
       }
       return budget;
+    }
+
+    /** How far it moves; with one end beyond the plan, as far as it moves towards the other. */
+    private static double half(OptionalDouble here, OptionalDouble more, OptionalDouble less) {
+      if (more.isPresent() && less.isPresent()) {
+        return Math.abs(more.getAsDouble() - less.getAsDouble()) / 2;
+      }
+      OptionalDouble only = more.isPresent() ? more : less;
+      return here.isPresent() && only.isPresent()
+          ? Math.abs(only.getAsDouble() - here.getAsDouble())
+          : 0;
     }
 
     private static Figure figure(

@@ -57,11 +57,11 @@ public class DayQuestionsTest {
             List.of(),
             List.of(0.0, 1.0));
     RunTimeCase asked = on(plain(1000), 5, pot, steady("lamp", 20));
-    Goes goes = Goes.of(asked, asked.course(), pot);
+    GoesLeft goes = GoesLeft.of(asked, asked.course(), pot);
     assertEquals(goes.alone(), 6, "6.67 of them");
     // 1 000 less two pots and 100 Wh of light leave 600 Wh.
     assertEquals(goes.more(), 4);
-    Goes unsure = Goes.of(asked, asked.course(), pot.sureTo(0.2));
+    GoesLeft unsure = GoesLeft.of(asked, asked.course(), pot.sureTo(0.2));
     assertEquals(unsure.leastAlone(), 5, "180 Wh each at worst");
   }
 
@@ -72,7 +72,7 @@ public class DayQuestionsTest {
         new Appliance(
             "oven", new Draw(Draw.Use.SHORT, 1530, NO, 1, NO), Side.AC, List.of(), List.of(0.0));
     RunTimeCase asked = on(plain(1000), 1, oven);
-    assertEquals(Goes.of(asked, asked.course(), oven).alone(), 39, "39.2 of them");
+    assertEquals(GoesLeft.of(asked, asked.course(), oven).alone(), 39, "39.2 of them");
   }
 
   @Test

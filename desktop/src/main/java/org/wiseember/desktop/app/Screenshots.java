@@ -11,6 +11,7 @@ import java.util.concurrent.TimeUnit;
 import javafx.animation.PauseTransition;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
@@ -20,12 +21,12 @@ import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
-import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.look.Palette;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.demo.DemoWorkbook;
+import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.workbook.RunSettings;
 
 /** Pictures of the main views, from whatever workbook is open. */
@@ -76,13 +77,14 @@ final class Screenshots {
     add("motor-starts", () -> desk.shownRun().set(run("Motor")), () -> true);
     add("charge", () -> desk.shownRun().set(run("Charge from the wall and")), () -> true);
     add("waveform", () -> desk.shownRun().set(run("Waveform")), () -> true);
+    add("run-time", () -> desk.stage().set(StageName.RUN_TIME), () -> workedOut(0));
     add(
-        "energy-by-load",
+        "feeds",
         () -> {
-          desk.shownRun().set(run("AC drain"));
-          Row.choose(scene.lookup("#together"));
+          desk.dayWork().choose(desk.dayWork().days().get(2));
+          fire("#run-time-FEEDS");
         },
-        () -> true);
+        () -> workedOut(2));
     add("report", () -> desk.stage().set(StageName.REPORT), this::pageShown);
     add(
         "verdict-dark",
@@ -99,18 +101,9 @@ final class Screenshots {
         },
         () -> desk.readingIn().draft().get() != null);
     add(
-        "capture",
-        () -> {
-          desk.readingIn().forget();
-          desk.choose(desk.shelf().get(1).unit().id());
-          takeCapture();
-        },
-        () -> desk.captures().draft().get() != null);
-    add(
         "instruments",
         () -> {
-          desk.captures().forget();
-          desk.choose(desk.shelf().get(0).unit().id());
+          desk.readingIn().forget();
           desk.stage().set(StageName.BENCH);
           desk.bench().source().set(RunSettings.Source.INSTRUMENTS);
         },
@@ -218,15 +211,18 @@ final class Screenshots {
         desk.readingIn()::take);
   }
 
-  /** A scope's file with a preamble, millivolts and a second channel. */
-  private void takeCapture() {
-    desk.background(
-        () -> {
-          Path file = Files.createTempDirectory("lantern-quay").resolve("scope-0017.csv");
-          DemoWorkbook.writeScopeFile(file);
-          return file;
-        },
-        desk.readingIn()::take);
+  /** Whether what a day of the demo comes to, on both of its units, is on show. */
+  private boolean workedOut(int day) {
+    DayOutcome made = desk.dayWork().outcome().get();
+    return made != null
+        && made.day().equals(desk.dayWork().days().get(day).day())
+        && made.units().size() == 2;
+  }
+
+  private void fire(String id) {
+    if (scene.lookup(id) instanceof ButtonBase button) {
+      button.fire();
+    }
   }
 
   private boolean fired(String id) {

@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
@@ -33,7 +35,7 @@ final class ApplianceForm extends VBox {
   private static final double PERCENT = 100;
 
   private final Desk desk;
-  private final Runnable close;
+  private final Runnable closed;
   private final Label trouble = Words.of("care", "");
   private int place = -1;
   private long shownDay;
@@ -46,9 +48,9 @@ final class ApplianceForm extends VBox {
   private TextField sure;
   private TextField times;
 
-  ApplianceForm(Desk desk, Runnable close) {
+  ApplianceForm(Desk desk, Runnable closed) {
     this.desk = desk;
-    this.close = close;
+    this.closed = closed;
     getStyleClass().add("side");
     setId("appliance-form");
     desk.units().addListener((o, was, is) -> rebuild());
@@ -63,6 +65,12 @@ final class ApplianceForm extends VBox {
     }
   }
 
+  /** Shows none. */
+  void close() {
+    place = -1;
+    closed.run();
+  }
+
   /** Follows what was changed elsewhere, by a drag or an undo. */
   void follow(KeptDay kept) {
     Day day = kept.day();
@@ -70,8 +78,7 @@ final class ApplianceForm extends VBox {
       return;
     }
     if (kept.id() != shownDay || place >= day.appliances().size()) {
-      place = -1;
-      close.run();
+      close();
     } else if (!day.appliances().get(place).equals(shown)) {
       rebuild();
     }
@@ -190,8 +197,7 @@ final class ApplianceForm extends VBox {
           case STEADY, SHORT -> Double.NaN;
         };
     double minutes = use == Draw.Use.SHORT ? draw.minutes() > 0 ? draw.minutes() : 10 : Double.NaN;
-    return new Draw(
-        use, some, energy, minutes, draw.startVa(), draw.origin(), draw.share95());
+    return new Draw(use, some, energy, minutes, draw.startVa(), draw.origin(), draw.share95());
   }
 
   private Node sides() {
@@ -202,8 +208,7 @@ final class ApplianceForm extends VBox {
         "appliance-side-",
         words,
         shown.side(),
-        next ->
-            keep(new Appliance(shown.name(), shown.draw(), next, shown.on(), shown.at())));
+        next -> keep(new Appliance(shown.name(), shown.draw(), next, shown.on(), shown.at())));
   }
 
   private Node origins(Draw.Origin now) {
@@ -217,14 +222,25 @@ final class ApplianceForm extends VBox {
         "appliance-origin-", words, now, next -> keep(shown.with(shown.draw().from(next))));
   }
 
-  private static <T> FlowPane choice(
-      String prefix, Map<T, String> words, T now, java.util.function.Consumer<T> then) {
+  private <T> FlowPane choice(String prefix, Map<T, String> words, T now, Consumer<T> then) {
     ObjectProperty<T> chosen = new SimpleObjectProperty<>(now);
     FlowPane row = Choices.row("", prefix, words, chosen);
     // The heading stands above it.
     row.getChildren().remove(0);
-    chosen.addListener((o, was, is) -> then.accept(is));
+    chosen.addListener(
+        (o, was, is) -> {
+          then.accept(is);
+          // The form is another one now; the keyboard stays on what was chosen.
+          Platform.runLater(() -> keepFocus("#" + prefix + is));
+        });
     return row;
+  }
+
+  private void keepFocus(String id) {
+    Node again = lookup(id);
+    if (again != null) {
+      Focus.keep(again);
+    }
   }
 
   private Node actions(int count) {
@@ -238,7 +254,7 @@ final class ApplianceForm extends VBox {
     row.getChildren()
         .addAll(
             button("appliance-off", "Take it off", this::takeOff),
-            button("appliance-done", "Done", close));
+            button("appliance-done", "Done", this::close));
     return row;
   }
 
@@ -258,10 +274,9 @@ final class ApplianceForm extends VBox {
 
   private void takeOff() {
     int at = place;
-    place = -1;
     Day day = desk.dayWork().chosen().get().day();
     desk.dayWork().change(day.without(at), day.appliances().get(at).name() + " taken off");
-    close.run();
+    close();
   }
 
   /** What cannot be read is said and changes nothing. */
@@ -320,20 +335,7 @@ final class ApplianceForm extends VBox {
     if (next.equals(shown)) {
       return;
     }
-    Appliance timed = timed(next);
-    desk.dayWork().change(kept.day().replacing(place, timed), next.name() + " changed");
+    desk.dayWork().change(kept.day().replacing(place, next), next.name() + " changed");
     rebuild();
-  }
-
-  /** One that is now used at moments begins where it was on, and the other way round. */
-  private static Appliance timed(Appliance a) {
-    boolean moments = a.draw().use().atMoments();
-    if (moments && a.at().isEmpty()) {
-      return a.at(a.on(), a.on().stream().map(Stretch::from).toList());
-    }
-    if (!moments && a.on().isEmpty()) {
-      return a.at(a.at().stream().map(h -> new Stretch(h, h + 1)).toList(), a.at());
-    }
-    return a;
   }
 }

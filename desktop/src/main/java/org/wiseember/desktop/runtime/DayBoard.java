@@ -67,8 +67,14 @@ final class DayBoard extends VBox {
 
   private static void names(javafx.scene.layout.Region region) {
     region.setStyle(
-        "-fx-min-width: " + NAMES_EM + "em; -fx-max-width: " + NAMES_EM + "em;"
-            + " -fx-pref-width: " + NAMES_EM + "em;");
+        "-fx-min-width: "
+            + NAMES_EM
+            + "em; -fx-max-width: "
+            + NAMES_EM
+            + "em;"
+            + " -fx-pref-width: "
+            + NAMES_EM
+            + "em;");
   }
 
   private void add() {
@@ -79,11 +85,7 @@ final class DayBoard extends VBox {
     int number = day.appliances().size();
     Appliance fresh =
         new Appliance(
-            "Appliance " + (number + 1),
-            draw,
-            Side.AC,
-            List.of(new Stretch(0, until)),
-            List.of());
+            "Appliance " + (number + 1), draw, Side.AC, List.of(new Stretch(0, until)), List.of());
     desk.dayWork().change(day.adding(fresh), "Appliance added");
     open(number);
   }
@@ -100,7 +102,15 @@ final class DayBoard extends VBox {
     Day day = kept.day();
     rows.getChildren().clear();
     lanes.clear();
-    DayDrawing hours = new DayDrawing(day.start(), day.plan().hours(), List.of(), List.of(), List.of(), 0, desk.units().get());
+    DayDrawing hours =
+        new DayDrawing(
+            day.start(),
+            day.plan().hours(),
+            List.of(),
+            List.of(),
+            List.of(),
+            0,
+            desk.units().get());
     Lane head = new Lane(hours, true);
     lanes.add(head);
     StackPane corner = new StackPane();
@@ -172,15 +182,20 @@ final class DayBoard extends VBox {
               ? "runs out " + drawing.time(course.runsOut().getAsDouble())
               : Figures.fixed(course.chargeAtEnd(), 0) + " % left at the end";
       key.getChildren()
-          .add(new VBox(Words.of(i == 0 ? "measured" : "strong", unit.name()), Words.of("quiet", says)));
+          .add(
+              new VBox(
+                  Words.of(
+                      i == 0 ? "measured" : "strong",
+                      (outcome.units().size() > 1 ? (i + 1) + "  " : "") + unit.name()),
+                  Words.of("quiet", says)));
     }
     if (!drawing.byLabel().isEmpty()) {
-      key.getChildren()
-          .add(Words.of("claimed", "- - -  by the label of " + outcome.units().get(0).name()));
+      key.getChildren().add(Words.of("claimed", "- - -  by its label alone"));
     }
     outcome
         .silent()
-        .forEach(n -> key.getChildren().add(Words.of("quiet", n + ": neither drained nor labelled")));
+        .forEach(
+            n -> key.getChildren().add(Words.of("quiet", n + ": neither drained nor labelled")));
     legend.getChildren().setAll(key);
   }
 }

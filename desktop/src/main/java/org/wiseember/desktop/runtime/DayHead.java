@@ -62,12 +62,10 @@ final class DayHead extends VBox {
                 d -> d.lasting(number(hours, 0.1, DayPlan.LONGEST), d.plan().acAlwaysOn())));
     Field.whenTyped(
         charge,
-        () ->
-            change("Charge changed", d -> d.charged(number(charge, 0, 100), d.reserve())));
+        () -> change("Charge changed", d -> d.charged(number(charge, 0, 100), d.reserve())));
     Field.whenTyped(
         reserve,
-        () ->
-            change("Reserve changed", d -> d.charged(d.charge(), number(reserve, 0, 100))));
+        () -> change("Reserve changed", d -> d.charged(d.charge(), number(reserve, 0, 100))));
     var now = Words.button("action", "From now", desk.dayWork()::fromNow);
     now.setId("day-from-now");
     FlowPane fields =
@@ -143,9 +141,10 @@ final class DayHead extends VBox {
       return;
     }
     long first = desk.chosen().get().unit().id();
-    List<Shelf.Place> others =
-        desk.shelf().stream().filter(p -> p.unit().id() != first).toList();
-    beside.getChildren().setAll(Words.line("strong", "Beside " + desk.chosen().get().unit().name()));
+    List<Shelf.Place> others = desk.shelf().stream().filter(p -> p.unit().id() != first).toList();
+    beside
+        .getChildren()
+        .setAll(Words.line("strong", "Beside " + desk.chosen().get().unit().name()));
     for (Shelf.Place place : others) {
       long id = place.unit().id();
       ToggleButton toggle = InUnits.telling(new ToggleButton(place.unit().name()));

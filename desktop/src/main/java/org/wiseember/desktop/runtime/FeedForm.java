@@ -324,8 +324,7 @@ final class FeedForm extends VBox {
     if (feed instanceof Feed.Alternating a) {
       TextField va = f.of("va", "VA", a.va());
       TextField on = f.words("on", "on", times().written(a.on()), 14);
-      return () ->
-          new Feed.Alternating(a.kind(), number(va, ANY), times().stretches(on.getText()));
+      return () -> new Feed.Alternating(a.kind(), number(va, ANY), times().stretches(on.getText()));
     }
     return () -> feed;
   }
@@ -336,17 +335,13 @@ final class FeedForm extends VBox {
     boolean even = p.giving().stream().mapToDouble(Feed.Giving::watts).distinct().count() == 1;
     if (!even) {
       // Given by the sun from quarter hour to quarter hour.
-      return () ->
-          new Feed.Panels(p.giving(), number(volts, Double.NaN), number(open, Double.NaN));
+      return () -> new Feed.Panels(p.giving(), number(volts, Double.NaN), number(open, Double.NaN));
     }
     double now = p.giving().get(0).watts();
     TextField watts = f.of("watts", "W", now);
     TextField on =
         f.words(
-            "on",
-            "on",
-            times().written(p.giving().stream().map(Feed.Giving::when).toList()),
-            14);
+            "on", "on", times().written(p.giving().stream().map(Feed.Giving::when).toList()), 14);
     return () ->
         new Feed.Panels(
             times().stretches(on.getText()).stream()

@@ -23,7 +23,11 @@ import org.wiseember.workbook.day.WrittenTimes;
 final class FeedPage extends VBox {
   private static final Set<String> ANSWERED =
       Set.of(
-          "into_unit", "runs_out", "charge_at_end", "lasts_without", "source_load",
+          "into_unit",
+          "runs_out",
+          "charge_at_end",
+          "lasts_without",
+          "source_load",
           "generator_hours");
 
   private final Desk desk;
@@ -55,8 +59,7 @@ final class FeedPage extends VBox {
     when.setStyle("-fx-alignment: center-left;");
     picture.setSpacing(6);
     picture.getChildren().addAll(when, trouble, ribbons);
-    getChildren()
-        .addAll(Words.of("title", "Where the power comes from"), picture, answers, form);
+    getChildren().addAll(Words.of("title", "Where the power comes from"), picture, answers, form);
   }
 
   Optional<DayAnswer> chosen() {
@@ -74,8 +77,7 @@ final class FeedPage extends VBox {
   }
 
   private WrittenTimes written(KeptDay kept) {
-    return new WrittenTimes(
-        kept.day().start(), kept.day().plan().hours(), desk.units().get());
+    return new WrittenTimes(kept.day().start(), kept.day().plan().hours(), desk.units().get());
   }
 
   private void look() {

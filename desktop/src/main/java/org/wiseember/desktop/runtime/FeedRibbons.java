@@ -28,6 +28,7 @@ final class FeedRibbons extends Pane {
   private static final double POST = 7;
   private static final double EDGE = 26;
   private static final double ABOVE = 30;
+  private static final double LEAST_ABOVE = 6;
 
   /** One post with what goes out of it. */
   private record Post(List<Integer> way, Feed feed, int column, double row) {}
@@ -37,6 +38,8 @@ final class FeedRibbons extends Pane {
   private Feed.Root root;
   private double load;
   private String unit = "";
+  private double above = ABOVE;
+  private double highest;
   private int rows = 1;
   private int columns = 1;
 
@@ -65,8 +68,6 @@ final class FeedRibbons extends Pane {
     double at = place(feed, List.of(), 0);
     columns = Math.max(columns, 1);
     rows = Math.max(1, rows);
-    setMinHeight(ABOVE + ROW * rows);
-    setPrefHeight(ABOVE + ROW * rows);
     setAccessibleText(
         "Into "
             + unitName
@@ -114,7 +115,20 @@ final class FeedRibbons extends Pane {
     return flow.through(post.feed());
   }
 
+  /** Long names need more room above; then all of it is drawn once more, lower. */
   private void draw() {
+    above = ABOVE;
+    drawOnce();
+    if (highest < LEAST_ABOVE) {
+      above += LEAST_ABOVE - highest;
+      drawOnce();
+    }
+    setMinHeight(above + ROW * rows);
+    setPrefHeight(above + ROW * rows);
+  }
+
+  private void drawOnce() {
+    highest = LEAST_ABOVE;
     getChildren().clear();
     if (root == null || getScene() == null || getWidth() < 100) {
       return;
@@ -198,7 +212,7 @@ final class FeedRibbons extends Pane {
   }
 
   private double y(Post p) {
-    return ABOVE + ROW * (p.row() + 0.5);
+    return above + ROW * (p.row() + 0.5);
   }
 
   private Region post(Post p, double x, double y, double high) {
@@ -224,19 +238,20 @@ final class FeedRibbons extends Pane {
     if (flow.boundAt().equals(p.feed().kind()) && !through()) {
       lines.add(label("close", "held back by its " + bound()));
     }
-    double tall = lines.stream().mapToDouble(l -> l.prefHeight(-1)).sum();
-    double room = Math.max(60, p.way().isEmpty() ? getWidth() - x - EDGE : step - 12);
+    double room = Math.max(60, p.way().isEmpty() ? getWidth() - x - 6 : step - 12);
+    double tall = lines.stream().mapToDouble(l -> l.prefHeight(room)).sum();
     double at = below ? y + high / 2 + 4 : y - high / 2 - 4 - tall;
+    highest = Math.min(highest, at);
     for (Label line : lines) {
-      line.resizeRelocate(x, at, Math.min(room, line.prefWidth(-1)), line.prefHeight(-1));
-      at += line.prefHeight(-1);
+      line.resizeRelocate(
+          x, at, Math.min(room, Math.ceil(line.prefWidth(-1))), line.prefHeight(room));
+      at += line.prefHeight(room);
     }
   }
 
   /** One that keeps its place: nothing else is laid out by it. */
   private Label label(String style, String text) {
-    Label label = Words.line(style, text);
-    label.setMinWidth(0);
+    Label label = Words.of(style, text);
     label.setManaged(false);
     getChildren().add(label);
     label.applyCss();

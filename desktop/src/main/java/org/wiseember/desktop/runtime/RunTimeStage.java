@@ -57,7 +57,11 @@ public final class RunTimeStage extends StackPane {
     feeds = new FeedPage(desk, this::explain);
     save = new DaySave(desk);
     whole = new Adaptive(main, side, desk.textScale());
-    page.addListener((o, was, is) -> show());
+    page.addListener(
+        (o, was, is) -> {
+          form.close();
+          show();
+        });
     desk.dayWork().chosen().addListener((o, was, is) -> show());
     desk.dayWork().outcome().addListener((o, was, is) -> outcome());
     desk.chosen().addListener((o, was, is) -> show());
@@ -179,8 +183,7 @@ public final class RunTimeStage extends StackPane {
                 "Neither a whole drain nor the label of this unit tells how much it holds. Type its"
                     + " capacity on the label, or drain it once from full."),
             new HBox(
-                Words.button(
-                    "action", "To the label", () -> desk.stage().set(StageName.LABEL))));
+                Words.button("action", "To the label", () -> desk.stage().set(StageName.LABEL))));
     side.getChildren().setAll(because);
   }
 }

@@ -150,12 +150,10 @@ final class TimeBar extends StackPane {
         double begin = minute(from.from() + shift);
         yield new Stretch(begin, begin + (to - from.from()));
       }
-      case START ->
-          new Stretch(minute(Math.max(0, Math.min(to - SNAP, from.from() + by))), to);
+      case START -> new Stretch(minute(Math.max(0, Math.min(to - SNAP, from.from() + by))), to);
       case END ->
           new Stretch(
-              from.from(),
-              minute(Math.max(from.from() + SNAP, Math.min(hours.hours(), to + by))));
+              from.from(), minute(Math.max(from.from() + SNAP, Math.min(hours.hours(), to + by))));
     };
   }
 

@@ -21,6 +21,7 @@ import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.Layer;
+import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
 import org.wiseember.report.look.Face;
@@ -39,6 +40,7 @@ final class DayChart {
 
   /** Room under the lines for the names of those that end there, %. */
   private static final double BELOW = 15;
+
   private static final double HALF_BAR = 0.3;
   private static final int LINES_WEIGHT = 10;
 
@@ -67,7 +69,7 @@ final class DayChart {
     XYPlot charge = charge();
     if (drawing.rows().isEmpty()) {
       charge.setDomainAxis(across);
-      return look.chart(charge);
+      return roomy(look.chart(charge));
     }
     CombinedDomainXYPlot both = new CombinedDomainXYPlot(across);
     both.setGap(8);
@@ -75,7 +77,13 @@ final class DayChart {
     both.setBackgroundPaint(Palette.awt(palette.sheet()));
     both.add(rows(), Math.max(3, drawing.rows().size()));
     both.add(charge, LINES_WEIGHT);
-    return look.chart(both);
+    return roomy(look.chart(both));
+  }
+
+  /** Half of the last time stands beyond the end of the axis. */
+  private JFreeChart roomy(JFreeChart chart) {
+    chart.setPadding(new RectangleInsets(8, 6, 4, 4 + 1.9 * look.text()));
+    return chart;
   }
 
   /** Ticks stand on whole hours of the day. */
@@ -147,7 +155,9 @@ final class DayChart {
     word(renderer, line, i);
   }
 
-  /** Its name below the line, where a line that falls leaves room: at its end. */
+  /**
+   * Its number, and when it ends, below the line, where a line that falls leaves room: at its end.
+   */
   private void word(XYLineAndShapeRenderer renderer, DayDrawing.Line line, int i) {
     if (line.points().isEmpty()) {
       return;
@@ -156,13 +166,16 @@ final class DayChart {
     DayDrawing.Point last = line.points().get(line.points().size() - 1);
     double x = ends ? line.runsOut() : last.hour();
     boolean toRight = x < 0.3 * drawing.hours();
-    String words = ends ? line.name() + " " + drawing.time(x) : line.name();
+    String number = drawing.lines().size() > 1 ? Integer.toString(i + 1) : "";
+    String words = number + (ends ? (number.isEmpty() ? "" : ": ") + drawing.time(x) : "");
     boolean above = ends && i > 0;
     XYTextAnnotation text =
         new XYTextAnnotation(
             toRight ? "   " + words : words + "   ",
             x,
-            above ? drawing.reserve() + 2 + 10 * i : (ends ? drawing.reserve() : last.charge()) - 2);
+            above
+                ? drawing.reserve() + 2 + 10 * i
+                : (ends ? drawing.reserve() : last.charge()) - 2);
     text.setFont(Face.FIGURE.awt(look.text()));
     text.setPaint(Palette.awt(i == 0 ? palette.emberInk() : palette.ink()));
     text.setTextAnchor(

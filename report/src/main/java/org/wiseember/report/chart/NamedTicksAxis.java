@@ -1,5 +1,6 @@
 package org.wiseember.report.chart;
 
+import java.awt.FontMetrics;
 import java.awt.Graphics2D;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
@@ -28,15 +29,19 @@ final class NamedTicksAxis extends NumberAxis {
   public List<Tick> refreshTicks(
       Graphics2D g, AxisState state, Rectangle2D area, RectangleEdge edge) {
     boolean beside = RectangleEdge.isLeftOrRight(edge);
-    double apart =
-        beside
-            ? 1.25 * g.getFontMetrics(getTickLabelFont()).getHeight()
-            : 1.25 * g.getFontMetrics(getTickLabelFont()).stringWidth("10 min");
+    FontMetrics font = g.getFontMetrics(getTickLabelFont());
     List<Tick> ticks = new ArrayList<>();
     double last = Double.NaN;
+    double lastWide = 0;
     for (Map.Entry<Double, String> name : new TreeMap<>(names).entrySet()) {
       double at = name.getKey();
       double place = valueToJava2D(at, area, edge);
+      double wide = font.stringWidth(name.getValue());
+      double apart =
+          beside
+              ? 1.25 * font.getHeight()
+              : Math.max(
+                  1.25 * font.stringWidth("10 min"), (wide + lastWide) / 2 + font.stringWidth("0"));
       // Where names would touch, the next one is left out.
       if (getRange().contains(at) && !(Math.abs(place - last) < apart)) {
         ticks.add(
@@ -47,6 +52,7 @@ final class NamedTicksAxis extends NumberAxis {
                 TextAnchor.CENTER,
                 0));
         last = place;
+        lastWide = wide;
       }
     }
     return ticks;

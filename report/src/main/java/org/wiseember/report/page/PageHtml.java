@@ -83,9 +83,7 @@ public final class PageHtml {
   private String printed(Function<Boolean, String> filled) {
     String html = units.told(filled.apply(false));
     String printable = printable(html);
-    return printable.length() == html.length()
-        ? html
-        : printable(units.told(filled.apply(true)));
+    return printable.length() == html.length() ? html : printable(units.told(filled.apply(true)));
   }
 
   /** What XML 1.0 allows in a document, and so a page may hold: section 2.2. */

@@ -49,8 +49,7 @@ final class DemoDays {
 
   /** The stall's own battery stands between a small generator and the unit. */
   private static Day repairStall() {
-    Feed.Alternating generator =
-        new Feed.Alternating("generator", 1600, List.of(Stretch.ALWAYS));
+    Feed.Alternating generator = new Feed.Alternating("generator", 1600, List.of(Stretch.ALWAYS));
     Feed.Charger charger = new Feed.Charger("charger", 57, 15, ANY, 0.93, List.of(generator));
     Feed.Panels panels =
         new Feed.Panels(List.of(new Feed.Giving(new Stretch(0, 3.5), 380)), 47, 60);

@@ -16,7 +16,7 @@ import org.wiseember.core.runtime.Course;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Endured;
 import org.wiseember.core.runtime.GeneratorHours;
-import org.wiseember.core.runtime.Goes;
+import org.wiseember.core.runtime.GoesLeft;
 import org.wiseember.core.runtime.InTurn;
 import org.wiseember.core.runtime.Sheds;
 import org.wiseember.core.runtime.SmallestUnit;
@@ -253,7 +253,7 @@ public final class DayAnswers {
                 .summed("The list says what matters: its last goes first.")));
   }
 
-  private void goes(Goes goes) {
+  private void goes(GoesLeft goes) {
     add(
         "goes",
         (goes.leastAlone() < goes.alone() ? "At least " + goes.leastAlone() + ". " : "")

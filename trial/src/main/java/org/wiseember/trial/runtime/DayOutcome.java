@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Goes;
+import org.wiseember.core.runtime.GoesLeft;
 import org.wiseember.core.runtime.InTurn;
 import org.wiseember.core.runtime.Sheds;
 import org.wiseember.core.runtime.SmallestUnit;
@@ -25,7 +25,7 @@ public record DayOutcome(
     List<DayOnUnit> units,
     List<String> silent,
     List<Sheds.Shed> sheds,
-    List<Goes> goes,
+    List<GoesLeft> goes,
     Optional<SmallestUnit> smallest,
     Optional<InTurn> inTurn) {
   public DayOutcome {
@@ -56,7 +56,7 @@ public record DayOutcome(
         Sheds.of(first.asked()),
         day.appliances().stream()
             .filter(a -> a.draw().goWattHours() > 0)
-            .map(a -> Goes.of(first.asked(), first.found().course(), a))
+            .map(a -> GoesLeft.of(first.asked(), first.found().course(), a))
             .toList(),
         anything ? Optional.of(SmallestUnit.of(first.asked())) : Optional.empty(),
         units.size() > 1

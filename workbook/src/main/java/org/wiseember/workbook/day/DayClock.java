@@ -128,7 +128,9 @@ record DayClock(int startMinutes) {
     return node;
   }
 
-  /** A moment by the clock; its day is named from 24 h after the start on, when times come round. */
+  /**
+   * A moment by the clock; its day is named from 24 h after the start on, when times come round.
+   */
   Window written(double hour) {
     int since = minute(hour);
     int at = startMinutes + since;

@@ -18,6 +18,9 @@ public record DayFile(Day day, Optional<UnitSupply> unit) {
    */
   public RunTimeCase asked() throws DayUnreadable {
     return day.on(
-        unit.orElseThrow(() -> new DayUnreadable("The day needs “unit” with usable or labelWattHours; add what it runs on.")));
+        unit.orElseThrow(
+            () ->
+                new DayUnreadable(
+                    "The day needs “unit” with usable or labelWattHours; add what it runs on.")));
   }
 }

@@ -18,7 +18,8 @@ public final class TextFile {
    * @param mostBytes none of its sort comes near it
    * @param sort what it is to be, for sentences
    */
-  public static String read(Path file, int mostBytes, String sort) throws IOException, LogUnreadable {
+  public static String read(Path file, int mostBytes, String sort)
+      throws IOException, LogUnreadable {
     if (!Files.isRegularFile(file)) {
       throw new LogUnreadable(file + " is not there, or is no file; check the path");
     }

@@ -8,11 +8,11 @@ package org.wiseember.core.runtime;
  * @param leastAlone as many at least, with every figure at its worse end
  * @param more whole goes beyond the plan, from what is left at its end
  */
-public record Goes(String name, int alone, int leastAlone, int more) {
+public record GoesLeft(String name, int alone, int leastAlone, int more) {
   private static final double PERCENT = 100;
 
   /** Of one appliance of a plan that is used by the go. */
-  public static Goes of(RunTimeCase asked, Course course, Appliance appliance) {
+  public static GoesLeft of(RunTimeCase asked, Course course, Appliance appliance) {
     Draw draw = appliance.draw();
     EnergyCurve curve = EnergyCurve.of(asked.unit());
     double share = share(curve, appliance);
@@ -24,7 +24,7 @@ public record Goes(String name, int alone, int leastAlone, int more) {
             .mapToDouble(c -> share(c, appliance))
             .max()
             .orElse(share);
-    return new Goes(
+    return new GoesLeft(
         appliance.name(),
         whole(given / share),
         whole(given / (Math.max(share, worse) * (1 + draw.share95()))),

@@ -1,0 +1,300 @@
+package org.wiseember.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.testfx.api.FxRobot;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+import org.wiseember.core.runtime.Appliance;
+import org.wiseember.core.runtime.Day;
+import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.Feed;
+import org.wiseember.core.runtime.Side;
+import org.wiseember.core.runtime.Stretch;
+import org.wiseember.trial.runtime.DayOutcome;
+import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.day.DayJson;
+
+/** Days laid out in a real window: by keyboard alone, and with the mouse. */
+public class RunTimeTest {
+  private Path folder;
+  private OpenWindow window;
+  private FxRobot robot;
+
+  /** The demo with its units and runs, and nothing laid out. */
+  @BeforeMethod
+  public void open() throws Exception {
+    folder = Files.createTempDirectory("ember-run-time");
+    Path file = DemoFile.in(folder);
+    try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
+      workbook.days().all().days().forEach(d -> workbook.days().removed(d.id(), true));
+    }
+    window = OpenWindow.on(file);
+    robot = window.robot();
+    window.until(() -> window.desk().chosen().get() != null);
+  }
+
+  @AfterMethod(alwaysRun = true)
+  public void close() {
+    window.close();
+  }
+
+  private Day day() {
+    return OpenWindow.onFx(() -> window.desk().dayWork().chosen().get().day());
+  }
+
+  private Appliance appliance(int place) {
+    return day().appliances().get(place);
+  }
+
+  /** Tab until something has the keyboard. */
+  private void tabTo(String id) {
+    window.node(id);
+    for (int i = 0; i < 120; i++) {
+      Node now = window.focused();
+      if (now != null && id.equals(now.getId())) {
+        return;
+      }
+      robot.push(KeyCode.TAB);
+    }
+    throw new AssertionError("Tab does not lead to " + id);
+  }
+
+  private void fill(String id, String text) {
+    tabTo(id);
+    robot.push(KeyCode.CONTROL, KeyCode.A);
+    robot.write(text);
+    robot.push(KeyCode.ENTER);
+    window.settle();
+  }
+
+  private void press(String id) {
+    tabTo(id);
+    robot.push(KeyCode.ENTER);
+    window.settle();
+  }
+
+  /** From the chosen one of a row of choices to another, by the arrows. */
+  private void choose(String chosen, String wanted) {
+    tabTo(chosen);
+    for (int i = 0; i < 6; i++) {
+      Node now = window.focused();
+      if (now != null && wanted.equals(now.getId())) {
+        window.settle();
+        return;
+      }
+      robot.push(KeyCode.RIGHT);
+      window.settle();
+    }
+    throw new AssertionError("the arrows do not lead from " + chosen + " to " + wanted);
+  }
+
+  private void outcomeOf(Day wanted) {
+    window.until(
+        () -> {
+          DayOutcome made = window.desk().dayWork().outcome().get();
+          return made != null && made.day().equals(wanted);
+        });
+    window.settle();
+  }
+
+  @Test
+  public void fromAnEmptyStageToAPrintedSheet() throws Exception {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT7);
+    window.untilShown("Lay out a day");
+    press("add-first-day");
+    window.until(() -> window.desk().dayWork().chosen().get() != null);
+    fill("day-title", "Dumpling stall");
+    fill("day-start", "17:00");
+    fill("day-hours", "10");
+    window.until(() -> day().plan().hours() == 10);
+    press("add-appliance");
+    window.until(() -> day().appliances().size() == 1);
+    fill("appliance-name", "Steamer");
+    choose("appliance-use-STEADY", "appliance-use-CYCLING");
+    fill("appliance-watts", "480");
+    fill("appliance-energy", "165");
+    choose("appliance-origin-NOT_SAID", "appliance-origin-WATCHED");
+    fill("appliance-times", "18:00-22:00");
+    window.until(() -> appliance(0).on().equals(List.of(new Stretch(1, 5))));
+    press("appliance-done");
+    press("add-appliance");
+    window.until(() -> day().appliances().size() == 2);
+    fill("appliance-name", "Mixer");
+    choose("appliance-use-STEADY", "appliance-use-SHORT");
+    fill("appliance-watts", "410");
+    fill("appliance-minutes", "6");
+    fill("appliance-start", "1900");
+    fill("appliance-times", "19:00, 20:30");
+    window.until(() -> appliance(1).at().equals(List.of(2.0, 3.5)));
+    assertEquals(appliance(0).draw().use(), Draw.Use.CYCLING);
+    assertEquals(appliance(0).draw().wattHours(), 165.0);
+    assertEquals(appliance(0).draw().origin(), Draw.Origin.WATCHED);
+    assertEquals(appliance(1).draw().startVa(), 1900.0);
+    assertEquals(appliance(1).draw().minutes(), 6.0);
+    // Something that cannot be is said and changes nothing.
+    fill("appliance-times", "25:00");
+    window.untilShown("holds no time of day");
+    assertEquals(appliance(1).at(), List.of(2.0, 3.5));
+    press("appliance-done");
+    // The bar moves by its arrows and grows with Shift; undo takes that back.
+    tabTo("bar-0-0");
+    robot.push(KeyCode.RIGHT);
+    window.until(() -> appliance(0).on().equals(List.of(new Stretch(1.25, 5.25))));
+    window.settle();
+    robot.push(KeyCode.SHIFT, KeyCode.RIGHT);
+    window.until(() -> appliance(0).on().equals(List.of(new Stretch(1.25, 5.5))));
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    window.until(() -> appliance(0).on().equals(List.of(new Stretch(1, 5))));
+    outcomeOf(day());
+    window.untilShown("Start of Mixer");
+    Path sheet = folder.resolve("sheet.pdf");
+    fill("day-file", sheet.toString());
+    press("save-day-pdf");
+    window.untilShown("Saved " + sheet);
+    try (PDDocument pdf = Loader.loadPDF(sheet.toFile())) {
+      String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
+      assertTrue(text.contains("Dumpling stall"), text);
+      assertTrue(text.contains("Steamer") && text.contains("480 W, 165 Wh an hour"), text);
+      assertTrue(text.contains("Lasts until") || text.contains("Runs out"), text);
+      assertTrue(text.toLowerCase(Locale.ROOT).contains("licensed electrician"), text);
+    }
+    press("save-day-json");
+    Path json = folder.resolve("sheet.json");
+    window.untilShown("Saved " + json);
+    assertEquals(DayJson.read(Files.readString(json)).day().appliances(), day().appliances());
+    assertTrue(DayJson.read(Files.readString(json)).unit().isPresent());
+    Day last = day();
+    window.close();
+    try (Workbook kept = Workbook.open(folder.resolve("demo.ember"), Clock.systemUTC())) {
+      assertEquals(kept.days().all().days().get(0).day(), last);
+    }
+  }
+
+  /** A window with one steady thing on from 18:00 to 20:00 in a day from 16:00 on. */
+  private void layOut() {
+    Day plain =
+        Day.empty("Plain", LocalTime.of(16, 0), 8)
+            .adding(
+                new Appliance(
+                    "Lamp",
+                    new Draw(Draw.Use.STEADY, 100, Double.NaN, Double.NaN, Double.NaN),
+                    Side.AC,
+                    List.of(new Stretch(2, 4)),
+                    List.of()));
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT7);
+    window.click("add-first-day");
+    window.until(() -> window.desk().dayWork().chosen().get() != null);
+    OpenWindow.onFx(
+        () -> {
+          window.desk().dayWork().change(plain, "Laid out");
+          return null;
+        });
+    outcomeOf(plain);
+  }
+
+  @Test
+  public void barsAreDragged() {
+    layOut();
+    Node bar = window.node("bar-0-0");
+    double hour = OpenWindow.onFx(() -> bar.getBoundsInParent().getWidth()) / 2;
+    drag(bar, 0.5, hour);
+    window.until(() -> appliance(0).on().equals(List.of(new Stretch(3, 5))));
+    outcomeOf(day());
+    drag(window.node("bar-0-0"), 0.99, hour);
+    window.until(() -> appliance(0).on().equals(List.of(new Stretch(3, 6))));
+    outcomeOf(day());
+    drag(window.node("bar-0-0"), 0.01, -2 * hour);
+    window.until(() -> appliance(0).on().equals(List.of(new Stretch(1, 6))));
+    outcomeOf(day());
+    // No further than the day goes.
+    drag(window.node("bar-0-0"), 0.5, -9 * hour);
+    window.until(() -> appliance(0).on().equals(List.of(new Stretch(0, 5))));
+    robot.push(KeyCode.DELETE);
+    window.until(() -> appliance(0).on().isEmpty());
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    window.until(() -> appliance(0).on().equals(List.of(new Stretch(0, 5))));
+  }
+
+  private void drag(Node bar, double share, double by) {
+    window.settle();
+    var at =
+        OpenWindow.onFx(
+            () -> {
+              var bounds = bar.localToScreen(bar.getBoundsInLocal());
+              return new Point2D(
+                  bounds.getMinX() + share * bounds.getWidth(),
+                  bounds.getMinY() + bounds.getHeight() / 2);
+            });
+    robot.moveTo(at);
+    robot.press(MouseButton.PRIMARY);
+    robot.moveTo(at.add(by / 2, 0));
+    robot.moveTo(at.add(by, 0));
+    robot.release(MouseButton.PRIMARY);
+    window.settle();
+  }
+
+  /** The label of one unit alone is a guess, and is said to be; a drained one stands beside it. */
+  @Test
+  public void unitsStandBesideEachOther() {
+    layOut();
+    OpenWindow.onFx(
+        () -> {
+          window.desk().choose(window.desk().shelf().get(2).unit().id());
+          return null;
+        });
+    window.untilShown("85 % of the");
+    window.click("beside-" + window.desk().shelf().get(0).unit().id());
+    window.until(() -> window.desk().dayWork().outcome().get().units().size() == 2);
+    window.untilShown("One after the other");
+    DayOutcome both = window.desk().dayWork().outcome().get();
+    assertEquals(both.units().get(0).name(), "Orrinmoor 2k4");
+    assertTrue(both.units().get(0).asked().unit().guessed());
+    assertTrue(!both.units().get(1).asked().unit().guessed());
+    KeptDay kept = window.desk().dayWork().chosen().get();
+    assertEquals(kept.units().size(), 1);
+  }
+
+  /** From no feed to a generator behind a charger and a battery, then to one that stalls. */
+  @Test
+  public void feedsAreBuiltAndNamed() {
+    layOut();
+    window.click("run-time-FEEDS");
+    window.click("feed-begin-battery");
+    window.until(() -> day().feed().isPresent());
+    window.untilShown("Into the unit");
+    window.replace("feed-0-amps", "4");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> ((Feed.Port) day().feed().orElseThrow()).amps() == 4);
+    outcomeOf(day());
+    window.untilShown("held back by its amps");
+    window.untilShown("Engines run outdoors");
+    window.replace("feed-3-va", "500");
+    robot.push(KeyCode.ENTER);
+    window.untilShown("More than it gives");
+    window.click("feed-0-off");
+    window.until(() -> day().feed().isEmpty());
+    window.click("feed-begin-panels");
+    window.until(() -> day().feed().isPresent());
+    window.untilShown("the same every day");
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    window.until(() -> day().feed().isEmpty());
+  }
+}

@@ -1,0 +1,126 @@
+package org.wiseember.desktop.model;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
+import org.testng.annotations.Test;
+import org.wiseember.core.runtime.Day;
+import org.wiseember.trial.runtime.DayOutcome;
+import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.day.DayFile;
+import org.wiseember.workbook.day.DayJson;
+import org.wiseember.workbook.day.DayUnreadable;
+
+/** Days on the desk: what is changed is kept, undone and worked out again. */
+public class DayWorkModelTest extends OnDesk {
+  private DayWork work() {
+    return desk.dayWork();
+  }
+
+  private Day day() {
+    return work().chosen().get().day();
+  }
+
+  private void untilWorkedOut() {
+    until(
+        () -> {
+          DayOutcome made = work().outcome().get();
+          return made != null && made.day().equals(day());
+        });
+  }
+
+  private List<KeptDay> kept() {
+    return desk.workbook().orElseThrow().days().all().days();
+  }
+
+  /** The label would carry the first stall's evening; the unit does not. */
+  @Test
+  public void theDemosFirstDayIsTheOneALabelWouldCarry() {
+    until(() -> !work().days().isEmpty());
+    untilWorkedOut();
+    DayOutcome made = work().outcome().get();
+    assertEquals(made.units().get(0).name(), "Quernfold Q1100");
+    assertTrue(made.units().get(0).found().course().runsOut().isPresent());
+    assertTrue(made.units().get(0).byLabel().orElseThrow().runsOut().isEmpty());
+    assertEquals(made.units().size(), 2);
+    assertEquals(work().days().size(), 4);
+  }
+
+  @Test
+  public void whatIsChangedIsKeptAndUndone() {
+    until(() -> !work().days().isEmpty());
+    Day before = day();
+    work().change(before.charged(60, 10), "Charge changed");
+    untilWorkedOut();
+    assertEquals(work().outcome().get().units().get(0).asked().charge(), 60.0);
+    until(() -> kept().get(0).day().charge() == 60);
+    work().change(day().from(LocalTime.of(18, 0)), "Beginning changed");
+    desk.undo();
+    desk.undo();
+    assertEquals(day(), before);
+    until(() -> kept().get(0).day().charge() == 100);
+    work().copy();
+    until(() -> work().days().size() == 5);
+    assertEquals(day().appliances(), before.appliances());
+    work().remove();
+    until(() -> work().days().size() == 4);
+    desk.undo();
+    until(() -> work().days().size() == 5);
+    until(() -> kept().size() == 5);
+  }
+
+  /** Appliances keep their times of day when the day begins earlier or later. */
+  @Test
+  public void timesOfDayStayWhenTheDayBeginsElsewhere() {
+    until(() -> !work().days().isEmpty());
+    Day before = day();
+    Day earlier = before.from(before.start().minusHours(1));
+    assertEquals(earlier.appliances().get(1).on().get(0).from(), 1.5);
+    Day later = earlier.from(before.start());
+    assertEquals(later, before);
+    Day cut = before.from(before.start().plusMinutes(45));
+    assertEquals(cut.appliances().get(1).on().get(0).from(), 0.0);
+    assertEquals(cut.appliances().get(1).on().get(0).to(), 4.75);
+  }
+
+  @Test
+  public void aDayGoesOutAndComesBack() throws IOException, DayUnreadable {
+    until(() -> !work().days().isEmpty());
+    untilWorkedOut();
+    Path out = Files.createTempDirectory("ember-day").resolve("stall.json");
+    AtomicReference<String> said = new AtomicReference<>("");
+    work().save(out, said::set);
+    until(() -> said.get().startsWith("Saved"));
+    DayFile file = DayJson.read(Files.readString(out));
+    assertEquals(file.day(), day());
+    assertEquals(
+        file.asked().course().runsOut(),
+        work().outcome().get().units().get(0).found().course().runsOut());
+    work().take(out);
+    until(() -> work().days().size() == 5);
+    assertEquals(day(), file.day());
+    assertEquals(desk.stage().get(), StageName.RUN_TIME);
+  }
+
+  @Test
+  public void whatIsNoDayIsSaidAndAddsNone() throws IOException {
+    until(() -> !work().days().isEmpty());
+    Path bad = Files.createTempDirectory("ember-day").resolve("bad.json");
+    Files.writeString(bad, "{\"hours\": 9999}");
+    work().take(bad);
+    untilSaid("bad.json: “hours” of the day has to be a number");
+    work().take(bad.resolveSibling("missing.json"));
+    untilSaid("is not there");
+    assertEquals(work().days().size(), 4);
+    work().save(bad.resolve("under-a-file.json"), desk::say);
+    untilSaid("could not be written");
+    assertFalse(Files.isDirectory(bad));
+  }
+}
