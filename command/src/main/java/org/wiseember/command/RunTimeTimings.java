@@ -8,11 +8,15 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import org.wiseember.core.runtime.Appliance;
+import org.wiseember.core.runtime.Asked;
 import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.Endured;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.RunTimeFigures;
+import org.wiseember.core.runtime.Sheds;
 import org.wiseember.core.runtime.Side;
+import org.wiseember.core.runtime.SmallestUnit;
 import org.wiseember.core.runtime.Stretch;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
@@ -57,7 +61,11 @@ final class RunTimeTimings {
       long drawn = System.nanoTime();
       for (int u = 0; u < UNITS; u++) {
         RunTimeFigures.of(asked);
+        asked.byLabel().ifPresent(RunTimeCase::course);
+        Asked.of(plan, Endured.NOTHING);
       }
+      SmallestUnit.of(asked);
+      Sheds.of(asked);
       if (i >= 0) {
         courses[i] = (drawn - started) / 1e6;
         figures[i] = (System.nanoTime() - drawn) / 1e6;
@@ -68,7 +76,7 @@ final class RunTimeTimings {
     out.printf(
         Locale.ROOT,
         "run-time, %d appliances over %d days on %d units: courses median %.1f ms, with every"
-            + " figure and its uncertainty %.1f ms%n",
+            + " figure, its uncertainty, its band and all that comes of it %.1f ms%n",
         APPLIANCES,
         DAYS,
         UNITS,

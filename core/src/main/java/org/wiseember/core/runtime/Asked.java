@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
+import java.util.stream.DoubleStream;
 
 /**
  * Something a plan asks of an inverter beyond energy, with what the unit has shown of it.
@@ -24,40 +24,57 @@ public record Asked(
   /** Start figures off a plate or a clamp are no better than this. */
   private static final double LEAST_SHARE = 0.05;
 
-  /** Whatever is known of a start, its watts may all be asked again at each one. */
-  private record Moment(double hour, List<Agenda.Going> on) {
-    double running() {
-      return on.stream().mapToDouble(g -> g.appliance().draw().runningWatts()).sum();
+  /**
+   * Who is on from a moment to the next.
+   *
+   * @param running what they draw together, W
+   */
+  private record Moment(double hour, List<Agenda.Going> on, double running) {}
+
+  /** A start over what runs beside it, W. */
+  private record Start(Appliance appliance, double hour, double others) {
+    double va() {
+      return appliance.draw().startVa() + others;
+    }
+
+    Asked asked(Endured endured) {
+      double share = Math.max(LEAST_SHARE, appliance.draw().share95());
+      return new Asked(
+          true, appliance.name(), hour, va(), others, endured.starting(va(), share));
+    }
+  }
+
+  /** A load with how long it or more is asked, s. */
+  private record Running(Moment moment, double seconds, Endured.Call call) {
+    Asked asked(Endured endured) {
+      String last = moment.on().get(moment.on().size() - 1).appliance().name();
+      return new Asked(
+          false,
+          last,
+          moment.hour(),
+          moment.running(),
+          moment.running(),
+          endured.running(moment.running(), seconds));
     }
   }
 
   /** The hardest start of each appliance that has one, and the most that runs, in that order. */
   public static List<Asked> of(DayPlan plan, Endured endured) {
     List<Moment> moments = moments(new Agenda(plan));
-    Map<String, Asked> hardest = new LinkedHashMap<>();
+    Map<Integer, Start> hardest = new LinkedHashMap<>();
     for (Moment moment : moments) {
       for (Agenda.Going g : moment.on()) {
         Draw draw = g.appliance().draw();
         boolean begins = g.when().from() == moment.hour() || draw.use() == Draw.Use.CYCLING;
         if (draw.startVa() > 0 && begins) {
-          double others = moment.running() - draw.runningWatts();
-          double va = draw.startVa() + others;
-          String name = g.appliance().name();
-          if (!hardest.containsKey(name) || hardest.get(name).amount() < va) {
-            hardest.put(
-                name,
-                new Asked(
-                    true,
-                    name,
-                    moment.hour(),
-                    va,
-                    others,
-                    endured.starting(va, Math.max(LEAST_SHARE, draw.share95()))));
-          }
+          Start start =
+              new Start(g.appliance(), moment.hour(), moment.running() - draw.runningWatts());
+          hardest.merge(g.place(), start, (x, y) -> y.va() > x.va() ? y : x);
         }
       }
     }
-    List<Asked> all = new ArrayList<>(hardest.values());
+    List<Asked> all =
+        new ArrayList<>(hardest.values().stream().map(h -> h.asked(endured)).toList());
     all.sort(Comparator.comparingDouble(Asked::amount).reversed());
     all.addAll(most(moments, plan.hours(), endured));
     return all;
@@ -71,51 +88,52 @@ public record Asked(
                 Comparator.comparingDouble((Agenda.Going g) -> g.when().from())
                     .thenComparingInt(Agenda.Going::place))
             .toList();
-    List<Double> hours =
+    double[] hours =
         all.stream()
-            .flatMap(g -> Stream.of(g.when().from(), g.when().to()))
+            .flatMapToDouble(g -> DoubleStream.of(g.when().from(), g.when().to()))
             .filter(h -> h < agenda.plan().hours())
             .distinct()
             .sorted()
-            .toList();
-    return hours.stream()
-        .map(h -> new Moment(h, all.stream().filter(g -> g.when().holds(h)).toList()))
-        .toList();
+            .toArray();
+    List<Moment> moments = new ArrayList<>();
+    List<Agenda.Going> on = new ArrayList<>();
+    int next = 0;
+    for (double hour : hours) {
+      on.removeIf(g -> g.when().to() <= hour);
+      for (; next < all.size() && all.get(next).when().from() <= hour; next++) {
+        if (all.get(next).when().to() > hour) {
+          on.add(all.get(next));
+        }
+      }
+      double running = on.stream().mapToDouble(g -> g.appliance().draw().runningWatts()).sum();
+      moments.add(new Moment(hour, List.copyOf(on), running));
+    }
+    return moments;
   }
 
   /** What runs at once: what trips it first, else what is open, else the most that it holds. */
   private static List<Asked> most(List<Moment> moments, double end, Endured endured) {
-    List<Asked> all = new ArrayList<>();
+    List<Running> all = new ArrayList<>();
     for (int i = 0; i < moments.size(); i++) {
       Moment moment = moments.get(i);
-      double watts = moment.running();
-      if (watts > 0) {
+      if (moment.running() > 0) {
         int last = i;
-        while (last < moments.size() && moments.get(last).running() >= watts * (1 - 1e-9)) {
+        while (last < moments.size()
+            && moments.get(last).running() >= moment.running() * (1 - 1e-9)) {
           last++;
         }
         double to = last < moments.size() ? moments.get(last).hour() : end;
-        String by = moment.on().get(moment.on().size() - 1).appliance().name();
-        all.add(
-            new Asked(
-                false,
-                by,
-                moment.hour(),
-                watts,
-                watts,
-                endured.running(watts, (to - moment.hour()) * SECONDS)));
+        double seconds = (to - moment.hour()) * SECONDS;
+        all.add(new Running(moment, seconds, endured.call(moment.running(), seconds)));
       }
     }
-    Comparator<Asked> worst =
-        Comparator.comparingInt(
-            a ->
-                switch (a.answer().call()) {
-                  case TRIPS -> 0;
-                  case OPEN -> 1;
-                  case HOLDS -> 2;
-                });
+    // Calls stand in the order of what is worst: trips, open, holds.
     return all.stream()
-        .min(worst.thenComparing(Comparator.comparingDouble(Asked::amount).reversed()))
+        .min(
+            Comparator.comparing(Running::call)
+                .thenComparing(
+                    Comparator.comparingDouble((Running r) -> r.moment().running()).reversed()))
+        .map(r -> r.asked(endured))
         .stream()
         .toList();
   }

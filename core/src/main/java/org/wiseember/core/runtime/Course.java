@@ -1,5 +1,7 @@
 package org.wiseember.core.runtime;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -46,15 +48,35 @@ public record Course(
 
   /** Charge at an hour of the plan, %. */
   public double chargeAt(double hour) {
-    Point before = points.get(0);
-    for (Point p : points) {
-      if (p.hour() > hour) {
-        double share = (hour - before.hour()) / (p.hour() - before.hour());
-        return before.charge() + share * (p.charge() - before.charge());
+    int low = 0;
+    int high = points.size() - 1;
+    // The last corner that is not after it; of several at one moment the last.
+    while (low < high) {
+      int middle = (low + high + 1) / 2;
+      if (points.get(middle).hour() <= hour) {
+        low = middle;
+      } else {
+        high = middle - 1;
       }
-      before = p;
     }
-    return before.charge();
+    Point before = points.get(low);
+    if (low + 1 == points.size() || before.hour() > hour) {
+      return before.charge();
+    }
+    Point after = points.get(low + 1);
+    double share = (hour - before.hour()) / (after.hour() - before.hour());
+    return before.charge() + share * (after.charge() - before.charge());
+  }
+
+  /** The corners of the line and so many moments more, in order. */
+  List<Point> through(int moments, double end) {
+    List<Point> all = new ArrayList<>(points);
+    for (int i = 0; i <= moments; i++) {
+      double hour = end * i / moments;
+      all.add(new Point(hour, chargeAt(hour)));
+    }
+    all.sort(Comparator.comparingDouble(Point::hour));
+    return all;
   }
 
   public Course {

@@ -44,11 +44,11 @@ public record Endured(List<Load> loads, List<Start> starts) {
    */
   public record Start(double va, double u95, boolean went) {}
 
-  /** How sure one is of a load. */
+  /** How sure one is of a load, the worst first. */
   public enum Call {
-    HOLDS("holds"),
     TRIPS("trips"),
-    OPEN("open");
+    OPEN("open"),
+    HOLDS("holds");
 
     private final String words;
 
@@ -80,15 +80,8 @@ public record Endured(List<Load> loads, List<Start> starts) {
    * @param seconds how long they are asked
    */
   public Answer running(double watts, double seconds) {
-    Optional<Load> held =
-        loads.stream()
-            .filter(l -> l.watts() - l.u95() >= watts)
-            .filter(l -> l.seconds() >= Math.min(seconds, l.tripped() ? seconds : FOR_GOOD))
-            .min(Comparator.comparingDouble(Load::watts));
-    Optional<Load> tripped =
-        loads.stream()
-            .filter(l -> l.tripped() && l.watts() + l.u95() <= watts && l.seconds() <= seconds)
-            .max(Comparator.comparingDouble(Load::watts));
+    Optional<Load> held = held(watts, seconds);
+    Optional<Load> tripped = tripped(watts, seconds);
     if (held.isPresent() == tripped.isPresent()) {
       String most =
           loads.stream()
@@ -110,6 +103,29 @@ public record Endured(List<Load> loads, List<Start> starts) {
     return held.map(l -> new Answer(Call.HOLDS, "It held " + words(l) + "."))
         .orElseGet(
             () -> new Answer(Call.TRIPS, "It tripped at " + words(tripped.orElseThrow()) + "."));
+  }
+
+  /** The same without its reason. */
+  Call call(double watts, double seconds) {
+    boolean held = held(watts, seconds).isPresent();
+    return held == tripped(watts, seconds).isPresent()
+        ? Call.OPEN
+        : held ? Call.HOLDS : Call.TRIPS;
+  }
+
+  /** The lightest load that shows it holds so much for so long. */
+  private Optional<Load> held(double watts, double seconds) {
+    return loads.stream()
+        .filter(l -> l.watts() - l.u95() >= watts)
+        .filter(l -> l.seconds() >= Math.min(seconds, l.tripped() ? seconds : FOR_GOOD))
+        .min(Comparator.comparingDouble(Load::watts));
+  }
+
+  /** The heaviest load that shows it does not. */
+  private Optional<Load> tripped(double watts, double seconds) {
+    return loads.stream()
+        .filter(l -> l.tripped() && l.watts() + l.u95() <= watts && l.seconds() <= seconds)
+        .max(Comparator.comparingDouble(Load::watts));
   }
 
   private static String words(Load l) {

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.TreeSet;
 import java.util.function.Function;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
@@ -26,7 +25,7 @@ import org.wiseember.core.uncertainty.Contribution;
  */
 public record RunTimeFigures(Course course, Course without, List<Figure> figures, List<Band> band) {
   /** So many moments beside the corners of the line are enough to draw its band. */
-  private static final int MOMENTS = 60;
+  private static final int MOMENTS = 80;
 
   /**
    * Charge at a moment with how sure it is.
@@ -266,23 +265,25 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
       return "Shares of a full unit add up over time until it is empty";
     }
 
+    /** At the corners of the line; how sure it is, between moments that lie close. */
     List<Band> band() {
-      TreeSet<Double> hours = new TreeSet<>();
-      course.points().forEach(p -> hours.add(p.hour()));
       double end = asked.plan().hours();
+      double[] halves = new double[MOMENTS + 1];
       for (int i = 0; i <= MOMENTS; i++) {
-        hours.add(end * i / MOMENTS);
+        double hour = end * i / MOMENTS;
+        halves[i] = budget(course, tried, c -> OptionalDouble.of(c.chargeAt(hour))).u95();
       }
       List<Band> all = new ArrayList<>();
-      for (double hour : hours) {
-        double half = budget(course, tried, c -> OptionalDouble.of(c.chargeAt(hour))).u95();
-        double charge = course.chargeAt(hour);
+      for (Course.Point p : course.through(MOMENTS, end)) {
+        double at = Math.min(MOMENTS - 1e-9, p.hour() / end * MOMENTS);
+        int before = (int) at;
+        double half = halves[before] + (at - before) * (halves[before + 1] - halves[before]);
         all.add(
             new Band(
-                hour,
-                Math.max(Math.min(charge, asked.reserve()), charge - half),
-                charge,
-                Math.min(100, charge + half)));
+                p.hour(),
+                Math.max(Math.min(p.charge(), asked.reserve()), p.charge() - half),
+                p.charge(),
+                Math.min(100, p.charge() + half)));
       }
       return all;
     }

@@ -16,18 +16,9 @@ public record SmallestUnit(
   private static final double LEAST = 1.0 / 1024;
   private static final double MOST = 1024;
 
-  /** Finds it by trying; NaN Wh where none up to a thousand times as large lasts the plan. */
+  /** Finds it; NaN Wh where none up to a thousand times as large lasts the plan. */
   public static SmallestUnit of(RunTimeCase asked) {
-    double low = LEAST;
-    double high = MOST;
-    while (high / low > 1.0005) {
-      double middle = Math.sqrt(low * high);
-      if (asked.on(asked.unit().holding(middle)).course().runsOut().isEmpty()) {
-        high = middle;
-      } else {
-        low = middle;
-      }
-    }
+    double factor = asked.feed().isEmpty() ? byNeed(asked) : byTrying(asked);
     Agenda agenda = new Agenda(asked.plan());
     double energy = 0;
     double hours = 0;
@@ -41,10 +32,30 @@ public record SmallestUnit(
     HardestMoments moments =
         HardestMoments.of(agenda, Double.MAX_VALUE, Double.MAX_VALUE, h -> true);
     return new SmallestUnit(
-        high > MOST / 1.001 ? Double.NaN : high * given,
+        factor > MOST / 1.001 ? Double.NaN : factor * given,
         given,
         mean,
         moments.mostRunning(),
         Math.max(moments.mostRunning(), moments.start().map(Course.HardStart::va).orElse(0.0)));
+  }
+
+  /** With nothing brought in, what a plan takes of a unit goes down as the unit grows. */
+  private static double byNeed(RunTimeCase asked) {
+    double given = (asked.charge() - asked.reserve()) / 100;
+    return GeneratorHours.need(asked.plan(), EnergyCurve.of(asked.unit())) / given;
+  }
+
+  private static double byTrying(RunTimeCase asked) {
+    double low = LEAST;
+    double high = MOST;
+    while (high / low > 1.0005) {
+      double middle = Math.sqrt(low * high);
+      if (asked.on(asked.unit().holding(middle)).course().runsOut().isEmpty()) {
+        high = middle;
+      } else {
+        low = middle;
+      }
+    }
+    return high;
   }
 }

@@ -18,6 +18,7 @@ import org.wiseember.trial.runtime.DayOutcome;
 /** What a day comes to, a row a question; each opens its because. */
 final class AnswerList extends VBox {
   private final Consumer<DayAnswer> explain;
+  private final Label heading = Words.of("heading", "");
   private final VBox rows = new VBox();
   private final Predicate<DayAnswer> which;
   private List<DayAnswer> shown = List.of();
@@ -36,11 +37,13 @@ final class AnswerList extends VBox {
     this.explain = explain;
     this.which = which;
     setSpacing(6);
-    getChildren().addAll(Words.of("heading", "What comes of it"), rows);
+    getChildren().addAll(heading, rows);
   }
 
   void show(DayOutcome outcome, ReaderUnits units) {
     shown = DayAnswers.of(outcome, units).stream().filter(which).toList();
+    heading.setText(
+        "What comes of it" + outcome.first().map(u -> " on " + u.name()).orElse(""));
     rows.getChildren().clear();
     for (int i = 0; i < shown.size(); i++) {
       rows.getChildren().add(row(i, shown.get(i)));

@@ -185,7 +185,7 @@ final class DayBoard extends VBox {
           .add(
               new VBox(
                   Words.of(
-                      i == 0 ? "measured" : "strong",
+                      outcome.first().filter(unit::equals).isPresent() ? "measured" : "strong",
                       (outcome.units().size() > 1 ? (i + 1) + "  " : "") + unit.name()),
                   Words.of("quiet", says)));
     }

@@ -40,6 +40,7 @@ final class FeedRibbons extends Pane {
   private String unit = "";
   private double above = ABOVE;
   private double highest;
+  private double lowest;
   private int rows = 1;
   private int columns = 1;
 
@@ -123,12 +124,14 @@ final class FeedRibbons extends Pane {
       above += LEAST_ABOVE - highest;
       drawOnce();
     }
-    setMinHeight(above + ROW * rows);
-    setPrefHeight(above + ROW * rows);
+    double high = Math.max(above + ROW * rows, lowest + LEAST_ABOVE);
+    setMinHeight(high);
+    setPrefHeight(high);
   }
 
   private void drawOnce() {
     highest = LEAST_ABOVE;
+    lowest = 0;
     getChildren().clear();
     if (root == null || getScene() == null || getWidth() < 100) {
       return;
@@ -247,6 +250,7 @@ final class FeedRibbons extends Pane {
           x, at, Math.min(room, Math.ceil(line.prefWidth(-1))), line.prefHeight(room));
       at += line.prefHeight(room);
     }
+    lowest = Math.max(lowest, at);
   }
 
   /** One that keeps its place: nothing else is laid out by it. */

@@ -177,11 +177,12 @@ public final class RunTimeStage extends StackPane {
     because
         .getChildren()
         .setAll(
-            Words.of("heading", "Nothing to run it on"),
+            Words.of("heading", "How much it holds is not known"),
             Words.of(
                 "because-text",
-                "Neither a whole drain nor the label of this unit tells how much it holds. Type its"
-                    + " capacity on the label, or drain it once from full."),
+                desk.chosen().get().unit().name()
+                    + ": neither a whole drain nor its label tells. Type its capacity on the label,"
+                    + " or drain it once from full."),
             new HBox(
                 Words.button("action", "To the label", () -> desk.stage().set(StageName.LABEL))));
     side.getChildren().setAll(because);

@@ -75,7 +75,7 @@ final class DayChart {
     both.setGap(8);
     both.setOutlineVisible(false);
     both.setBackgroundPaint(Palette.awt(palette.sheet()));
-    both.add(rows(), Math.max(3, drawing.rows().size()));
+    both.add(rows(), Math.max(4, 2 * drawing.rows().size()));
     both.add(charge, LINES_WEIGHT);
     return roomy(look.chart(both));
   }
@@ -132,7 +132,7 @@ final class DayChart {
 
   private void line(XYPlot plot, int i) {
     DayDrawing.Line line = drawing.lines().get(i);
-    String colour = i == 0 ? palette.ember() : palette.ink();
+    String colour = line.asked() ? palette.ember() : palette.ink();
     DefaultXYDataset data = new DefaultXYDataset();
     data.addSeries(line.name(), columns(line.points()));
     boolean ends = !Double.isNaN(line.runsOut());
@@ -142,12 +142,12 @@ final class DayChart {
             ? new double[][] {{line.runsOut()}, {drawing.reserve()}}
             : new double[][] {new double[0], new double[0]});
     XYLineAndShapeRenderer renderer = PlotLook.line(colour);
-    renderer.setSeriesStroke(0, stroke(i));
+    renderer.setSeriesStroke(0, line.asked() ? stroke(0) : stroke(Math.max(1, i)));
     renderer.setSeriesLinesVisible(1, false);
     renderer.setSeriesShapesVisible(1, true);
     renderer.setSeriesShape(1, mark(i));
-    renderer.setSeriesPaint(1, Palette.awt(i == 0 ? palette.shortOf() : palette.ink()));
-    if (i == 0) {
+    renderer.setSeriesPaint(1, Palette.awt(line.asked() ? palette.shortOf() : palette.ink()));
+    if (line.asked()) {
       band(renderer, line.points());
     }
     plot.setDataset(i + 1, data);
@@ -177,7 +177,7 @@ final class DayChart {
                 ? drawing.reserve() + 2 + 10 * i
                 : (ends ? drawing.reserve() : last.charge()) - 2);
     text.setFont(Face.FIGURE.awt(look.text()));
-    text.setPaint(Palette.awt(i == 0 ? palette.emberInk() : palette.ink()));
+    text.setPaint(Palette.awt(line.asked() ? palette.emberInk() : palette.ink()));
     text.setTextAnchor(
         above
             ? toRight ? TextAnchor.BOTTOM_LEFT : TextAnchor.BOTTOM_RIGHT

@@ -43,9 +43,10 @@ public record DayDrawing(
   /**
    * A unit's charge.
    *
+   * @param asked whether it is the unit asked about, drawn with its band
    * @param runsOut h after the start; NaN where it lasts
    */
-  public record Line(String name, List<Point> points, double runsOut) {
+  public record Line(String name, boolean asked, List<Point> points, double runsOut) {
     public Line {
       points = List.copyOf(points);
     }

@@ -35,7 +35,7 @@ public final class PageHtml {
   private static final int CHART_WIDTH = 680;
   private static final int CHART_HEIGHT = 190;
   private static final int CYCLE_HEIGHT = 225;
-  private static final int DAY_ROW = 16;
+  private static final int DAY_ROW = 24;
   private static final int SEAM_WIDTH = 200;
 
   private final PebbleEngine engine;

@@ -13,7 +13,8 @@ import org.wiseember.trial.verdict.Judgement;
 /**
  * What a day comes to on the units it is laid out for.
  *
- * @param units the one people ask about first
+ * @param first the unit that is asked about; empty where nothing tells its energy
+ * @param units all of which that is known, the one asked about before the others
  * @param silent names of units of which neither a drain nor the label tells the energy
  * @param sheds what has to stay off so that the first unit lasts
  * @param goes how often the first unit does what is used by the go
@@ -22,6 +23,7 @@ import org.wiseember.trial.verdict.Judgement;
  */
 public record DayOutcome(
     Day day,
+    Optional<DayOnUnit> first,
     List<DayOnUnit> units,
     List<String> silent,
     List<Sheds.Shed> sheds,
@@ -35,7 +37,11 @@ public record DayOutcome(
     goes = List.copyOf(goes);
   }
 
-  /** Works it out. */
+  /**
+   * Works it out.
+   *
+   * @param judged at least one, the unit that is asked about before those beside it
+   */
   public static DayOutcome of(Day day, List<Judgement> judged) {
     List<DayOnUnit> units = new ArrayList<>();
     List<String> silent = new ArrayList<>();
@@ -43,14 +49,17 @@ public record DayOutcome(
       DayOnUnit.of(day, each.unit().id(), each.unit().name(), each)
           .ifPresentOrElse(units::add, () -> silent.add(each.unit().name()));
     }
-    if (units.isEmpty()) {
+    Optional<DayOnUnit> asked =
+        units.stream().filter(u -> u.unitId() == judged.get(0).unit().id()).findFirst();
+    if (asked.isEmpty()) {
       return new DayOutcome(
-          day, units, silent, List.of(), List.of(), Optional.empty(), Optional.empty());
+          day, asked, units, silent, List.of(), List.of(), Optional.empty(), Optional.empty());
     }
-    DayOnUnit first = units.get(0);
+    DayOnUnit first = asked.get();
     boolean anything = first.found().course().delivered() > 0;
     return new DayOutcome(
         day,
+        asked,
         units,
         silent,
         Sheds.of(first.asked()),
@@ -62,10 +71,5 @@ public record DayOutcome(
         units.size() > 1
             ? Optional.of(InTurn.of(day, units.stream().map(u -> u.measured().supply()).toList()))
             : Optional.empty());
-  }
-
-  /** The unit people ask about first. */
-  public Optional<DayOnUnit> first() {
-    return units.stream().findFirst();
   }
 }

@@ -107,7 +107,9 @@ public final class DayPage {
         withRows
             ? day.appliances().stream().map(a -> new DayDrawing.Row(a.name(), bars(a))).toList()
             : List.of(),
-        outcome.units().stream().map(DayPage::line).toList(),
+        outcome.units().stream()
+            .map(u -> line(u, outcome.first().filter(u::equals).isPresent()))
+            .toList(),
         outcome.first().flatMap(DayOnUnit::byLabel).stream()
             .flatMap(c -> c.points().stream())
             .map(p -> new DayDrawing.Point(p.hour(), p.charge(), p.charge(), p.charge()))
@@ -122,13 +124,14 @@ public final class DayPage {
         : a.due().stream().map(s -> new DayDrawing.Bar(s.from(), s.to())).toList();
   }
 
-  private static DayDrawing.Line line(DayOnUnit unit) {
+  private static DayDrawing.Line line(DayOnUnit unit, boolean asked) {
     Optional<Double> end =
         unit.found().course().runsOut().isPresent()
             ? Optional.of(unit.found().course().runsOut().getAsDouble())
             : Optional.empty();
     return new DayDrawing.Line(
         unit.name(),
+        asked,
         unit.found().band().stream().map(DayPage::point).toList(),
         end.orElse(Double.NaN));
   }

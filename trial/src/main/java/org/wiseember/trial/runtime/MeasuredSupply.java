@@ -17,6 +17,8 @@ import org.wiseember.core.runtime.Endured;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
 import org.wiseember.core.start.MotorStart;
+import org.wiseember.core.start.Nameplate;
+import org.wiseember.core.start.StartPower;
 import org.wiseember.core.start.StartSeries;
 import org.wiseember.core.start.Surge;
 import org.wiseember.trial.test.UnitFindings;
@@ -33,6 +35,12 @@ import org.wiseember.trial.test.start.StartsRun;
  *     printed, what nobody knows
  */
 public record MeasuredSupply(UnitSupply supply, Endured endured, List<String> restsOn) {
+  /**
+   * A motor that got so much and failed had asked for up to this many times as much: it starts as
+   * long as its volts stay above two thirds. Common practice, no published source.
+   */
+  private static final double GIVEN_WAY = 2.25;
+
   public MeasuredSupply {
     restsOn = List.copyOf(restsOn);
   }
@@ -77,23 +85,34 @@ public record MeasuredSupply(UnitSupply supply, Endured endured, List<String> re
             .filter(l -> l.seconds() > 0)
             .toList();
     List<Endured.Start> starts =
-        unit.of(StartsRun.class)
-            .flatMap(r -> r.series().stream())
-            .flatMap(MeasuredSupply::starts)
-            .toList();
+        unit.of(StartsRun.class).flatMap(MeasuredSupply::starts).toList();
     return new Endured(loads, starts);
   }
 
-  /** Those of which the VA were caught. */
-  private static Stream<Endured.Start> starts(StartSeries series) {
-    return series.tries().stream()
-        .filter(t -> t.voltAmperes() > 0)
-        .map(
-            t ->
-                new Endured.Start(
-                    t.voltAmperes(),
-                    series.share() * t.voltAmperes(),
-                    t.outcome() == MotorStart.Outcome.STARTED));
+  /**
+   * Those of which the VA were caught. A start that went asked at least what it was given; a unit
+   * that gives way limits what a failed one is given, so what that asked is taken from its plate or
+   * from how far the volts fell.
+   */
+  private static Stream<Endured.Start> starts(StartsRun run) {
+    OptionalDouble plate =
+        run.motor().stream().mapToDouble(m -> StartPower.of(m).high()).findFirst();
+    double volts = run.motor().map(Nameplate::volts).orElse(Double.NaN);
+    return run.series().stream()
+        .flatMap(s -> s.tries().stream().map(t -> start(t, s.share(), plate, volts)))
+        .filter(s -> s.va() > 0);
+  }
+
+  static Endured.Start start(
+      StartSeries.Try t, double share, OptionalDouble plate, double volts) {
+    double given = t.voltAmperes();
+    if (t.outcome() == MotorStart.Outcome.STARTED) {
+      return new Endured.Start(given, share * given, true);
+    }
+    double sag = volts / t.leastVolts();
+    boolean told = t.outcome() == MotorStart.Outcome.SAGGED && sag >= 1 && sag < 3;
+    double asked = Math.max(plate.orElse(0), given * (told ? sag * sag : GIVEN_WAY));
+    return new Endured.Start(asked, share * asked, false);
   }
 
   private static double printed(Label label, Subject subject) {
