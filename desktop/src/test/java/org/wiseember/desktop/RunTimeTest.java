@@ -26,8 +26,10 @@ import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.WatchSheet;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.day.DayJson;
 
@@ -296,5 +298,43 @@ public class RunTimeTest {
     window.untilShown("the same every day");
     robot.push(KeyCode.CONTROL, KeyCode.Z);
     window.until(() -> day().feed().isEmpty());
+  }
+
+  /**
+   * Typed once, a watch is kept with the appliance, told, taken into the day, and offered again.
+   */
+  @Test
+  public void aWatchIsKeptAndTaken() {
+    layOut();
+    window.click("appliance-0");
+    window.click("appliance-use-CYCLING");
+    window.until(() -> appliance(0).draw().use() == Draw.Use.CYCLING);
+    window.settle();
+    window.replace("watch-kwh", "2.13");
+    window.click("keep-watch");
+    window.untilShown("A watch takes time");
+    window.replace("watch-hours", "25");
+    window.replace("watch-minutes", "13");
+    window.replace("watch-running", "52");
+    window.replace("watch-highest", "383");
+    window.click("keep-watch");
+    window.until(() -> appliance(0).draw().origin() == Draw.Origin.WATCHED);
+    window.until(() -> window.desk().dayWork().watches().size() == 2);
+    Watches.Kept kept = window.desk().dayWork().watches().get(1);
+    window.untilShown(WatchSheet.of(kept.watch()).mean().words() + " on average");
+    window.untilShown("a heater that defrosts or preheats");
+    assertEquals(appliance(0).draw().wattHours(), 2130 / (25 + 13 / 60.0), 1e-9);
+    assertEquals(appliance(0).draw().watts(), 383.0);
+    window.click("watched-" + kept.runId());
+    window.until(() -> day().appliances().size() == 2);
+    assertEquals(appliance(1).name(), "Lamp");
+    OpenWindow.onFx(
+        () -> {
+          window.desk().undo();
+          window.desk().undo();
+          window.desk().undo();
+          return null;
+        });
+    window.until(() -> window.desk().dayWork().watches().size() == 1);
   }
 }

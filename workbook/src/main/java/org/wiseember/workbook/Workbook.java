@@ -254,6 +254,11 @@ public final class Workbook implements AutoCloseable {
     return new RunSubjects(this);
   }
 
+  /** Appliances that were watched. */
+  public Watches watches() {
+    return new Watches(this);
+  }
+
   /** The days that were laid out. */
   public Days days() {
     return new Days(this);

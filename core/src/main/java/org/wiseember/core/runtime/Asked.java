@@ -39,8 +39,7 @@ public record Asked(
 
     Asked asked(Endured endured) {
       double share = Math.max(LEAST_SHARE, appliance.draw().share95());
-      return new Asked(
-          true, appliance.name(), hour, va(), others, endured.starting(va(), share));
+      return new Asked(true, appliance.name(), hour, va(), others, endured.starting(va(), share));
     }
   }
 

@@ -108,9 +108,7 @@ public record Endured(List<Load> loads, List<Start> starts) {
   /** The same without its reason. */
   Call call(double watts, double seconds) {
     boolean held = held(watts, seconds).isPresent();
-    return held == tripped(watts, seconds).isPresent()
-        ? Call.OPEN
-        : held ? Call.HOLDS : Call.TRIPS;
+    return held == tripped(watts, seconds).isPresent() ? Call.OPEN : held ? Call.HOLDS : Call.TRIPS;
   }
 
   /** The lightest load that shows it holds so much for so long. */

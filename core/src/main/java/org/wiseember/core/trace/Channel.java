@@ -67,7 +67,9 @@ public enum Channel {
   /** Of the unit on a scale. */
   WEIGHT("weight", Unit.KILOGRAM, "weight"),
   /** From its button to the first watt. */
-  START_UP("start_up", Unit.SECOND, "start-up");
+  START_UP("start_up", Unit.SECOND, "start-up"),
+  /** Volts × amps of what hangs on the outlet. */
+  APPARENT_POWER("apparent_power", Unit.VOLT_AMPERE, "volts × amps");
 
   private final String key;
   private final Unit unit;

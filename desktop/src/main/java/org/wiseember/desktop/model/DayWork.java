@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -16,11 +17,13 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.wiseember.core.runtime.Day;
+import org.wiseember.core.runtime.Watch;
 import org.wiseember.trial.runtime.DayOnUnit;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Days;
 import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.day.DayFile;
 import org.wiseember.workbook.day.DayJson;
 import org.wiseember.workbook.day.DayUnreadable;
@@ -40,6 +43,7 @@ public final class DayWork {
   private final Clock clock;
   private final Edits edits;
   private final ObservableList<KeptDay> days = FXCollections.observableArrayList();
+  private final ObservableList<Watches.Kept> watches = FXCollections.observableArrayList();
   private final ObjectProperty<KeptDay> chosen = new SimpleObjectProperty<>();
   private final ObjectProperty<DayOutcome> outcome = new SimpleObjectProperty<>();
   private long asked;
@@ -56,6 +60,35 @@ public final class DayWork {
     return days;
   }
 
+  /** Appliances that were watched, oldest first. */
+  public ObservableList<Watches.Kept> watches() {
+    return watches;
+  }
+
+  /** Keeps a watch of an appliance as a run of it, read off now; undo takes it away. */
+  public void keepWatch(String name, Watch watch) {
+    if (desk.refuseWhenReadOnly()) {
+      return;
+    }
+    Instant now = clock.instant();
+    desk.background(
+        () -> desk.workbook().orElseThrow().watches().keep(name, watch, now),
+        kept -> {
+          edits.did("Watch of " + name + " kept", () -> takeAway(kept));
+          watches.add(kept);
+        });
+  }
+
+  private void takeAway(Watches.Kept kept) {
+    watches.remove(kept);
+    desk.background(
+        () -> {
+          desk.workbook().orElseThrow().runs().removed(kept.runId(), true);
+          return kept;
+        },
+        done -> {});
+  }
+
   /** The day on show; null where there is none. */
   public ReadOnlyObjectProperty<KeptDay> chosen() {
     return chosen;
@@ -67,7 +100,8 @@ public final class DayWork {
   }
 
   /** Shows what a workbook has that was just opened. */
-  void show(Days.All all) {
+  void show(Days.All all, List<Watches.Kept> watched) {
+    watches.setAll(watched);
     days.setAll(all.days());
     all.wrong().forEach(desk::say);
     choose(days.isEmpty() ? null : days.get(0));

@@ -45,6 +45,7 @@ import org.wiseember.workbook.Days;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
 
@@ -417,7 +418,7 @@ public final class Desk {
           bench.loadsOnHand().set(opened.loads().isBlank() ? LoadsOnHand.USUAL : opened.loads());
           solar.panels().set(opened.panels());
           chosen.set(null);
-          dayWork.show(opened.days());
+          dayWork.show(opened.days(), opened.watches());
           shelf.setAll(opened.all());
           chooseFirst();
           title.set(opened.title().isBlank() ? String.valueOf(file.getFileName()) : opened.title());
@@ -472,7 +473,8 @@ public final class Desk {
               bench.leftOn().read(next),
               next.loadsOnHand(),
               panels(next),
-              next.days().all());
+              next.days().all(),
+              next.watches().all());
       done = true;
       return opened;
     } finally {
@@ -565,7 +567,8 @@ public final class Desk {
       List<LeftOn.Load> left,
       String loads,
       PanelsOnHand panels,
-      Days.All days) {}
+      Days.All days,
+      List<Watches.Kept> watches) {}
 
   /** Holds what is known against the labels again; no reading is looked at. */
   private void judgeAgain(boolean guarded) {

@@ -42,8 +42,7 @@ final class AnswerList extends VBox {
 
   void show(DayOutcome outcome, ReaderUnits units) {
     shown = DayAnswers.of(outcome, units).stream().filter(which).toList();
-    heading.setText(
-        "What comes of it" + outcome.first().map(u -> " on " + u.name()).orElse(""));
+    heading.setText("What comes of it" + outcome.first().map(u -> " on " + u.name()).orElse(""));
     rows.getChildren().clear();
     for (int i = 0; i < shown.size(); i++) {
       rows.getChildren().add(row(i, shown.get(i)));

@@ -9,6 +9,7 @@ import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.ListChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -20,12 +21,15 @@ import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.Watch;
+import org.wiseember.core.runtime.WatchSheet;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.day.DayUnreadable;
 import org.wiseember.workbook.day.WrittenTimes;
 
@@ -54,6 +58,7 @@ final class ApplianceForm extends VBox {
     getStyleClass().add("side");
     setId("appliance-form");
     desk.units().addListener((o, was, is) -> rebuild());
+    desk.dayWork().watches().addListener((ListChangeListener<Watches.Kept>) change -> rebuild());
   }
 
   /** Opens the one at a place of the list. */
@@ -135,6 +140,15 @@ final class ApplianceForm extends VBox {
                 ? "Moments, as 19:00, 20:30; another day as: day 2 7:30."
                 : "Times, as 18:00-22:00, 23:00-1:00; another day as: day 2 7:00-9:00; or always."));
     nodes.add(actions(kept.day().appliances().size()));
+    if (draw.use() == Draw.Use.CYCLING) {
+      WatchForm watch = new WatchForm(this::keepWatch);
+      // One that is kept already says what it came to.
+      desk.dayWork().watches().stream()
+          .filter(w -> w.name().equals(shown.name()))
+          .reduce((first, last) -> last)
+          .ifPresent(w -> watch.tell(w.watch()));
+      nodes.add(watch);
+    }
     Words.shown(trouble, false);
     getChildren().setAll(nodes);
   }
@@ -270,6 +284,12 @@ final class ApplianceForm extends VBox {
     Day day = desk.dayWork().chosen().get().day();
     desk.dayWork().change(day.moving(from, to), "Order of appliances changed");
     rebuild();
+  }
+
+  /** A watch is a run of the appliance; the day takes what it came to. */
+  private void keepWatch(Watch watch) {
+    desk.dayWork().keepWatch(shown.name(), watch);
+    keep(shown.with(WatchSheet.of(watch).draw()));
   }
 
   private void takeOff() {

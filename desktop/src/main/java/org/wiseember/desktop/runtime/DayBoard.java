@@ -1,9 +1,13 @@
 package org.wiseember.desktop.runtime;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.IntConsumer;
+import javafx.collections.ListChangeListener;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -15,6 +19,7 @@ import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.WatchSheet;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
@@ -23,6 +28,7 @@ import org.wiseember.report.chart.DayDrawing;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.trial.runtime.DayPage;
 import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.Watches;
 
 /**
  * Appliances as rows with their times as bars, hours across, and the charge of every unit beneath
@@ -37,6 +43,7 @@ final class DayBoard extends VBox {
   private final ChartPane chart = new ChartPane("Charge of each unit over the day");
   private final VBox rows = new VBox();
   private final StackPane legend = new StackPane();
+  private final FlowPane watched = new FlowPane(8, 6);
   private final List<Lane> lanes = new ArrayList<>();
   private int chosen = -1;
 
@@ -62,7 +69,9 @@ final class DayBoard extends VBox {
                 "Drag a bar or its end, or use the arrows on it: left and right move it, with Shift"
                     + " its end. Enter on a name opens it. The first of the list matters most."));
     foot.setStyle("-fx-alignment: center-left;");
-    getChildren().addAll(rows, below, foot);
+    desk.dayWork().watches().addListener((ListChangeListener<Watches.Kept>) change -> watched());
+    getChildren().addAll(rows, below, foot, watched);
+    watched();
   }
 
   private static void names(javafx.scene.layout.Region region) {
@@ -88,6 +97,31 @@ final class DayBoard extends VBox {
             "Appliance " + (number + 1), draw, Side.AC, List.of(new Stretch(0, until)), List.of());
     desk.dayWork().change(day.adding(fresh), "Appliance added");
     open(number);
+  }
+
+  /** Appliances that were watched, each a press away from the day. */
+  private void watched() {
+    watched.getChildren().setAll(Words.line("quiet", "Watched before:"));
+    Map<String, Watches.Kept> newest = new LinkedHashMap<>();
+    desk.dayWork().watches().forEach(w -> newest.put(w.name(), w));
+    for (Watches.Kept kept : newest.values()) {
+      WatchSheet sheet = WatchSheet.of(kept.watch());
+      var add =
+          Words.button(
+              "action",
+              kept.name() + ", " + Figures.plain(sheet.mean().value(), Unit.WATT),
+              () -> add(kept.name(), sheet.draw()));
+      add.setId("watched-" + kept.runId());
+      watched.getChildren().add(add);
+    }
+    Words.shown(watched, !newest.isEmpty());
+  }
+
+  private void add(String name, Draw draw) {
+    Day day = desk.dayWork().chosen().get().day();
+    Appliance again = new Appliance(name, draw, Side.AC, List.of(Stretch.ALWAYS), List.of());
+    desk.dayWork().change(day.adding(again), name + " added");
+    open(day.appliances().size());
   }
 
   private void open(int place) {

@@ -228,6 +228,7 @@ public final class DemoWorkbook {
       test(workbook, units.get(0), Charge.KIND, 16, 27);
       workbook.panelsOnHand(PANELS);
       List<Long> beside = List.of(units.get(2).id());
+      workbook.watches().keep("Office fridge", DemoDays.FRIDGE, evening(4));
       DemoDays.all().forEach(day -> workbook.days().add(day, beside));
       charge(workbook, units.get(0), Set.of(ChargeSource.SOLAR), 17, 28);
       charge(workbook, units.get(0), Set.of(ChargeSource.BATTERY), 18, 29);

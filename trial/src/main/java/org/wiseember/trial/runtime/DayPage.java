@@ -68,11 +68,15 @@ public final class DayPage {
     String more =
         switch (draw.use()) {
           case STEADY -> "";
-          case CYCLING -> Figures.plain(draw.wattHours()) + " Wh an hour";
+          case CYCLING -> tenth(draw.wattHours()) + " Wh an hour";
           case SHORT -> Figures.plain(draw.minutes()) + " min";
-          case PER_GO -> Figures.plain(draw.wattHours()) + " Wh a go";
+          case PER_GO -> tenth(draw.wattHours()) + " Wh a go";
         };
     return watts + (watts.isEmpty() || more.isEmpty() ? "" : ", ") + more;
+  }
+
+  private static String tenth(double value) {
+    return Figures.plain(Math.rint(10 * value) / 10);
   }
 
   private static String when(Day day, Appliance a, ReaderUnits units) {

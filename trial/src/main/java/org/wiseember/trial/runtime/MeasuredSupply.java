@@ -84,8 +84,7 @@ public record MeasuredSupply(UnitSupply supply, Endured endured, List<String> re
                                     h.tripped())))
             .filter(l -> l.seconds() > 0)
             .toList();
-    List<Endured.Start> starts =
-        unit.of(StartsRun.class).flatMap(MeasuredSupply::starts).toList();
+    List<Endured.Start> starts = unit.of(StartsRun.class).flatMap(MeasuredSupply::starts).toList();
     return new Endured(loads, starts);
   }
 
@@ -103,8 +102,7 @@ public record MeasuredSupply(UnitSupply supply, Endured endured, List<String> re
         .filter(s -> s.va() > 0);
   }
 
-  static Endured.Start start(
-      StartSeries.Try t, double share, OptionalDouble plate, double volts) {
+  static Endured.Start start(StartSeries.Try t, double share, OptionalDouble plate, double volts) {
     double given = t.voltAmperes();
     if (t.outcome() == MotorStart.Outcome.STARTED) {
       return new Endured.Start(given, share * given, true);

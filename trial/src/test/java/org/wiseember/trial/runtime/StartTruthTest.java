@@ -105,8 +105,7 @@ public class StartTruthTest {
         Wanted motor = Wanted.of(random, rating);
         for (int k = 0; k < 3; k++) {
           tried.add(
-              MeasuredSupply.start(
-                  made(design, motor, off), METER, OptionalDouble.empty(), VOLTS));
+              MeasuredSupply.start(made(design, motor, off), METER, OptionalDouble.empty(), VOLTS));
         }
       }
       Endured endured = new Endured(List.of(), tried);
@@ -127,8 +126,16 @@ public class StartTruthTest {
       }
     }
     Reporter.log(
-        "Starts: " + right + " of " + sure + " called sure (" + held + " that they go) of " + asked
-            + " come out so " + wrong,
+        "Starts: "
+            + right
+            + " of "
+            + sure
+            + " called sure ("
+            + held
+            + " that they go) of "
+            + asked
+            + " come out so "
+            + wrong,
         true);
     assertTrue(held > 0 && sure - held > 0, "some are called sure either way");
     assertTrue(right >= 0.95 * sure, right + " of " + sure + ": " + wrong);
