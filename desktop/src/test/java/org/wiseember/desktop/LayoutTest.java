@@ -236,14 +236,16 @@ public class LayoutTest {
     full.choose(0);
   }
 
-  /** Every day of the demo with its feeds, and one with the longest names over a fortnight. */
+  /** Days with their appliances and their feeds. */
   private void checkRunTime(Set<String> problems) {
     OpenWindow.onFx(
         () -> {
           full.desk().stage().set(StageName.RUN_TIME);
           return null;
         });
-    for (KeptDay day : List.copyOf(full.desk().dayWork().days())) {
+    List<KeptDay> days = List.copyOf(full.desk().dayWork().days());
+    // The one with the longest names, and the one with most links in its feed.
+    for (KeptDay day : List.of(days.get(days.size() - 1), days.get(2))) {
       OpenWindow.onFx(
           () -> {
             full.desk().dayWork().choose(day);

@@ -11,14 +11,15 @@ import java.util.List;
 import java.util.Locale;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.testfx.api.FxRobot;
-import org.testng.annotations.AfterMethod;
-import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
@@ -27,20 +28,24 @@ import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
 import org.wiseember.core.runtime.WatchSheet;
+import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.workbook.KeptDay;
 import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.day.DayJson;
 
-/** Days laid out in a real window: by keyboard alone, and with the mouse. */
+/**
+ * Days laid out in a real window: by keyboard alone, and with the mouse. The window is opened once;
+ * every test lays out a day of its own.
+ */
 public class RunTimeTest {
   private Path folder;
   private OpenWindow window;
   private FxRobot robot;
 
   /** The demo with its units and runs, and nothing laid out. */
-  @BeforeMethod
+  @BeforeClass
   public void open() throws Exception {
     folder = Files.createTempDirectory("ember-run-time");
     Path file = DemoFile.in(folder);
@@ -52,7 +57,7 @@ public class RunTimeTest {
     window.until(() -> window.desk().chosen().get() != null);
   }
 
-  @AfterMethod(alwaysRun = true)
+  @AfterClass(alwaysRun = true)
   public void close() {
     window.close();
   }
@@ -116,7 +121,8 @@ public class RunTimeTest {
     window.settle();
   }
 
-  @Test
+  /** Before the others: the stage is empty only once. */
+  @Test(priority = -1)
   public void fromAnEmptyStageToAPrintedSheet() throws Exception {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT7);
     window.untilShown("Lay out a day");
@@ -184,8 +190,8 @@ public class RunTimeTest {
     assertEquals(DayJson.read(Files.readString(json)).day().appliances(), day().appliances());
     assertTrue(DayJson.read(Files.readString(json)).unit().isPresent());
     Day last = day();
-    window.close();
-    try (Workbook kept = Workbook.open(folder.resolve("demo.ember"), Clock.systemUTC())) {
+    window.idle();
+    try (Workbook kept = Workbook.read(folder.resolve("demo.ember"), Clock.systemUTC())) {
       assertEquals(kept.days().all().days().get(0).day(), last);
     }
   }
@@ -201,9 +207,23 @@ public class RunTimeTest {
                     Side.AC,
                     List.of(new Stretch(2, 4)),
                     List.of()));
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT7);
-    window.click("add-first-day");
-    window.until(() -> window.desk().dayWork().chosen().get() != null);
+    OpenWindow.onFx(
+        () -> {
+          window.desk().stage().set(StageName.RUN_TIME);
+          window.desk().choose(window.desk().shelf().get(0).unit().id());
+          window.desk().dayWork().add();
+          return null;
+        });
+    window.until(
+        () ->
+            window.desk().chosen().get().unit().name().startsWith("Quernfold")
+                && window.desk().dayWork().chosen().get() != null
+                && day().appliances().isEmpty());
+    window.settle();
+    if (!OpenWindow.onFx(
+        () -> window.node("run-time-DAY") instanceof ToggleButton b && b.isSelected())) {
+      window.click("run-time-DAY");
+    }
     OpenWindow.onFx(
         () -> {
           window.desk().dayWork().change(plain, "Laid out");

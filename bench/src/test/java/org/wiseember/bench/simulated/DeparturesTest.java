@@ -63,7 +63,7 @@ import org.wiseember.core.waveform.WaveformFigures;
  * table of docs/method.md.
  */
 public class DeparturesTest {
-  private static final int UNITS = Integer.getInteger("departures.units", 20);
+  private static final int UNITS = Integer.getInteger("departures.units", 14);
 
   /** Claims drawn for each figure: one alone would leave the share of wrong calls to chance. */
   private static final int CLAIMS = 10;
