@@ -14,9 +14,12 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Set;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.runtime.Watch;
+import org.wiseember.workbook.day.WatchJson;
 
 /** Days on the command line, against figures worked out by hand. */
 public class RunTimeCommandTest {
@@ -44,6 +47,19 @@ public class RunTimeCommandTest {
   private static JsonSchema schema(String name) throws IOException {
     return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
         .getSchema(Files.readString(Path.of("..", "docs", "schemas", name)));
+  }
+
+  /** What is written of a watch is what its schema says, and nothing else is. */
+  @Test
+  public void aWatchIsWrittenAsItsSchemaSays() throws IOException {
+    JsonSchema appliance = schema("appliance.schema.json");
+    ObjectMapper json = new ObjectMapper();
+    String written =
+        WatchJson.write(
+            "Stall fridge", new Watch(25 * 3600 + 780, 2130, 10, 52, 383, Double.NaN, Double.NaN));
+    assertEquals(appliance.validate(json.readTree(written)), Set.of());
+    assertFalse(
+        appliance.validate(json.readTree(written.replace("\"wattHours\"", "\"kWh\""))).isEmpty());
   }
 
   private Outcome run(String day, String... more) throws IOException {

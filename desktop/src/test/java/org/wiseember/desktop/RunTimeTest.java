@@ -27,7 +27,6 @@ import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
-import org.wiseember.core.runtime.WatchSheet;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.workbook.KeptDay;
@@ -43,6 +42,7 @@ public class RunTimeTest {
   private Path folder;
   private OpenWindow window;
   private FxRobot robot;
+  private Keys keys;
 
   /** The demo with its units and runs, and nothing laid out. */
   @BeforeClass
@@ -54,6 +54,7 @@ public class RunTimeTest {
     }
     window = OpenWindow.on(file);
     robot = window.robot();
+    keys = new Keys(window);
     window.until(() -> window.desk().chosen().get() != null);
   }
 
@@ -70,48 +71,6 @@ public class RunTimeTest {
     return day().appliances().get(place);
   }
 
-  /** Tab until something has the keyboard. */
-  private void tabTo(String id) {
-    window.node(id);
-    for (int i = 0; i < 120; i++) {
-      Node now = window.focused();
-      if (now != null && id.equals(now.getId())) {
-        return;
-      }
-      robot.push(KeyCode.TAB);
-    }
-    throw new AssertionError("Tab does not lead to " + id);
-  }
-
-  private void fill(String id, String text) {
-    tabTo(id);
-    robot.push(KeyCode.CONTROL, KeyCode.A);
-    robot.write(text);
-    robot.push(KeyCode.ENTER);
-    window.settle();
-  }
-
-  private void press(String id) {
-    tabTo(id);
-    robot.push(KeyCode.ENTER);
-    window.settle();
-  }
-
-  /** From the chosen one of a row of choices to another, by the arrows. */
-  private void choose(String chosen, String wanted) {
-    tabTo(chosen);
-    for (int i = 0; i < 6; i++) {
-      Node now = window.focused();
-      if (now != null && wanted.equals(now.getId())) {
-        window.settle();
-        return;
-      }
-      robot.push(KeyCode.RIGHT);
-      window.settle();
-    }
-    throw new AssertionError("the arrows do not lead from " + chosen + " to " + wanted);
-  }
-
   private void outcomeOf(Day wanted) {
     window.until(
         () -> {
@@ -126,30 +85,30 @@ public class RunTimeTest {
   public void fromAnEmptyStageToAPrintedSheet() throws Exception {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT7);
     window.untilShown("Lay out a day");
-    press("add-first-day");
+    keys.press("add-first-day");
     window.until(() -> window.desk().dayWork().chosen().get() != null);
-    fill("day-title", "Dumpling stall");
-    fill("day-start", "17:00");
-    fill("day-hours", "10");
+    keys.fill("day-title", "Dumpling stall");
+    keys.fill("day-start", "17:00");
+    keys.fill("day-hours", "10");
     window.until(() -> day().plan().hours() == 10);
-    press("add-appliance");
+    keys.press("add-appliance");
     window.until(() -> day().appliances().size() == 1);
-    fill("appliance-name", "Steamer");
-    choose("appliance-use-STEADY", "appliance-use-CYCLING");
-    fill("appliance-watts", "480");
-    fill("appliance-energy", "165");
-    choose("appliance-origin-NOT_SAID", "appliance-origin-WATCHED");
-    fill("appliance-times", "18:00-22:00");
+    keys.fill("appliance-name", "Steamer");
+    keys.choose("appliance-use-STEADY", "appliance-use-CYCLING");
+    keys.fill("appliance-watts", "480");
+    keys.fill("appliance-energy", "165");
+    keys.choose("appliance-origin-NOT_SAID", "appliance-origin-WATCHED");
+    keys.fill("appliance-times", "18:00-22:00");
     window.until(() -> appliance(0).on().equals(List.of(new Stretch(1, 5))));
-    press("appliance-done");
-    press("add-appliance");
+    keys.press("appliance-done");
+    keys.press("add-appliance");
     window.until(() -> day().appliances().size() == 2);
-    fill("appliance-name", "Mixer");
-    choose("appliance-use-STEADY", "appliance-use-SHORT");
-    fill("appliance-watts", "410");
-    fill("appliance-minutes", "6");
-    fill("appliance-start", "1900");
-    fill("appliance-times", "19:00, 20:30");
+    keys.fill("appliance-name", "Mixer");
+    keys.choose("appliance-use-STEADY", "appliance-use-SHORT");
+    keys.fill("appliance-watts", "410");
+    keys.fill("appliance-minutes", "6");
+    keys.fill("appliance-start", "1900");
+    keys.fill("appliance-times", "19:00, 20:30");
     window.until(() -> appliance(1).at().equals(List.of(2.0, 3.5)));
     assertEquals(appliance(0).draw().use(), Draw.Use.CYCLING);
     assertEquals(appliance(0).draw().wattHours(), 165.0);
@@ -157,12 +116,12 @@ public class RunTimeTest {
     assertEquals(appliance(1).draw().startVa(), 1900.0);
     assertEquals(appliance(1).draw().minutes(), 6.0);
     // Something that cannot be is said and changes nothing.
-    fill("appliance-times", "25:00");
+    keys.fill("appliance-times", "25:00");
     window.untilShown("holds no time of day");
     assertEquals(appliance(1).at(), List.of(2.0, 3.5));
-    press("appliance-done");
+    keys.press("appliance-done");
     // The bar moves by its arrows and grows with Shift; undo takes that back.
-    tabTo("bar-0-0");
+    keys.tabTo("bar-0-0");
     robot.push(KeyCode.RIGHT);
     window.until(() -> appliance(0).on().equals(List.of(new Stretch(1.25, 5.25))));
     window.settle();
@@ -174,8 +133,8 @@ public class RunTimeTest {
     outcomeOf(day());
     window.untilShown("Start of Mixer");
     Path sheet = folder.resolve("sheet.pdf");
-    fill("day-file", sheet.toString());
-    press("save-day-pdf");
+    keys.fill("day-file", sheet.toString());
+    keys.press("save-day-pdf");
     window.untilShown("Saved " + sheet);
     try (PDDocument pdf = Loader.loadPDF(sheet.toFile())) {
       String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
@@ -184,7 +143,7 @@ public class RunTimeTest {
       assertTrue(text.contains("Lasts until") || text.contains("Runs out"), text);
       assertTrue(text.toLowerCase(Locale.ROOT).contains("licensed electrician"), text);
     }
-    press("save-day-json");
+    keys.press("save-day-json");
     Path json = folder.resolve("sheet.json");
     window.untilShown("Saved " + json);
     assertEquals(DayJson.read(Files.readString(json)).day().appliances(), day().appliances());
@@ -339,9 +298,9 @@ public class RunTimeTest {
     window.replace("watch-highest", "383");
     window.click("keep-watch");
     window.until(() -> appliance(0).draw().origin() == Draw.Origin.WATCHED);
-    window.until(() -> window.desk().dayWork().watches().size() == 2);
-    Watches.Kept kept = window.desk().dayWork().watches().get(1);
-    window.untilShown(WatchSheet.of(kept.watch()).mean().words() + " on average");
+    window.until(() -> window.desk().beside().watches().size() == 2);
+    Watches.Kept kept = window.desk().beside().watches().get(1);
+    window.untilShown(kept.sheet().mean().words() + " on average");
     window.untilShown("a heater that defrosts or preheats");
     assertEquals(appliance(0).draw().wattHours(), 2130 / (25 + 13 / 60.0), 1e-9);
     assertEquals(appliance(0).draw().watts(), 383.0);
@@ -355,6 +314,6 @@ public class RunTimeTest {
           window.desk().undo();
           return null;
         });
-    window.until(() -> window.desk().dayWork().watches().size() == 1);
+    window.until(() -> window.desk().beside().watches().size() == 1);
   }
 }

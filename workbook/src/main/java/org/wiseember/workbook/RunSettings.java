@@ -70,6 +70,20 @@ public record RunSettings(
     return new RunSettings(0, 0, accuracy, Map.of(), source, 0, List.of(), List.of(), Map.of());
   }
 
+  /** The same at an outlet of so many volts; NaN where nobody says. */
+  RunSettings at(double outletVolts) {
+    return new RunSettings(
+        loadWatts,
+        Double.isNaN(outletVolts) ? 0 : outletVolts,
+        accuracy,
+        corrections,
+        source,
+        seed,
+        faults,
+        loads,
+        particulars);
+  }
+
   /** Readings put through the corrections of their meters. */
   public Trace corrected(Trace raw) {
     if (corrections.isEmpty()) {

@@ -23,6 +23,14 @@ public final class RunSubjects {
                 r.getString(3)));
   }
 
+  /** The one of that kind and name, which is a new one where there is none. */
+  public RunSubject named(RunSubject.Kind kind, String name) {
+    return all().stream()
+        .filter(s -> s.kind() == kind && s.name().equals(name))
+        .findFirst()
+        .orElseGet(() -> add(kind, name));
+  }
+
   public RunSubject add(RunSubject.Kind kind, String name) {
     long id =
         workbook.update(

@@ -6,8 +6,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.wiseember.core.runtime.Watch;
+import org.wiseember.core.runtime.WatchLog;
+import org.wiseember.core.runtime.WatchSheet;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Plausible;
+import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
+import org.wiseember.core.uncertainty.AssumedMeter;
+import org.wiseember.core.uncertainty.MeterClass;
 
 /**
  * Appliances that were watched: each is a run of an appliance, with what was read off as typed
@@ -16,6 +22,8 @@ import org.wiseember.core.trace.Trace;
 public final class Watches {
   /** Kind of such a run. */
   public static final String KIND = "watch";
+
+  private static final Series NOT_LOGGED = Trace.empty().series(Channel.AC_POWER);
 
   private static final String COUNTER = "counter";
   private static final String RUNNING = "running";
@@ -31,10 +39,19 @@ public final class Watches {
   /**
    * A watch that is kept.
    *
-   * @param runId key of its run
    * @param name of the appliance
+   * @param watch as it was read off, or as its log has it
+   * @param sheet what it comes to
+   * @param log what its log tells beyond that; empty for one that was read off
+   * @param watts as logged; empty for one that was read off
    */
-  public record Kept(long runId, String name, Instant at, Watch watch) {}
+  public record Kept(
+      Run run, String name, Watch watch, WatchSheet sheet, Optional<WatchLog> log, Series watts) {
+    /** Key of its run. */
+    public long runId() {
+      return run.id();
+    }
+  }
 
   /** Every watch that was not taken away, oldest first; one that cannot be read is left out. */
   public List<Kept> all() {
@@ -51,32 +68,52 @@ public final class Watches {
     return all;
   }
 
-  private Optional<Kept> read(Run run, String name) {
+  /** One watch; empty where its run cannot be read. */
+  public Optional<Kept> read(Run run, String name) {
     try {
-      List<KeptReading> typed = workbook.typedReadings().of(run.id());
-      Optional<KeptReading> counter =
-          typed.stream().filter(r -> r.meter().equals(COUNTER)).findFirst();
-      if (counter.isEmpty()) {
-        return Optional.empty();
-      }
-      KeptReading c = counter.get();
-      return Optional.of(
-          new Kept(
-              run.id(),
-              name,
-              run.startedAt(),
-              new Watch(
-                  c.seconds(),
-                  c.value(),
-                  c.resolution(),
-                  value(typed, RUNNING, Channel.AC_POWER),
-                  value(typed, HIGHEST, Channel.AC_POWER),
-                  value(typed, HIGHEST, Channel.APPARENT_POWER),
-                  value(typed, AT_START, Channel.APPARENT_POWER))));
+      return run.settings().source() == RunSettings.Source.BY_HAND
+          ? typed(run, name)
+          : Optional.of(logged(run, name));
     } catch (WorkbookException | IllegalArgumentException damaged) {
       // What is wrong with its readings is said where all runs are looked through.
       return Optional.empty();
     }
+  }
+
+  private Kept logged(Run run, String name) {
+    Trace readings = Plausible.readings(run.settings().corrected(workbook.runs().trace(run)));
+    WatchLog log = WatchLog.of(readings);
+    MeterClass meter =
+        run.settings()
+            .meterClass(Channel.AC_POWER)
+            .orElseGet(() -> AssumedMeter.of(Channel.AC_POWER.unit()));
+    return new Kept(
+        run,
+        name,
+        log.watch(),
+        WatchSheet.of(log, meter),
+        Optional.of(log),
+        readings.series(Channel.AC_POWER));
+  }
+
+  private Optional<Kept> typed(Run run, String name) {
+    List<KeptReading> typed = workbook.typedReadings().of(run.id());
+    return typed.stream()
+        .filter(r -> r.meter().equals(COUNTER))
+        .findFirst()
+        .map(
+            c ->
+                new Watch(
+                    c.seconds(),
+                    c.value(),
+                    c.resolution(),
+                    value(typed, RUNNING, Channel.AC_POWER),
+                    value(typed, HIGHEST, Channel.AC_POWER),
+                    value(typed, HIGHEST, Channel.APPARENT_POWER),
+                    value(typed, AT_START, Channel.APPARENT_POWER)))
+        .map(
+            watch ->
+                new Kept(run, name, watch, WatchSheet.of(watch), Optional.empty(), NOT_LOGGED));
   }
 
   private static double value(List<KeptReading> typed, String meter, Channel channel) {
@@ -94,33 +131,39 @@ public final class Watches {
    * @return it as it is kept
    */
   public Kept keep(String name, Watch watch, Instant endedAt) {
-    RunSubject subject =
-        workbook.runSubjects().all().stream()
-            .filter(s -> s.kind() == RunSubject.Kind.APPLIANCE && s.name().equals(name))
-            .findFirst()
-            .orElseGet(() -> workbook.runSubjects().add(RunSubject.Kind.APPLIANCE, name));
+    RunSubject subject = workbook.runSubjects().named(RunSubject.Kind.APPLIANCE, name);
     Instant began = endedAt.minusSeconds((long) watch.seconds());
-    long run =
-        workbook
-            .runs()
-            .add(
-                new NewRun(
-                    RunOf.subject(subject.id()),
-                    KIND,
-                    "Watch of " + name,
-                    began,
-                    RunSettings.of(RunSettings.Source.BY_HAND, Map.of())),
-                Run.State.DONE,
-                "",
-                Trace.empty(),
-                List.of());
-    keep(run, watch, RUNNING, Channel.AC_POWER, watch.runningWatts(), 1);
-    keep(run, watch, HIGHEST, Channel.AC_POWER, watch.highestWatts(), 1);
-    keep(run, watch, HIGHEST, Channel.APPARENT_POWER, watch.highestVa(), 1);
-    keep(run, watch, AT_START, Channel.APPARENT_POWER, watch.startVa(), 1);
-    // Last: without its counter a watch is none, should the program end in between.
-    keep(run, watch, COUNTER, Channel.AC_ENERGY, watch.wattHours(), watch.step());
-    return new Kept(run, name, began, watch);
+    long[] id = new long[1];
+    workbook.allOrNothing(
+        () -> {
+          long run =
+              workbook
+                  .runs()
+                  .add(
+                      new NewRun(
+                          RunOf.subject(subject.id()),
+                          KIND,
+                          "Watch of " + name,
+                          began,
+                          RunSettings.of(RunSettings.Source.BY_HAND, Map.of())),
+                      Run.State.DONE,
+                      "",
+                      Trace.empty(),
+                      List.of());
+          keep(run, watch, COUNTER, Channel.AC_ENERGY, watch.wattHours(), watch.step());
+          keep(run, watch, RUNNING, Channel.AC_POWER, watch.runningWatts(), 1);
+          keep(run, watch, HIGHEST, Channel.AC_POWER, watch.highestWatts(), 1);
+          keep(run, watch, HIGHEST, Channel.APPARENT_POWER, watch.highestVa(), 1);
+          keep(run, watch, AT_START, Channel.APPARENT_POWER, watch.startVa(), 1);
+          id[0] = run;
+        });
+    return new Kept(
+        workbook.runs().byId(id[0]).orElseThrow(),
+        name,
+        watch,
+        WatchSheet.of(watch),
+        Optional.empty(),
+        NOT_LOGGED);
   }
 
   private void keep(

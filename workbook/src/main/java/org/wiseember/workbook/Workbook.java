@@ -259,6 +259,11 @@ public final class Workbook implements AutoCloseable {
     return new Watches(this);
   }
 
+  /** The mains and generators that were tried by themselves. */
+  public Sources sources() {
+    return new Sources(this);
+  }
+
   /** The days that were laid out. */
   public Days days() {
     return new Days(this);

@@ -16,6 +16,7 @@ import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -25,6 +26,7 @@ import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.Feed;
+import org.wiseember.core.runtime.Leg;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
 import org.wiseember.core.runtime.UnitSupply;
@@ -80,7 +82,9 @@ public class DaysTest {
               random.nextBoolean() ? NO : 100 + random.nextInt(3000),
               Draw.Origin.values()[random.nextInt(Draw.Origin.values().length)],
               random.nextInt(30) / 100.0);
-      all.add(new Appliance("thing " + i, draw, random.nextBoolean() ? Side.AC : Side.DC, on, at));
+      Leg leg = Leg.values()[random.nextInt(3)];
+      Side side = random.nextBoolean() ? Side.AC : Side.DC;
+      all.add(new Appliance("thing " + i, draw, side, on, at, leg));
     }
     return new Day(
         "day “" + random.nextInt(100) + "”",
@@ -88,7 +92,8 @@ public class DaysTest {
         new DayPlan(hours, all, random.nextBoolean()),
         random.nextInt(101),
         random.nextInt(30),
-        random.nextBoolean() ? Optional.empty() : Optional.of(feed(random)));
+        random.nextBoolean() ? Optional.empty() : Optional.of(feed(random)),
+        random.nextBoolean() ? OptionalDouble.empty() : OptionalDouble.of(random.nextInt(-40, 60)));
   }
 
   private static Feed.Root feed(SplittableRandom random) {
@@ -128,6 +133,10 @@ public class DaysTest {
     assertEquals(is.plan().hours(), was.plan().hours());
     assertEquals(is.plan().acAlwaysOn(), was.plan().acAlwaysOn());
     assertEquals(is.charge(), was.charge());
+    assertEquals(is.celsius(), was.celsius());
+    assertEquals(
+        is.appliances().stream().map(Appliance::leg).toList(),
+        was.appliances().stream().map(Appliance::leg).toList());
     assertEquals(is.reserve(), was.reserve());
     assertEquals(is.appliances().size(), was.appliances().size());
     for (int i = 0; i < was.appliances().size(); i++) {

@@ -50,6 +50,15 @@ final class Agenda {
     return sips;
   }
 
+  /** What hangs on the outlets, in the order it comes on; of two at once the first in the list. */
+  List<Going> atOutlets() {
+    return goings.stream()
+        .filter(g -> g.appliance().side() == Side.AC)
+        .sorted(
+            Comparator.comparingDouble((Going g) -> g.when().from()).thenComparingInt(Going::place))
+        .toList();
+  }
+
   /**
    * A time in which all watts stand.
    *

@@ -10,8 +10,10 @@ import java.util.List;
  * @param side the outputs it hangs on
  * @param on when it is on, for one that is steady or cycles
  * @param at moments at which a short use or a go begins, h after the start
+ * @param leg which of two joined units it hangs on; of no account for one alone
  */
-public record Appliance(String name, Draw draw, Side side, List<Stretch> on, List<Double> at) {
+public record Appliance(
+    String name, Draw draw, Side side, List<Stretch> on, List<Double> at, Leg leg) {
   private static final double MINUTES = 60;
 
   public Appliance {
@@ -20,9 +22,38 @@ public record Appliance(String name, Draw draw, Side side, List<Stretch> on, Lis
     at = draw.use().atMoments() ? List.copyOf(at) : List.of();
   }
 
+  /** One that lies across both of two joined units. */
+  public Appliance(String name, Draw draw, Side side, List<Stretch> on, List<Double> at) {
+    this(name, draw, side, on, at, Leg.BOTH);
+  }
+
   /** The same, drawing so many times as much. */
   Appliance times(double factor) {
-    return new Appliance(name, draw.times(factor), side, on, at);
+    return drawing(draw.times(factor));
+  }
+
+  /** What one of two joined units gives of it. */
+  Appliance halved() {
+    return drawing(draw.halved());
+  }
+
+  private Appliance drawing(Draw other) {
+    return new Appliance(name, other, side, on, at, leg);
+  }
+
+  /** The same under another name. */
+  public Appliance named(String other) {
+    return new Appliance(other, draw, side, on, at, leg);
+  }
+
+  /** The same on other outputs. */
+  public Appliance on(Side outputs) {
+    return new Appliance(name, draw, outputs, on, at, leg);
+  }
+
+  /** The same on another of two joined units. */
+  public Appliance on(Leg other) {
+    return new Appliance(name, draw, side, on, at, other);
   }
 
   /** The same as sure as that. */
@@ -36,18 +67,18 @@ public record Appliance(String name, Draw draw, Side side, List<Stretch> on, Lis
    */
   public Appliance with(Draw other) {
     if (other.use().atMoments() && !draw.use().atMoments()) {
-      return new Appliance(name, other, side, on, on.stream().map(Stretch::from).toList());
+      return new Appliance(name, other, side, on, on.stream().map(Stretch::from).toList(), leg);
     }
     if (draw.use().atMoments() && !other.use().atMoments()) {
       List<Stretch> hours = at.stream().map(h -> new Stretch(h, h + 1)).toList();
-      return new Appliance(name, other, side, hours, at);
+      return new Appliance(name, other, side, hours, at, leg);
     }
-    return new Appliance(name, other, side, on, at);
+    return drawing(other);
   }
 
   /** The same at other times. */
   public Appliance at(List<Stretch> stretches, List<Double> moments) {
-    return new Appliance(name, draw, side, stretches, moments);
+    return new Appliance(name, draw, side, stretches, moments, leg);
   }
 
   /** The same so many hours later; earlier for a negative number. */

@@ -80,13 +80,7 @@ public record Asked(
   }
 
   private static List<Moment> moments(Agenda agenda) {
-    List<Agenda.Going> all =
-        agenda.goings().stream()
-            .filter(g -> g.appliance().side() == Side.AC)
-            .sorted(
-                Comparator.comparingDouble((Agenda.Going g) -> g.when().from())
-                    .thenComparingInt(Agenda.Going::place))
-            .toList();
+    List<Agenda.Going> all = agenda.atOutlets();
     double[] hours =
         all.stream()
             .flatMapToDouble(g -> DoubleStream.of(g.when().from(), g.when().to()))

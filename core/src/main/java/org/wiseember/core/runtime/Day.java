@@ -5,6 +5,7 @@ import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * A day somebody lays out: what is on when, from when on, and what feeds the unit meanwhile.
@@ -15,6 +16,7 @@ import java.util.Optional;
  * @param charge of the unit at the start, %
  * @param reserve at which it counts as empty, %
  * @param feed what charges it meanwhile
+ * @param celsius of the pack, °C; empty where nobody says, for a room
  */
 public record Day(
     String title,
@@ -22,19 +24,34 @@ public record Day(
     DayPlan plan,
     double charge,
     double reserve,
-    Optional<Feed.Root> feed) {
+    Optional<Feed.Root> feed,
+    OptionalDouble celsius) {
   /** A day on which nothing is on yet, from a full unit. */
   public static Day empty(String title, LocalTime start, double hours) {
-    return new Day(title, start, new DayPlan(hours, List.of(), false), 100, 0, Optional.empty());
+    return new Day(
+        title,
+        start,
+        new DayPlan(hours, List.of(), false),
+        100,
+        0,
+        Optional.empty(),
+        OptionalDouble.empty());
   }
 
   public Day {
     RunTimeCase.check(charge, reserve, feed);
+    celsius.ifPresent(Day::check);
+  }
+
+  private static void check(double celsius) {
+    if (!(celsius >= -40 && celsius <= 60)) {
+      throw new IllegalArgumentException("a pack works between -40 and 60 °C");
+    }
   }
 
   /** The day on a unit. */
   public RunTimeCase on(UnitSupply unit) {
-    return new RunTimeCase(unit, plan, charge, reserve, feed);
+    return new RunTimeCase(unit, plan, charge, reserve, feed, celsius);
   }
 
   public List<Appliance> appliances() {
@@ -43,7 +60,7 @@ public record Day(
 
   /** The same under another title. */
   public Day titled(String other) {
-    return new Day(other, start, plan, charge, reserve, feed);
+    return new Day(other, start, plan, charge, reserve, feed, celsius);
   }
 
   /**
@@ -56,7 +73,7 @@ public record Day(
     double later =
         (minutes > 720 ? minutes - 1440 : minutes < -720 ? minutes + 1440 : minutes) / 60;
     List<Appliance> moved = appliances().stream().map(a -> a.later(later)).toList();
-    return new Day(title, other, plan.with(moved), charge, reserve, feed);
+    return new Day(title, other, plan.with(moved), charge, reserve, feed, celsius);
   }
 
   /** The same over so many hours, with the AC output always on or not. */
@@ -66,16 +83,21 @@ public record Day(
 
   /** The same from another charge, down to another reserve. */
   public Day charged(double percent, double keptBack) {
-    return new Day(title, start, plan, percent, keptBack, feed);
+    return new Day(title, start, plan, percent, keptBack, feed, celsius);
   }
 
   /** The same with another feed, or none. */
   public Day fed(Optional<Feed.Root> other) {
-    return new Day(title, start, plan, charge, reserve, other);
+    return new Day(title, start, plan, charge, reserve, other, celsius);
+  }
+
+  /** The same with its pack so warm, or in a room. */
+  public Day at(OptionalDouble packCelsius) {
+    return new Day(title, start, plan, charge, reserve, feed, packCelsius);
   }
 
   private Day with(DayPlan other) {
-    return new Day(title, start, other, charge, reserve, feed);
+    return new Day(title, start, other, charge, reserve, feed, celsius);
   }
 
   /** The same with other appliances. */

@@ -13,8 +13,10 @@ import org.wiseember.core.capacity.EnergyLeft;
  * @param growing c, 1 ÷ (W·Wh)
  * @param idleWatts drawn while the output is on, W
  * @param directShare share an hour takes for each watt at a DC port, 1 ÷ Wh
+ * @param fedShare share an hour of a watt fed puts back, 1 ÷ Wh
  */
-public record EnergyCurve(double capacity, double growing, double idleWatts, double directShare) {
+public record EnergyCurve(
+    double capacity, double growing, double idleWatts, double directShare, double fedShare) {
   /** AC gives about so much of what DC gives: common practice, no published source. */
   private static final double INVERTER = 0.9;
 
@@ -35,7 +37,7 @@ public record EnergyCurve(double capacity, double growing, double idleWatts, dou
             .min(Comparator.comparingDouble(Usable::watts))
             .map(p -> 1 / p.wattHours())
             .orElse(fit[0] * INVERTER);
-    return new EnergyCurve(1 / fit[0], fit[1], idle, direct);
+    return new EnergyCurve(1 / fit[0], fit[1], idle, direct, direct);
   }
 
   /** Least squares on P ÷ E in 1 ÷ C and c, weighted by U where all have one. */
@@ -77,8 +79,14 @@ public record EnergyCurve(double capacity, double growing, double idleWatts, dou
     return ac + dcWatts * directShare;
   }
 
+  /** The same of a pack that gives this share of what it holds; it takes as much as ever. */
+  EnergyCurve giving(double share) {
+    return new EnergyCurve(
+        capacity * share, growing / share, idleWatts, directShare / share, fedShare);
+  }
+
   /** Of a full unit, what an hour of a feed puts back. */
   public double shareFed(double watts) {
-    return watts * directShare;
+    return watts * fedShare;
   }
 }

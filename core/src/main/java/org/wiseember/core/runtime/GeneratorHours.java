@@ -12,7 +12,7 @@ public final class GeneratorHours {
   /** Hours a day; empty where no feed brings anything in, or a day would not be enough. */
   public static OptionalDouble of(RunTimeCase asked, Course course) {
     double into = course.feed().map(f -> f.flow().intoUnit()).orElse(0.0);
-    EnergyCurve curve = EnergyCurve.of(asked.unit());
+    EnergyCurve curve = asked.curve();
     double hours = need(asked.plan(), curve) * DAY / asked.plan().hours() / curve.shareFed(into);
     boolean runs = course.feed().filter(f -> !Double.isNaN(f.sourceLoad())).isPresent();
     return runs && into > 0 && Double.isFinite(into) && hours <= DAY

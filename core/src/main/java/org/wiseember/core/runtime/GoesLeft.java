@@ -14,13 +14,13 @@ public record GoesLeft(String name, int alone, int leastAlone, int more) {
   /** Of one appliance of a plan that is used by the go. */
   public static GoesLeft of(RunTimeCase asked, Course course, Appliance appliance) {
     Draw draw = appliance.draw();
-    EnergyCurve curve = EnergyCurve.of(asked.unit());
+    EnergyCurve curve = asked.curve();
     double share = share(curve, appliance);
     double given = (asked.charge() - asked.reserve()) / PERCENT;
     double left = (course.chargeAtEnd() - asked.reserve()) / PERCENT;
     double worse =
         asked.varied().stream()
-            .map(v -> EnergyCurve.of(v.less().unit()))
+            .map(v -> v.less().curve())
             .mapToDouble(c -> share(c, appliance))
             .max()
             .orElse(share);

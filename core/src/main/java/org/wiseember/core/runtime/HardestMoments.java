@@ -26,13 +26,7 @@ record HardestMoments(
    */
   static HardestMoments of(
       Agenda agenda, double outputWatts, double startVa, DoublePredicate asked) {
-    List<Agenda.Going> all =
-        agenda.goings().stream()
-            .filter(g -> g.appliance().side() == Side.AC)
-            .sorted(
-                Comparator.comparingDouble((Agenda.Going g) -> g.when().from())
-                    .thenComparingInt(Agenda.Going::place))
-            .toList();
+    List<Agenda.Going> all = agenda.atOutlets();
     List<Agenda.Going> on = new ArrayList<>();
     Optional<Course.Overload> first = Optional.empty();
     Optional<Course.HardStart> hardest = Optional.empty();

@@ -16,19 +16,26 @@ public record InTurn(List<Double> ends, OptionalDouble runsOut) {
     ends = List.copyOf(ends);
   }
 
-  /** Of a day on these units, in this order; none of them is fed meanwhile. */
+  private static final double FULL = 100;
+
+  /**
+   * Of a day on these units, in this order; none of them is fed meanwhile. The first begins at the
+   * charge of the day, the others full.
+   */
   public static InTurn of(Day day, List<UnitSupply> units) {
     List<Double> ends = new ArrayList<>();
     double hour = 0;
+    double charge = day.charge();
     for (UnitSupply unit : units) {
       Optional<DayPlan> rest = day.plan().after(hour);
       if (rest.isEmpty()) {
         break;
       }
       OptionalDouble end =
-          new RunTimeCase(unit, rest.get(), day.charge(), day.reserve(), Optional.empty())
+          new RunTimeCase(unit, rest.get(), charge, day.reserve(), Optional.empty(), day.celsius())
               .course()
               .runsOut();
+      charge = FULL;
       if (end.isEmpty()) {
         return new InTurn(ends, OptionalDouble.empty());
       }

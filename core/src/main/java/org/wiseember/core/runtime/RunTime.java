@@ -34,7 +34,7 @@ public final class RunTime {
 
   private RunTime(RunTimeCase asked) {
     this.unit = asked.unit();
-    this.curve = EnergyCurve.of(unit);
+    this.curve = asked.curve();
     this.plan = asked.plan();
     this.agenda = new Agenda(plan);
     this.feed = asked.feed();
@@ -137,7 +137,7 @@ public final class RunTime {
     boolean past = carried(hour);
     double out = curve.shareAnHour(past ? 0 : ac, acOn && !past, dc);
     boolean full = charge >= FULL - NOTHING;
-    double takes = full ? out / curve.directShare() : Double.POSITIVE_INFINITY;
+    double takes = full ? out / curve.shareFed(1) : Double.POSITIVE_INFINITY;
     FeedFlow flow = feed.map(f -> FeedFlow.of(f, hour, held, takes)).orElse(null);
     double in = flow == null ? 0 : flow.intoUnit();
     double net = curve.shareFed(in) - out;

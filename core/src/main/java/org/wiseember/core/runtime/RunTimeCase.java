@@ -3,6 +3,7 @@ package org.wiseember.core.runtime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.wiseember.core.capacity.EnergyLeft;
 import org.wiseember.core.quantity.Figures;
 
@@ -12,9 +13,15 @@ import org.wiseember.core.quantity.Figures;
  * @param charge at the start, %
  * @param reserve at which it counts as empty, %
  * @param feed what charges it meanwhile, or hands the mains through
+ * @param celsius of its pack, °C; empty where nobody says, for a room
  */
 public record RunTimeCase(
-    UnitSupply unit, DayPlan plan, double charge, double reserve, Optional<Feed.Root> feed) {
+    UnitSupply unit,
+    DayPlan plan,
+    double charge,
+    double reserve,
+    Optional<Feed.Root> feed,
+    OptionalDouble celsius) {
   /**
    * Of what an hour at the rating takes, the part that grows with the square of the load: about so
    * much in the units at hand; common practice, no published source.
@@ -23,6 +30,12 @@ public record RunTimeCase(
 
   public RunTimeCase {
     check(charge, reserve, feed);
+  }
+
+  /** One in a room. */
+  public RunTimeCase(
+      UnitSupply unit, DayPlan plan, double charge, double reserve, Optional<Feed.Root> feed) {
+    this(unit, plan, charge, reserve, feed, OptionalDouble.empty());
   }
 
   /** Refuses a charge that is none and a feed that nothing limits. */
@@ -34,6 +47,11 @@ public record RunTimeCase(
       throw new IllegalArgumentException(
           "nothing limits what the feed gives; give its source va or watts, or a link amps or watts");
     }
+  }
+
+  /** What loads take of a full unit, in its pack's cold. */
+  EnergyCurve curve() {
+    return EnergyCurve.of(unit).giving(Cold.share(celsius));
   }
 
   /** How it goes. */
@@ -51,7 +69,7 @@ public record RunTimeCase(
 
   /** The same with nothing brought in. */
   public RunTimeCase withoutFeed() {
-    return new RunTimeCase(unit, plan, charge, reserve, Optional.empty());
+    return new RunTimeCase(unit, plan, charge, reserve, Optional.empty(), celsius);
   }
 
   /**
@@ -66,12 +84,12 @@ public record RunTimeCase(
 
   /** The same with another plan. */
   public RunTimeCase planning(DayPlan other) {
-    return new RunTimeCase(unit, other, charge, reserve, feed);
+    return new RunTimeCase(unit, other, charge, reserve, feed, celsius);
   }
 
   /** The same on another unit. */
   public RunTimeCase on(UnitSupply other) {
-    return new RunTimeCase(other, plan, charge, reserve, feed);
+    return new RunTimeCase(other, plan, charge, reserve, feed, celsius);
   }
 
   /**
@@ -107,6 +125,15 @@ public record RunTimeCase(
               on(unit.labelled(unit.labelWattHours() * (1 + part))),
               on(unit.labelled(unit.labelWattHours() * (1 - part)))));
     }
+    if (Cold.halfWidth(celsius) > 0) {
+      double part = Cold.halfWidth(celsius) / Cold.share(celsius);
+      all.add(
+          new Varied(
+              "What the cold takes, half of it either way",
+              true,
+              holding(1 + part),
+              holding(1 - part)));
+    }
     return all;
   }
 
@@ -117,7 +144,12 @@ public record RunTimeCase(
             plan.appliances().stream().map(a -> a.times(1 + sign * a.draw().share95())).toList()),
         charge,
         reserve,
-        feed);
+        feed,
+        celsius);
+  }
+
+  private RunTimeCase holding(double factor) {
+    return on(unit.holding(factor));
   }
 
   private List<Varied> varied(int place, boolean direct) {

@@ -27,6 +27,8 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
   /** So many moments beside the corners of the line are enough to draw its band. */
   private static final int MOMENTS = 80;
 
+  private static final double PERCENT = 100;
+
   /**
    * Charge at a moment with how sure it is.
    *
@@ -70,6 +72,24 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
               "overload_after_end",
               "The overload comes after it has run out; it is one only if it is charged before."));
     }
+    double share = Cold.share(asked.celsius());
+    if (share < 1) {
+      all.add(
+          new Warning(
+              "cold",
+              "At "
+                  + Figures.plain(asked.celsius().orElseThrow())
+                  + " °C about "
+                  + Figures.fixed(PERCENT * (1 - share), 0)
+                  + " % less comes out than in a room."));
+    }
+    if (asked.feed().isPresent() && asked.celsius().orElse(Cold.ROOM) < Cold.FREEZING) {
+      all.add(
+          new Warning(
+              "too_cold_to_charge",
+              "Below freezing lithium must not be charged, and good units refuse: what is fed counts"
+                  + " only if its pack is warmed."));
+    }
     course
         .feed()
         .ifPresent(f -> f.flow().warnings().forEach(w -> all.add(new Warning("feed_volts", w))));
@@ -99,7 +119,7 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
       this.asked = asked;
       this.course = course;
       this.without = without;
-      this.curve = EnergyCurve.of(asked.unit());
+      this.curve = asked.curve();
       this.tried = tried(asked);
       this.triedWithout = asked.feed().isPresent() ? tried(asked.withoutFeed()) : tried;
     }

@@ -28,7 +28,7 @@ public record SmallestUnit(
       hours += span.watts() > 0 ? length : 0;
     }
     double mean = hours > 0 ? energy / hours : Double.NaN;
-    double given = mean / EnergyCurve.of(asked.unit()).shareAnHour(mean, true, 0);
+    double given = mean / asked.curve().shareAnHour(mean, true, 0);
     HardestMoments moments =
         HardestMoments.of(agenda, Double.MAX_VALUE, Double.MAX_VALUE, h -> true);
     return new SmallestUnit(
@@ -42,7 +42,7 @@ public record SmallestUnit(
   /** With nothing brought in, what a plan takes of a unit goes down as the unit grows. */
   private static double byNeed(RunTimeCase asked) {
     double given = (asked.charge() - asked.reserve()) / 100;
-    return GeneratorHours.need(asked.plan(), EnergyCurve.of(asked.unit())) / given;
+    return GeneratorHours.need(asked.plan(), asked.curve()) / given;
   }
 
   private static double byTrying(RunTimeCase asked) {

@@ -9,15 +9,17 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
+import org.wiseember.core.uncertainty.MeterClass;
 
 /**
  * What an appliance takes, from a watch of it.
  *
  * @param mean over the whole watch, W, which is Wh an hour
+ * @param seen what it was seen to take at some moment
  * @param draw for a day: its mean for energy, the most it was seen to take for what it asks
  * @param warnings what to look out for
  */
-public record WatchSheet(Figure mean, Draw draw, List<Warning> warnings) {
+public record WatchSheet(Figure mean, List<Figure> seen, Draw draw, List<Warning> warnings) {
   private static final double HOUR = 3600;
   private static final double DAY = 24 * HOUR;
 
@@ -35,17 +37,36 @@ public record WatchSheet(Figure mean, Draw draw, List<Warning> warnings) {
   private static final double SOMETHING_ELSE = 1.6;
 
   public WatchSheet {
+    seen = List.copyOf(seen);
     warnings = List.copyOf(warnings);
   }
 
-  /** Works it out. */
+  /** Works out a watch that was read off. */
   public static WatchSheet of(Watch watch) {
+    return of(watch, METER, "Meter, 1 % of reading");
+  }
+
+  /**
+   * Works out a watch that was logged; what the log tells of levels takes the place of guesses.
+   *
+   * @param meter class of the meter that logged, for readings of watts
+   */
+  public static WatchSheet of(WatchLog log, MeterClass meter) {
+    Watch watch = log.watch();
+    double mean = watch.wattHours() / (watch.seconds() / HOUR);
+    WatchSheet sheet = of(watch, meter.halfWidth(mean) / mean, "Meter, " + meter.words());
+    List<Warning> all = new ArrayList<>(log.warnings());
+    sheet.warnings().stream().filter(w -> !w.code().equals("something_else")).forEach(all::add);
+    return new WatchSheet(sheet.mean(), sheet.seen(), sheet.draw(), all);
+  }
+
+  private static WatchSheet of(Watch watch, double meter, String meterWords) {
     double hours = watch.seconds() / HOUR;
     double mean = watch.wattHours() / hours;
     boolean whole = watch.seconds() >= DAY;
     Budget budget =
         Budget.of(
-            Contribution.rectangular("Meter, 1 % of reading", METER * mean),
+            Contribution.rectangular(meterWords, meter * mean),
             Contribution.rectangular("One step of its counter", watch.step() / hours),
             Contribution.of95(
                 whole ? "Another day" : "Less than a day was watched",
@@ -73,7 +94,31 @@ public record WatchSheet(Figure mean, Draw draw, List<Warning> warnings) {
             watch.startVa() > asked ? watch.startVa() : Double.NaN,
             Draw.Origin.WATCHED,
             Math.min(0.9, figure.u95() / mean));
-    return new WatchSheet(figure, draw, warnings(watch, mean, whole));
+    return new WatchSheet(
+        figure, seen(watch, meter, meterWords), draw, warnings(watch, mean, whole));
+  }
+
+  private static List<Figure> seen(Watch watch, double meter, String meterWords) {
+    List<Figure> all = new ArrayList<>();
+    record One(String key, String name, double value, Unit unit) {}
+    for (One one :
+        List.of(
+            new One("running_watts", "While it runs", watch.runningWatts(), Unit.WATT),
+            new One("highest_watts", "Highest after its start", watch.highestWatts(), Unit.WATT),
+            new One("highest_va", "Highest after its start", watch.highestVa(), Unit.VOLT_AMPERE),
+            new One("start_va", "At its start", watch.startVa(), Unit.VOLT_AMPERE))) {
+      if (one.value() > 0) {
+        Budget budget = Budget.of(Contribution.rectangular(meterWords, meter * one.value()));
+        all.add(
+            Figure.of(
+                one.key(),
+                one.name(),
+                one.value(),
+                one.unit(),
+                Because.of(budget, "As its meter showed it").summed("seen in the watch")));
+      }
+    }
+    return all;
   }
 
   private static double most(double one, double other) {

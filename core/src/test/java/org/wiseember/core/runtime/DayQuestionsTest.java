@@ -130,6 +130,10 @@ public class DayQuestionsTest {
     // 150 Wh of the first pot, then 850 Wh at 100 W; the second pot comes out of the second.
     assertEquals(turn.ends().get(0), 8.5, 1e-9);
     assertEquals(turn.runsOut().orElseThrow(), 8.5 + 3.5, 1e-9);
+    // Only the first begins at the charge there happens to be: 250 Wh less the pot, then 500 Wh.
+    InTurn half = InTurn.of(day.charged(40, 0), List.of(plain(1000), plain(500)));
+    assertEquals(half.ends().get(0), 2.5, 1e-9);
+    assertEquals(half.ends().get(1), 7.5, 1e-9);
     InTurn enough = InTurn.of(day, List.of(plain(1000), plain(5000)));
     assertTrue(enough.runsOut().isEmpty());
     assertEquals(enough.ends(), List.of(turn.ends().get(0)));

@@ -18,6 +18,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.desktop.because.BecausePanel;
+import org.wiseember.desktop.beside.BesideView;
+import org.wiseember.desktop.finding.HeadFigures;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.EmptyStage;
@@ -52,10 +54,12 @@ public final class EvidenceStage extends StackPane {
   private final SetAside aside;
   private final TraceView trace;
   private final TogetherView together;
+  private final BesideView besides;
   private final Map<String, RunViews.RunView> views = new HashMap<>();
   private final VBox noticed = new VBox();
   private final ObjectProperty<Look> look = new SimpleObjectProperty<>(Look.FOUND);
   private boolean all;
+  private boolean beside;
   private TestRun shown;
 
   /** Counts what was chosen: what is read for an earlier choice is not shown any more. */
@@ -66,7 +70,8 @@ public final class EvidenceStage extends StackPane {
     main.getStyleClass().add("stage");
     noticed.setSpacing(4);
     because = new BecausePanel(desk);
-    cards = new RunCards(this::choose, this::chooseTogether);
+    cards = new RunCards(this::choose, this::chooseTogether, this::chooseBeside);
+    besides = new BesideView(desk, because);
     figures = new HeadFigures(why -> because.explain(shown, why));
     aside = new SetAside(desk);
     trace = new TraceView(desk);
@@ -85,15 +90,26 @@ public final class EvidenceStage extends StackPane {
         .addListener(
             (o, was, is) -> {
               all = false;
+              beside = false;
               rebuild();
+            });
+    desk.besideRun()
+        .addListener(
+            (o, was, is) -> {
+              if (is != null) {
+                besides.choose(is);
+                chooseBeside();
+                desk.besideRun().set(null);
+              }
             });
     look.addListener((o, was, is) -> rebuild());
     rebuild();
   }
 
   private void choose(TestRun run) {
-    boolean was = all;
+    boolean was = all || beside;
     all = false;
+    beside = false;
     if (desk.shownRun().get() != null && desk.shownRun().get() == run.run().id()) {
       if (was) {
         rebuild();
@@ -103,23 +119,41 @@ public final class EvidenceStage extends StackPane {
     }
   }
 
+  private void chooseBeside() {
+    beside = true;
+    rebuild();
+  }
+
   private void chooseTogether() {
     all = true;
+    beside = false;
     rebuild();
   }
 
   private void rebuild() {
     turn++;
     Judgement judgement = desk.chosen().get();
-    if (judgement == null || judgement.all().isEmpty()) {
-      getChildren()
-          .setAll(
-              new EmptyStage(
-                  judgement == null ? "Evidence" : judgement.unit().name(),
-                  "The readings of every run of this unit will be here: the trace, what was noticed,"
-                      + " and the figures that rest on it. Run a test on the bench first.",
-                  "To the bench",
-                  () -> desk.stage().set(StageName.BENCH)));
+    List<TestRun> runs = judgement == null ? List.of() : judgement.all();
+    if (beside) {
+      getChildren().setAll(adaptive);
+      cards.besideOf(runs);
+      main.getChildren().setAll(cards, besides);
+      besides.show();
+      return;
+    }
+    if (runs.isEmpty()) {
+      EmptyStage empty =
+          new EmptyStage(
+              judgement == null ? "Evidence" : judgement.unit().name(),
+              "The readings of every run of this unit will be here: the trace, what was noticed,"
+                  + " and the figures that rest on it. Run a test on the bench first.",
+              "To the bench",
+              () -> desk.stage().set(StageName.BENCH));
+      var other =
+          Words.button("action", "Appliances and sources, without a unit", this::chooseBeside);
+      other.setId("to-beside");
+      empty.getChildren().add(new HBox(other));
+      getChildren().setAll(empty);
       return;
     }
     getChildren().setAll(adaptive);

@@ -29,15 +29,18 @@ final class RunCards extends VBox {
   private final Map<RunGroup, Long> last = new EnumMap<>(RunGroup.class);
   private final Consumer<TestRun> choose;
   private final Runnable chooseTogether;
+  private final Runnable chooseBeside;
 
   /**
    * Makes it.
    *
    * @param choose shows a run
    * @param chooseTogether shows all drains together
+   * @param chooseBeside shows what is no unit
    */
-  RunCards(Consumer<TestRun> choose, Runnable chooseTogether) {
+  RunCards(Consumer<TestRun> choose, Runnable chooseTogether, Runnable chooseBeside) {
     this.choose = choose;
+    this.chooseBeside = chooseBeside;
     this.chooseTogether = chooseTogether;
     tabs.getStyleClass().add("tabs");
     setSpacing(10);
@@ -63,6 +66,7 @@ final class RunCards extends VBox {
         tabs.getChildren().add(tab(group, inside, group == open));
       }
     }
+    tabs.getChildren().add(beside(false));
     cards.getChildren().clear();
     for (TestRun run : open.of(runs)) {
       cards.getChildren().add(card(run, !together && run.equals(shown)));
@@ -70,6 +74,28 @@ final class RunCards extends VBox {
     if (joint && open == RunGroup.ENERGY) {
       cards.getChildren().add(together(together));
     }
+  }
+
+  /** Shows the row of groups with what is no unit chosen, and no card of a run. */
+  void besideOf(List<TestRun> runs) {
+    tabs.getChildren().clear();
+    for (RunGroup group : RunGroup.values()) {
+      List<TestRun> inside = group.of(runs);
+      if (!inside.isEmpty()) {
+        tabs.getChildren().add(tab(group, inside, false));
+      }
+    }
+    tabs.getChildren().add(beside(true));
+    cards.getChildren().clear();
+  }
+
+  private Node beside(boolean open) {
+    HBox tab = new HBox(Words.line("strong", "Appliances and sources"));
+    tab.getStyleClass().add("tab");
+    tab.setId("tab-BESIDE");
+    Row.chosen(tab, open);
+    Row.make(tab, "Appliances and sources, no units", chooseBeside);
+    return tab;
   }
 
   private Node tab(RunGroup group, List<TestRun> inside, boolean open) {

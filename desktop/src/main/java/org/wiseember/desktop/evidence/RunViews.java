@@ -7,6 +7,7 @@ import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.desktop.because.BecausePanel;
+import org.wiseember.desktop.finding.FindingView;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.waveform.WaveRun;

@@ -13,6 +13,7 @@ import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.because.BecausePanel;
+import org.wiseember.desktop.finding.FigureTable;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;

@@ -21,6 +21,7 @@ import org.wiseember.core.waveform.LimitSet;
 import org.wiseember.core.waveform.Suitability;
 import org.wiseember.core.waveform.WaveformFinding;
 import org.wiseember.desktop.because.BecausePanel;
+import org.wiseember.desktop.finding.FigureTable;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.MiniWave;

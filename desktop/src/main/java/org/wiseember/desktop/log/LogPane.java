@@ -29,6 +29,7 @@ import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.LogDraft;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.test.TestType;
+import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.log.LogMapping;
 import org.wiseember.workbook.log.LogUnits;
 import org.wiseember.workbook.log.TimeForm;
@@ -74,8 +75,7 @@ public final class LogPane extends StackPane {
     stop = Words.button("action", "Leave it", () -> desk.readingIn().forget());
     stop.setId("leave-log");
     kind.addListener(
-        (o, was, is) ->
-            title.setText(title.getText().replaceFirst("^" + test(was).words(), test(is).words())));
+        (o, was, is) -> title.setText(title.getText().replaceFirst("^" + words(was), words(is))));
     desk.readingIn().draft().addListener((o, was, is) -> take(is));
     desk.readingIn().progress().addListener((o, was, is) -> showProgress(is.doubleValue()));
     take(desk.readingIn().draft().get());
@@ -90,14 +90,16 @@ public final class LogPane extends StackPane {
     }
     mapping = next.mapping();
     String file = String.valueOf(next.file().getFileName());
-    kind.set(guess(next));
-    title.setText(test(kind.get()).words() + " from " + shortened(file));
+    // Without a unit it can only be of something else.
+    kind.set(desk.chosen().get() == null ? Watches.KIND : guess(next));
+    title.setText(words(kind.get()) + " from " + shortened(file));
     Map<String, String> words = new LinkedHashMap<>();
     for (TestType test : AllTests.list()) {
-      if (test.inLogs()) {
+      if (test.inLogs() && desk.chosen().get() != null) {
         words.put(test.key(), test.words());
       }
     }
+    words.put(Watches.KIND, words(Watches.KIND));
     page.getChildren()
         .addAll(
             head(file),
@@ -118,8 +120,8 @@ public final class LogPane extends StackPane {
     return ac && dc ? LoadLadder.KIND : dc ? Drain.DC : Drain.AC;
   }
 
-  private static TestType test(String key) {
-    return AllTests.of(key);
+  private static String words(String key) {
+    return key.equals(Watches.KIND) ? "Watch of an appliance" : AllTests.of(key).words();
   }
 
   private static String shortened(String name) {
@@ -321,10 +323,15 @@ public final class LogPane extends StackPane {
         return;
       }
     }
-    String name =
-        title.getText().isBlank()
-            ? test(kind.get()).words() + " from a log"
-            : title.getText().strip();
-    desk.readingIn().readIn(mapping, test(kind.get()), name, percent);
+    String typed = title.getText().strip();
+    if (kind.get().equals(Watches.KIND)) {
+      // It is named after what was watched: "Watch of the office fridge" is the office fridge.
+      String named = typed.replaceFirst("^Watch of (an appliance from |the )?", "");
+      desk.readingIn().readInWatch(mapping, named.isBlank() ? "Appliance" : named, percent);
+      return;
+    }
+    TestType test = AllTests.of(kind.get());
+    String name = typed.isEmpty() ? test.words() + " from a log" : typed;
+    desk.readingIn().readIn(mapping, test, name, percent);
   }
 }

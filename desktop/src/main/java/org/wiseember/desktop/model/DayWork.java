@@ -1,33 +1,28 @@
 package org.wiseember.desktop.model;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Watch;
 import org.wiseember.trial.runtime.DayOnUnit;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Days;
 import org.wiseember.workbook.KeptDay;
-import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.day.DayFile;
 import org.wiseember.workbook.day.DayJson;
 import org.wiseember.workbook.day.DayUnreadable;
-import org.wiseember.workbook.disk.WholeFile;
+import org.wiseember.workbook.day.WatchJson;
 import org.wiseember.workbook.log.LogUnreadable;
 import org.wiseember.workbook.log.TextFile;
 
@@ -43,7 +38,6 @@ public final class DayWork {
   private final Clock clock;
   private final Edits edits;
   private final ObservableList<KeptDay> days = FXCollections.observableArrayList();
-  private final ObservableList<Watches.Kept> watches = FXCollections.observableArrayList();
   private final ObjectProperty<KeptDay> chosen = new SimpleObjectProperty<>();
   private final ObjectProperty<DayOutcome> outcome = new SimpleObjectProperty<>();
   private long asked;
@@ -60,35 +54,6 @@ public final class DayWork {
     return days;
   }
 
-  /** Appliances that were watched, oldest first. */
-  public ObservableList<Watches.Kept> watches() {
-    return watches;
-  }
-
-  /** Keeps a watch of an appliance as a run of it, read off now; undo takes it away. */
-  public void keepWatch(String name, Watch watch) {
-    if (desk.refuseWhenReadOnly()) {
-      return;
-    }
-    Instant now = clock.instant();
-    desk.background(
-        () -> desk.workbook().orElseThrow().watches().keep(name, watch, now),
-        kept -> {
-          edits.did("Watch of " + name + " kept", () -> takeAway(kept));
-          watches.add(kept);
-        });
-  }
-
-  private void takeAway(Watches.Kept kept) {
-    watches.remove(kept);
-    desk.background(
-        () -> {
-          desk.workbook().orElseThrow().runs().removed(kept.runId(), true);
-          return kept;
-        },
-        done -> {});
-  }
-
   /** The day on show; null where there is none. */
   public ReadOnlyObjectProperty<KeptDay> chosen() {
     return chosen;
@@ -100,8 +65,7 @@ public final class DayWork {
   }
 
   /** Shows what a workbook has that was just opened. */
-  void show(Days.All all, List<Watches.Kept> watched) {
-    watches.setAll(watched);
+  void show(Days.All all) {
     days.setAll(all.days());
     all.wrong().forEach(desk::say);
     choose(days.isEmpty() ? null : days.get(0));
@@ -278,7 +242,7 @@ public final class DayWork {
         });
   }
 
-  /** Lays out a day that lies in a file, beside those there are. */
+  /** Takes in a file: a day beside those there are, or what an appliance was watched to take. */
   public void take(Path file) {
     if (desk.refuseWhenReadOnly()) {
       return;
@@ -286,7 +250,13 @@ public final class DayWork {
     desk.background(
         () -> {
           try {
-            return Optional.of(DayJson.read(TextFile.read(file, DayJson.LONGEST, "day")));
+            String text = TextFile.read(file, DayJson.LONGEST, "day");
+            if (WatchJson.tells(text)) {
+              WatchJson.Named named = WatchJson.read(text);
+              return Optional.<Runnable>of(() -> taken(named));
+            }
+            DayFile day = DayJson.read(text);
+            return Optional.<Runnable>of(() -> taken(day, file));
           } catch (DayUnreadable e) {
             desk.say(file.getFileName() + ": " + e.getMessage());
           } catch (LogUnreadable e) {
@@ -294,40 +264,26 @@ public final class DayWork {
           } catch (IOException e) {
             desk.say(file.getFileName() + " cannot be read. Check the disk it lies on.");
           }
-          return Optional.<DayFile>empty();
+          return Optional.<Runnable>empty();
         },
-        read ->
-            read.ifPresent(
-                f -> {
-                  String name = String.valueOf(file.getFileName()).replaceFirst("\\.json$", "");
-                  Day day = f.day();
-                  add(day.title().isBlank() ? day.titled(name) : day, List.of(), "Day read in");
-                  desk.stage().set(StageName.RUN_TIME);
-                }));
+        read -> read.ifPresent(Runnable::run));
   }
 
-  /**
-   * Writes the day on show, with what is known of the chosen unit.
-   *
-   * @param then is told what came of it
-   */
-  public void save(Path file, Consumer<String> then) {
-    KeptDay day = chosen.get();
-    if (day == null) {
-      return;
-    }
+  private void taken(DayFile read, Path file) {
+    String name = String.valueOf(file.getFileName()).replaceFirst("\\.json$", "");
+    Day day = read.day();
+    add(day.title().isBlank() ? day.titled(name) : day, List.of(), "Day read in");
+    desk.stage().set(StageName.RUN_TIME);
+  }
+
+  private void taken(WatchJson.Named named) {
+    desk.beside().keepWatch(named.name(), named.watch());
+    desk.say("The watch of " + named.name() + " is taken in. Ctrl+Z takes it away.");
+  }
+
+  /** The day on show as a file another workbook reads, with what is known of the chosen unit. */
+  public String json() {
     Optional<DayOnUnit> unit = Optional.ofNullable(outcome.get()).flatMap(DayOutcome::first);
-    String text = DayJson.write(day.day(), unit.map(u -> u.measured().supply()));
-    desk.background(() -> written(file, text.getBytes(StandardCharsets.UTF_8)), then);
-  }
-
-  /** Writes a file whole and tells in a sentence whether it went. */
-  public static String written(Path file, byte[] content) {
-    try {
-      WholeFile.write(file, content);
-      return "Saved " + file + ".";
-    } catch (IOException e) {
-      return file + " could not be written. Check the folder, the permissions and the space.";
-    }
+    return DayJson.write(chosen.get().day(), unit.map(u -> u.measured().supply()));
   }
 }

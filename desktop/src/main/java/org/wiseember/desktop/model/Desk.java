@@ -38,6 +38,7 @@ import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.report.chart.Drawing;
 import org.wiseember.report.look.Palette;
+import org.wiseember.trial.beside.BesideRun;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
@@ -45,9 +46,9 @@ import org.wiseember.workbook.Days;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Unit;
-import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
+import org.wiseember.workbook.disk.WholeFile;
 
 /**
  * What is on the desk: the open workbook, the chosen unit and stage, how its label stands, the run
@@ -83,6 +84,7 @@ public final class Desk {
   private final CapturesIn captures;
   private final Decisions decisions;
   private final SolarWork solar;
+  private final BesideWork beside;
   private final DayWork dayWork;
   private final Drawer drawer;
   private final ObjectProperty<Palette> palette = new SimpleObjectProperty<>(Palette.LIGHT);
@@ -92,6 +94,7 @@ public final class Desk {
   private final StringProperty title = new SimpleStringProperty("");
   private final StringProperty said = new SimpleStringProperty("");
   private final ObjectProperty<Long> shownRun = new SimpleObjectProperty<>();
+  private final ObjectProperty<Long> besideRun = new SimpleObjectProperty<>();
   private volatile Workbook workbook;
   private volatile boolean opening;
   private LocalDate backedUp;
@@ -118,6 +121,7 @@ public final class Desk {
     this.captures = new CapturesIn(this, clock, edits);
     this.decisions = new Decisions(this, edits);
     this.solar = new SolarWork(this, edits);
+    this.beside = new BesideWork(this, clock, edits);
     this.dayWork = new DayWork(this, clock, edits);
     this.drawer = new Drawer(this);
     guardBand.addListener((o, was, is) -> judgeAgain(is));
@@ -232,6 +236,11 @@ public final class Desk {
     return solar;
   }
 
+  /** Appliances and sources. */
+  public BesideWork beside() {
+    return beside;
+  }
+
   /** The days that were laid out. */
   public DayWork dayWork() {
     return dayWork;
@@ -289,6 +298,11 @@ public final class Desk {
   /** The run the Evidence stage shows; null for the newest. */
   public ObjectProperty<Long> shownRun() {
     return shownRun;
+  }
+
+  /** A run of what is no unit that the Evidence stage is asked to show; null for none. */
+  public ObjectProperty<Long> besideRun() {
+    return besideRun;
   }
 
   Screen screen() {
@@ -392,6 +406,16 @@ public final class Desk {
     copying.start();
   }
 
+  /** Writes a file whole and tells in a sentence whether it went. */
+  public static String written(Path file, byte[] content) {
+    try {
+      WholeFile.write(file, content);
+      return "Saved " + file + ".";
+    } catch (IOException e) {
+      return file + " could not be written. Check the folder, the permissions and the space.";
+    }
+  }
+
   /** Tells the tester one sentence, from any thread. */
   public void say(String sentence) {
     if (screen.here()) {
@@ -418,7 +442,8 @@ public final class Desk {
           bench.loadsOnHand().set(opened.loads().isBlank() ? LoadsOnHand.USUAL : opened.loads());
           solar.panels().set(opened.panels());
           chosen.set(null);
-          dayWork.show(opened.days(), opened.watches());
+          beside.show(opened.beside());
+          dayWork.show(opened.days());
           shelf.setAll(opened.all());
           chooseFirst();
           title.set(opened.title().isBlank() ? String.valueOf(file.getFileName()) : opened.title());
@@ -474,7 +499,7 @@ public final class Desk {
               next.loadsOnHand(),
               panels(next),
               next.days().all(),
-              next.watches().all());
+              BesideRun.all(next));
       done = true;
       return opened;
     } finally {
@@ -568,7 +593,7 @@ public final class Desk {
       String loads,
       PanelsOnHand panels,
       Days.All days,
-      List<Watches.Kept> watches) {}
+      List<BesideRun> beside) {}
 
   /** Holds what is known against the labels again; no reading is looked at. */
   private void judgeAgain(boolean guarded) {

@@ -12,12 +12,16 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import org.wiseember.core.runtime.WatchLog;
+import org.wiseember.trial.beside.BesideRun;
 import org.wiseember.trial.record.LoggedRun;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunPackage;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.RunSubject;
+import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.log.Log;
 import org.wiseember.workbook.log.LogCsv;
@@ -71,10 +75,6 @@ public final class ReadingIn {
   }
 
   private void look(Path file) {
-    if (desk.chosen().get() == null) {
-      desk.say("A log belongs to a unit. Add the unit first, then read its log in.");
-      return;
-    }
     desk.background(
         () -> {
           try {
@@ -114,12 +114,67 @@ public final class ReadingIn {
    * @param accuracy of its meters, ± % of reading; empty where nobody knows
    */
   public void readIn(LogMapping mapping, TestType kind, String title, Optional<Double> accuracy) {
-    LogDraft from = draft.get();
     Judgement judgement = desk.chosen().get();
-    if (from == null || judgement == null || desk.refuseWhenReadOnly() || progress.get() >= 0) {
+    if (judgement == null) {
+      desk.say("A log of a test belongs to a unit. Add the unit first, then read its log in.");
+    } else {
+      long unit = judgement.unit().id();
+      read(
+          mapping,
+          (file, log) -> new LoggedRun(RunOf.unit(unit), kind.key(), title, accuracy, file),
+          (workbook, id) -> () -> show(unit, id));
+    }
+  }
+
+  /**
+   * Reads the log in as a watch of an appliance, which may be a new one.
+   *
+   * @param accuracy of its meter, ± % of reading; empty where nobody knows
+   */
+  public void readInWatch(LogMapping mapping, String appliance, Optional<Double> accuracy) {
+    read(
+        mapping,
+        (file, log) -> {
+          // What cannot be a watch is refused before anything is kept.
+          WatchLog.of(log.trace());
+          long subject =
+              desk.workbook()
+                  .orElseThrow()
+                  .runSubjects()
+                  .named(RunSubject.Kind.APPLIANCE, appliance)
+                  .id();
+          return new LoggedRun(
+              RunOf.subject(subject), Watches.KIND, "Watch of " + appliance, accuracy, file);
+        },
+        (workbook, id) -> {
+          BesideRun run =
+              BesideRun.of(
+                      workbook,
+                      workbook.runSubjects().named(RunSubject.Kind.APPLIANCE, appliance),
+                      workbook.runs().byId(id).orElseThrow())
+                  .orElseThrow();
+          return () -> {
+            desk.beside().added("Watch read in", run);
+            desk.besideRun().set(id);
+            desk.stage().set(StageName.EVIDENCE);
+          };
+        });
+  }
+
+  private interface Making {
+    LoggedRun run(String fileName, Log log);
+  }
+
+  /** What shows a run that was just kept, made beside the interface. */
+  private interface Showing {
+    Runnable of(Workbook workbook, long runId);
+  }
+
+  private void read(LogMapping mapping, Making making, Showing showing) {
+    LogDraft from = draft.get();
+    if (from == null || desk.refuseWhenReadOnly() || progress.get() >= 0) {
       return;
     }
-    Unit unit = judgement.unit();
     stopWanted.set(false);
     stop = false;
     progress.set(0);
@@ -138,7 +193,7 @@ public final class ReadingIn {
                           }
                           return !stop;
                         });
-                desk.screen().later(() -> add(unit, from, mapping, kind, title, accuracy, log));
+                desk.screen().later(() -> add(from, mapping, log, making, showing));
               } catch (LogUnreadable e) {
                 desk.screen().later(() -> over(e.getMessage()));
               } catch (CancellationException e) {
@@ -158,34 +213,32 @@ public final class ReadingIn {
     desk.say(sentence);
   }
 
-  private void add(
-      Unit unit,
-      LogDraft from,
-      LogMapping mapping,
-      TestType kind,
-      String title,
-      Optional<Double> accuracy,
-      Log log) {
-    LoggedRun run =
-        new LoggedRun(unit.id(), kind, title, accuracy, String.valueOf(from.file().getFileName()));
+  private void add(LogDraft from, LogMapping mapping, Log log, Making making, Showing showing) {
     desk.background(
         () -> {
           try {
-            return run.into(
-                desk.workbook().orElseThrow(), log, from.preview(), mapping, clock.instant());
+            Workbook workbook = desk.workbook().orElseThrow();
+            LoggedRun run = making.run(String.valueOf(from.file().getFileName()), log);
+            long id = run.into(workbook, log, from.preview(), mapping, clock.instant());
+            return Optional.of(showing.of(workbook, id));
+          } catch (IllegalArgumentException e) {
+            desk.say(from.file().getFileName() + ": " + e.getMessage() + ".");
+            return Optional.<Runnable>empty();
           } finally {
             desk.screen().later(() -> progress.set(-1));
           }
         },
-        id -> {
-          draft.set(null);
-          show(unit.id(), id);
-          desk.say(
-              log.trace().size()
-                  + " rows read in from "
-                  + from.file().getFileName()
-                  + ". Ctrl+Z takes the run away again.");
-        });
+        shown ->
+            shown.ifPresent(
+                show -> {
+                  draft.set(null);
+                  show.run();
+                  desk.say(
+                      log.trace().size()
+                          + " rows read in from "
+                          + from.file().getFileName()
+                          + ". Ctrl+Z takes the run away again.");
+                }));
   }
 
   private void show(long unitId, long runId) {

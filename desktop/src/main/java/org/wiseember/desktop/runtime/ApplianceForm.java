@@ -19,17 +19,19 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.Leg;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
 import org.wiseember.core.runtime.Watch;
 import org.wiseember.core.runtime.WatchSheet;
+import org.wiseember.desktop.beside.WatchForm;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
+import org.wiseember.trial.beside.BesideRun;
 import org.wiseember.workbook.KeptDay;
-import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.day.DayUnreadable;
 import org.wiseember.workbook.day.WrittenTimes;
 
@@ -58,7 +60,7 @@ final class ApplianceForm extends VBox {
     getStyleClass().add("side");
     setId("appliance-form");
     desk.units().addListener((o, was, is) -> rebuild());
-    desk.dayWork().watches().addListener((ListChangeListener<Watches.Kept>) change -> rebuild());
+    desk.beside().runs().addListener((ListChangeListener<BesideRun>) change -> rebuild());
   }
 
   /** Opens the one at a place of the list. */
@@ -128,6 +130,10 @@ final class ApplianceForm extends VBox {
     }
     nodes.add(Field.named(startVa));
     nodes.add(sides());
+    if (!kept.units().isEmpty()) {
+      nodes.add(Words.of("strong", "Where two units are joined, it hangs on"));
+      nodes.add(legs());
+    }
     nodes.add(Words.of("strong", "How that is known"));
     nodes.add(origins(draw.origin()));
     nodes.add(Field.named(sure));
@@ -143,10 +149,10 @@ final class ApplianceForm extends VBox {
     if (draw.use() == Draw.Use.CYCLING) {
       WatchForm watch = new WatchForm(this::keepWatch);
       // One that is kept already says what it came to.
-      desk.dayWork().watches().stream()
+      desk.beside().watches().stream()
           .filter(w -> w.name().equals(shown.name()))
           .reduce((first, last) -> last)
-          .ifPresent(w -> watch.tell(w.watch()));
+          .ifPresent(w -> watch.tell(w.watch(), w.sheet()));
       nodes.add(watch);
     }
     Words.shown(trouble, false);
@@ -218,11 +224,15 @@ final class ApplianceForm extends VBox {
     Map<Side, String> words = new LinkedHashMap<>();
     words.put(Side.AC, "on AC");
     words.put(Side.DC, "on DC or USB");
-    return choice(
-        "appliance-side-",
-        words,
-        shown.side(),
-        next -> keep(new Appliance(shown.name(), shown.draw(), next, shown.on(), shown.at())));
+    return choice("appliance-side-", words, shown.side(), next -> keep(shown.on(next)));
+  }
+
+  private Node legs() {
+    Map<Leg, String> words = new LinkedHashMap<>();
+    for (Leg leg : Leg.values()) {
+      words.put(leg, leg.words());
+    }
+    return choice("appliance-leg-", words, shown.leg(), next -> keep(shown.on(next)));
   }
 
   private Node origins(Draw.Origin now) {
@@ -288,7 +298,7 @@ final class ApplianceForm extends VBox {
 
   /** A watch is a run of the appliance; the day takes what it came to. */
   private void keepWatch(Watch watch) {
-    desk.dayWork().keepWatch(shown.name(), watch);
+    desk.beside().keepWatch(shown.name(), watch);
     keep(shown.with(WatchSheet.of(watch).draw()));
   }
 
@@ -321,7 +331,8 @@ final class ApplianceForm extends VBox {
               draw,
               shown.side(),
               on,
-              at);
+              at,
+              shown.leg());
       Words.shown(trouble, false);
       keep(next);
     } catch (DayUnreadable | IllegalArgumentException e) {

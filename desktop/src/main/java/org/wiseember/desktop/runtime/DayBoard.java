@@ -25,6 +25,7 @@ import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.report.chart.DayDrawing;
+import org.wiseember.trial.beside.BesideRun;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.trial.runtime.DayPage;
 import org.wiseember.workbook.KeptDay;
@@ -69,7 +70,7 @@ final class DayBoard extends VBox {
                 "Drag a bar or its end, or use the arrows on it: left and right move it, with Shift"
                     + " its end. Enter on a name opens it. The first of the list matters most."));
     foot.setStyle("-fx-alignment: center-left;");
-    desk.dayWork().watches().addListener((ListChangeListener<Watches.Kept>) change -> watched());
+    desk.beside().runs().addListener((ListChangeListener<BesideRun>) change -> watched());
     getChildren().addAll(rows, below, foot, watched);
     watched();
   }
@@ -103,9 +104,9 @@ final class DayBoard extends VBox {
   private void watched() {
     watched.getChildren().setAll(Words.line("quiet", "Watched before:"));
     Map<String, Watches.Kept> newest = new LinkedHashMap<>();
-    desk.dayWork().watches().forEach(w -> newest.put(w.name(), w));
+    desk.beside().watches().forEach(w -> newest.put(w.name(), w));
     for (Watches.Kept kept : newest.values()) {
-      WatchSheet sheet = WatchSheet.of(kept.watch());
+      WatchSheet sheet = kept.sheet();
       var add =
           Words.button(
               "action",

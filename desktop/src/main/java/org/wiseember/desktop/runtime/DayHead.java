@@ -4,6 +4,7 @@ import java.time.LocalTime;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
@@ -17,6 +18,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.desktop.look.Choices;
@@ -38,6 +40,8 @@ final class DayHead extends VBox {
   private final TextField hours = Field.of("day-hours", "for hours", "", 3);
   private final TextField charge = Field.of("day-charge", "charge, %", "", 3);
   private final TextField reserve = Field.of("day-reserve", "reserve, %", "", 3);
+  private final TextField celsius = Field.of("day-celsius", "pack at", "", 3);
+  private final Label degrees = Words.line("quiet", "");
   private final CheckBox always = new CheckBox("AC stays on");
   private final FlowPane beside = new FlowPane(6, 6);
   private final Label trouble = Words.of("care", "");
@@ -66,6 +70,8 @@ final class DayHead extends VBox {
     Field.whenTyped(
         reserve,
         () -> change("Reserve changed", d -> d.charged(d.charge(), number(reserve, 0, 100))));
+    celsius.setPromptText("room");
+    Field.whenTyped(celsius, () -> change("Warmth of the pack changed", d -> d.at(warmth())));
     var now = Words.button("action", "From now", desk.dayWork()::fromNow);
     now.setId("day-from-now");
     FlowPane fields =
@@ -77,6 +83,7 @@ final class DayHead extends VBox {
             Field.named(hours),
             Field.named(charge),
             Field.named(reserve),
+            warmthField(),
             always);
     Words.shown(trouble, false);
     HBox acts =
@@ -104,6 +111,13 @@ final class DayHead extends VBox {
     hours.setText(plain(day.plan().hours()));
     charge.setText(plain(day.charge()));
     reserve.setText(plain(day.reserve()));
+    degrees.setText(desk.units().get().symbol(Unit.CELSIUS));
+    celsius.setText(
+        day.celsius().isPresent()
+            ? plain(
+                Math.rint(10 * desk.units().get().shown(day.celsius().getAsDouble(), Unit.CELSIUS))
+                    / 10)
+            : "");
     always.setSelected(day.plan().acAlwaysOn());
     choices(kept);
     besides();
@@ -157,6 +171,19 @@ final class DayHead extends VBox {
       beside.getChildren().add(toggle);
     }
     Words.shown(beside, !others.isEmpty());
+  }
+
+  private Node warmthField() {
+    HBox field = new HBox(4, Field.named(celsius), degrees);
+    field.setStyle("-fx-alignment: center-left;");
+    return field;
+  }
+
+  private OptionalDouble warmth() {
+    OptionalDouble typed = Field.number(celsius, -40, 140);
+    return typed.isPresent()
+        ? OptionalDouble.of(desk.units().get().kept(typed.getAsDouble(), Unit.CELSIUS))
+        : typed;
   }
 
   private String typedTitle(Day day) {

@@ -19,9 +19,11 @@ import org.wiseember.core.solar.Port;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
+import org.wiseember.trial.beside.BesideRun;
 import org.wiseember.trial.runtime.MeasuredPort;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.RunSubject;
 import org.wiseember.workbook.day.DayUnreadable;
 import org.wiseember.workbook.day.WrittenTimes;
 
@@ -83,20 +85,55 @@ final class FeedForm extends VBox {
                 "feed-begin-through",
                 "Mains passed through",
                 () -> keep(passed("mains", SOCKET_VA))),
-            button(
-                "feed-begin-generator",
-                "Generator passed through",
-                () -> keep(passed("generator", GENERATOR_VA))),
+            button("feed-begin-generator", "Generator passed through", this::throughGenerator),
             button("feed-begin-panels", "Panels into the port", this::panels),
             button(
-                "feed-begin-battery",
-                "Generator, charger, own battery",
-                () -> port(battery(charger(alternating("generator", GENERATOR_VA))))),
+                "feed-begin-battery", "Generator, charger, own battery", this::generatorAndBattery),
             button(
                 "feed-begin-sun",
                 "Panels, controller, own battery",
                 () -> port(battery(controller(panelsByHand())))));
     getChildren().add(row);
+  }
+
+  private void throughGenerator() {
+    keep(passed("generator", generatorVa()));
+    tellGenerator();
+  }
+
+  private void generatorAndBattery() {
+    port(battery(charger(alternating("generator", generatorVa()))));
+    tellGenerator();
+  }
+
+  /** The newest generator that was seen to carry something. */
+  private Optional<BesideRun> generator() {
+    return desk.beside().runs().stream()
+        .filter(r -> r.subject().kind() == RunSubject.Kind.GENERATOR)
+        .filter(r -> r.figure("carried").isPresent())
+        .reduce((first, last) -> last);
+  }
+
+  /** What was measured comes before what small ones usually give. */
+  private double generatorVa() {
+    return generator()
+        .flatMap(r -> r.figure("carried"))
+        .map(f -> Math.rint(f.value()))
+        .orElse(GENERATOR_VA);
+  }
+
+  private void tellGenerator() {
+    String seen =
+        generator()
+            .map(
+                r ->
+                    r.subject().name()
+                        + " was seen to carry "
+                        + Figures.plain(generatorVa())
+                        + " W, at least; that is taken.")
+            .orElse("No generator was tried by itself: 1\u2009600 VA are only a beginning.");
+    rests.setText((rests.getText() + " " + seen).strip());
+    Words.shown(rests, true);
   }
 
   private static Feed.Root passed(String kind, double va) {
@@ -230,12 +267,7 @@ final class FeedForm extends VBox {
           });
     }
     for (String more : sources(link.feed())) {
-      row.getChildren()
-          .add(
-              button(
-                  id + "add-" + more,
-                  "Add " + more,
-                  () -> keep(FeedTree.adding(root, link.way(), fresh(more)))));
+      row.getChildren().add(button(id + "add-" + more, "Add " + more, () -> add(root, link, more)));
     }
     row.getChildren()
         .add(
@@ -266,13 +298,20 @@ final class FeedForm extends VBox {
     };
   }
 
-  private static Feed fresh(String kind) {
+  private void add(Feed.Root root, FeedTree.Link link, String kind) {
+    keep(FeedTree.adding(root, link.way(), fresh(kind)));
+    if (kind.equals("generator")) {
+      tellGenerator();
+    }
+  }
+
+  private Feed fresh(String kind) {
     return switch (kind) {
       case "battery" -> new Feed.Battery(51.2, 2560, 50, List.of());
       case "charger" -> new Feed.Charger("charger", 57, 15, ANY, 0.92, List.of());
       case "controller" -> new Feed.Controller(20, 100, 15, 0.97, List.of());
       case "panels" -> panelsByHand();
-      case "generator" -> alternating(kind, GENERATOR_VA);
+      case "generator" -> alternating(kind, generatorVa());
       default -> alternating("mains", SOCKET_VA);
     };
   }

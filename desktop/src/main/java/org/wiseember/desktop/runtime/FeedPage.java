@@ -37,6 +37,7 @@ final class FeedPage extends VBox {
   private final TextField at = Field.of("feed-at", "looked at", "", 6);
   private final Label trouble = Words.of("care", "");
   private final VBox picture = new VBox();
+  private final Label title = Words.of("title", "");
   private double hour;
   private long shownDay = -1;
 
@@ -59,7 +60,7 @@ final class FeedPage extends VBox {
     when.setStyle("-fx-alignment: center-left;");
     picture.setSpacing(6);
     picture.getChildren().addAll(when, trouble, ribbons);
-    getChildren().addAll(Words.of("title", "Where the power comes from"), picture, answers, form);
+    getChildren().addAll(title, picture, answers, form);
   }
 
   Optional<DayAnswer> chosen() {
@@ -71,6 +72,7 @@ final class FeedPage extends VBox {
       shownDay = kept.id();
       hour = 0;
     }
+    title.setText("Where the power comes from: " + kept.day().title());
     at.setText(written(kept).writtenMoments(List.of(hour)));
     form.show(kept.day());
     Words.shown(picture, kept.day().feed().isPresent());

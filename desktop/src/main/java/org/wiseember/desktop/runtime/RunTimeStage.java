@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.desktop.because.BecausePanel;
+import org.wiseember.desktop.finding.SheetSave;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.EmptyStage;
@@ -19,6 +20,7 @@ import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.runtime.Cautions;
 import org.wiseember.trial.runtime.DayAnswer;
 import org.wiseember.trial.runtime.DayOutcome;
+import org.wiseember.trial.runtime.DayPage;
 import org.wiseember.workbook.KeptDay;
 
 /** What a unit will run, for how long, and from which feeds. */
@@ -40,7 +42,7 @@ public final class RunTimeStage extends StackPane {
   private final AnswerList answers;
   private final ApplianceForm form;
   private final FeedPage feeds;
-  private final DaySave save;
+  private final SheetSave save;
 
   public RunTimeStage(Desk desk) {
     this.desk = desk;
@@ -55,7 +57,7 @@ public final class RunTimeStage extends StackPane {
     answers = new AnswerList(this::explain);
     head = new DayHead(desk);
     feeds = new FeedPage(desk, this::explain);
-    save = new DaySave(desk);
+    save = new SheetSave(desk, "day", "A sheet beside the unit");
     whole = new Adaptive(main, side, desk.textScale());
     page.addListener(
         (o, was, is) -> {
@@ -137,7 +139,8 @@ public final class RunTimeStage extends StackPane {
     board.show(made);
     answers.show(made, desk.units().get());
     feeds.show(made);
-    save.show(made);
+    save.show(
+        made.day().title(), () -> DayPage.sheet(made, desk.units().get()), desk.dayWork()::json);
     if (side.getChildren().isEmpty() || side.getChildren().get(0) == because) {
       explainAgain();
     }

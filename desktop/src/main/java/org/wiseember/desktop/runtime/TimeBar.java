@@ -79,7 +79,7 @@ final class TimeBar extends StackPane {
     tell();
     setOnMousePressed(this::pressed);
     setOnMouseDragged(this::dragged);
-    setOnMouseReleased(e -> done());
+    setOnMouseReleased(this::released);
     setOnMouseMoved(e -> setCursor(at(e) == Grip.MIDDLE ? Cursor.OPEN_HAND : Cursor.H_RESIZE));
     setOnKeyPressed(this::key);
   }
@@ -133,7 +133,9 @@ final class TimeBar extends StackPane {
     }
   }
 
-  private void done() {
+  /** Where a busy machine left out the last steps of a drag, it ends where the button came up. */
+  private void released(MouseEvent e) {
+    dragged(e);
     Stretch was = before;
     before = null;
     if (was != null && !was.equals(now)) {

@@ -5,11 +5,11 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalTime;
 import java.util.List;
-import java.util.concurrent.atomic.AtomicReference;
 import org.testng.annotations.Test;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.trial.runtime.DayOutcome;
@@ -95,9 +95,8 @@ public class DayWorkModelTest extends OnDesk {
     until(() -> !work().days().isEmpty());
     untilWorkedOut();
     Path out = Files.createTempDirectory("ember-day").resolve("stall.json");
-    AtomicReference<String> said = new AtomicReference<>("");
-    work().save(out, said::set);
-    until(() -> said.get().startsWith("Saved"));
+    assertTrue(
+        Desk.written(out, work().json().getBytes(StandardCharsets.UTF_8)).startsWith("Saved"));
     DayFile file = DayJson.read(Files.readString(out));
     assertEquals(file.day(), day());
     assertEquals(
@@ -119,8 +118,8 @@ public class DayWorkModelTest extends OnDesk {
     work().take(bad.resolveSibling("missing.json"));
     untilSaid("is not there");
     assertEquals(work().days().size(), 4);
-    work().save(bad.resolve("under-a-file.json"), desk::say);
-    untilSaid("could not be written");
+    String said = Desk.written(bad.resolve("under-a-file.json"), new byte[] {1});
+    assertTrue(said.contains("could not be written"), said);
     assertFalse(Files.isDirectory(bad));
   }
 }

@@ -17,6 +17,7 @@ import org.wiseember.trial.AllTests;
 import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.workbook.log.LogMapping;
 
 /** Files that come in and go out: logs, run packages, captures. */
 public class ReadingInModelTest extends OnDesk {
@@ -117,13 +118,23 @@ public class ReadingInModelTest extends OnDesk {
     assertEquals(desk.chosen().get().runs().size(), runs);
   }
 
+  /** Without a unit a log is no test, but it may be a watch of an appliance. */
   @Test
-  public void aLogNeedsAUnit() throws IOException {
+  public void aLogWithoutAUnitIsAWatch() throws IOException {
     Path log = log();
     desk.open(folder.resolve("fresh.ember"));
     until(() -> desk.shelf().isEmpty());
     desk.readingIn().take(log);
-    untilSaid("A log belongs to a unit");
+    until(() -> desk.readingIn().draft().get() != null);
+    LogMapping mapping = desk.readingIn().draft().get().mapping();
+    desk.readingIn().readIn(mapping, AllTests.of(Drain.AC), "Drain", Optional.empty());
+    untilSaid("A log of a test belongs to a unit");
+    desk.readingIn().readInWatch(mapping, "Press", Optional.of(1.0));
+    until(() -> desk.beside().watches().size() == 1);
+    assertEquals(desk.beside().watches().get(0).name(), "Press");
+    assertEquals(desk.beside().runs().get(0).run().unitId(), 0);
+    desk.undo();
+    until(() -> desk.beside().watches().isEmpty());
   }
 
   /** A scope's file is kept as a capture with its load and no moment, and taken back. */

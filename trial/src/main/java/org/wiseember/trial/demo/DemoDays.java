@@ -13,6 +13,7 @@ import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
 import org.wiseember.core.runtime.Watch;
 import org.wiseember.core.runtime.WatchSheet;
+import org.wiseember.core.supply.SourceTries;
 
 /**
  * Three stalls of the night market and the evening its power failed. The first asks no more than
@@ -24,6 +25,16 @@ final class DemoDays {
 
   /** 2.13 kWh in 25 h 13 min, a defrost heater among it. */
   static final Watch FRIDGE = new Watch(25 * 3600 + 13 * 60, 2130, 10, 118, 236, 241, 700);
+
+  /** A small one, gone up to where it stalled. */
+  static final SourceTries GENERATOR =
+      new SourceTries(
+          230,
+          List.of(
+              new SourceTries.Try(0, 237, 52.3, 4.1, SourceTries.Went.HELD),
+              new SourceTries.Try(880, 231, 50.9, 6.8, SourceTries.Went.HELD),
+              new SourceTries.Try(1610, 222, 49.4, 9.6, SourceTries.Went.HELD),
+              new SourceTries.Try(2080, NO, NO, NO, SourceTries.Went.STALLED)));
 
   private DemoDays() {}
 

@@ -53,6 +53,7 @@ import org.wiseember.workbook.Event;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
+import org.wiseember.workbook.RunSubject;
 import org.wiseember.workbook.RunWriter;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -229,6 +230,9 @@ public final class DemoWorkbook {
       workbook.panelsOnHand(PANELS);
       List<Long> beside = List.of(units.get(2).id());
       workbook.watches().keep("Office fridge", DemoDays.FRIDGE, evening(4));
+      workbook
+          .sources()
+          .keep(RunSubject.Kind.GENERATOR, "Yard generator", DemoDays.GENERATOR, evening(5));
       DemoDays.all().forEach(day -> workbook.days().add(day, beside));
       charge(workbook, units.get(0), Set.of(ChargeSource.SOLAR), 17, 28);
       charge(workbook, units.get(0), Set.of(ChargeSource.BATTERY), 18, 29);

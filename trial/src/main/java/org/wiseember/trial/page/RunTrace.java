@@ -14,6 +14,7 @@ public final class RunTrace {
   private static final List<String> MARKS = List.of("mark", "steady", IdleWatch.STATE);
   private static final double LEAST_WATTS = 10;
   private static final int LONGEST = 24;
+  private static final int POINTS = 2000;
 
   private RunTrace() {}
 
@@ -46,6 +47,22 @@ public final class RunTrace {
         TraceDrawing.Forecast.NONE,
         run.figure("mean_power").map(Figure::value).orElse(LEAST_WATTS),
         run.type().wattsName());
+  }
+
+  /** Watts alone, in as many points as a chart can show. */
+  public static TraceDrawing of(Series watts, String name) {
+    TraceDrawing.Line thin = TraceDrawing.thin(times(watts), values(watts), POINTS);
+    TraceDrawing.Line none = new TraceDrawing.Line(new double[0], new double[0]);
+    return new TraceDrawing(
+        thin.seconds(),
+        thin.values(),
+        none,
+        List.of(),
+        Double.NaN,
+        none,
+        TraceDrawing.Forecast.NONE,
+        LEAST_WATTS,
+        name);
   }
 
   private static String shortened(String words) {

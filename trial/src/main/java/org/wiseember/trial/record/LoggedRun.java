@@ -5,7 +5,6 @@ import java.util.Map;
 import java.util.Optional;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.MeterClass;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
@@ -19,14 +18,14 @@ import org.wiseember.workbook.log.LogPreview;
 /**
  * A log another program wrote, taken in as a run.
  *
- * @param unitId the unit it is of
- * @param type which test it is the log of
+ * @param of the unit or the appliance it is of
+ * @param kind which test, or a watch
  * @param title as shown
  * @param accuracy of its meters, ± % of reading; empty where nobody knows
  * @param fileName it was read from
  */
 public record LoggedRun(
-    long unitId, TestType type, String title, Optional<Double> accuracy, String fileName) {
+    RunOf of, String kind, String title, Optional<Double> accuracy, String fileName) {
   /**
    * Puts it into a workbook and remembers how its columns were read: both or neither.
    *
@@ -43,8 +42,8 @@ public record LoggedRun(
                   .runs()
                   .add(
                       new NewRun(
-                          RunOf.unit(unitId),
-                          type.key(),
+                          of,
+                          kind,
                           title,
                           log.startedAt().orElse(now),
                           RunSettings.of(RunSettings.Source.FILE, classes(log))),

@@ -18,6 +18,7 @@ import org.wiseember.core.runtime.Endured;
 import org.wiseember.core.runtime.GeneratorHours;
 import org.wiseember.core.runtime.GoesLeft;
 import org.wiseember.core.runtime.InTurn;
+import org.wiseember.core.runtime.Joined;
 import org.wiseember.core.runtime.Sheds;
 import org.wiseember.core.runtime.SmallestUnit;
 import org.wiseember.core.uncertainty.Budget;
@@ -60,6 +61,7 @@ public final class DayAnswers {
     outcome.goes().forEach(this::goes);
     outcome.smallest().ifPresent(this::smallest);
     outcome.inTurn().ifPresent(this::inTurn);
+    outcome.joined().ifPresent(this::joined);
     figure("delivered")
         .ifPresent(f -> add("delivered", f.because().summary() + ".", Tone.PLAIN, f));
     feed();
@@ -317,6 +319,47 @@ public final class DayAnswers {
             turn.runsOut().isPresent() ? time(turn.runsOut().getAsDouble()) : "lasts",
             Unit.HOUR,
             Because.of(Budget.of(), steps).summed("no feed counted")));
+  }
+
+  private void joined(Joined joined) {
+    String first = outcome.units().get(0).name();
+    String second = outcome.units().get(1).name();
+    List<String> steps = new ArrayList<>();
+    List<String> asks = new ArrayList<>();
+    Tone worst = joined.runsOut().isPresent() ? Tone.BAD : Tone.GOOD;
+    for (int i = 0; i < joined.legs().size(); i++) {
+      Joined.OnLeg leg = joined.legs().get(i);
+      String name = i == 0 ? first : second;
+      steps.add(name + ": " + Figures.fixed(leg.chargeAtEnd(), 0) + " % left by then");
+      leg.worst().ifPresent(a -> asks.add(name + ": " + onLeg(a)));
+      if (leg.worst().isPresent() && worst == Tone.GOOD) {
+        worst = leg.worst().get().answer().call() == Endured.Call.TRIPS ? Tone.BAD : Tone.OPEN;
+      }
+    }
+    add(
+        "joined",
+        first
+            + " and "
+            + second
+            + " as one, each at the charge of the day"
+            + (asks.isEmpty() ? "." : ". " + String.join(" ", asks)),
+        worst,
+        new Explanation(
+            "Joined, in parallel or as two legs",
+            joined.runsOut().isPresent() ? time(joined.runsOut().getAsDouble()) : "lasts",
+            Unit.HOUR,
+            Because.of(Budget.of(), steps)
+                .summed("the pair goes off with the first that is empty; no feed counted")
+                .watching(
+                    "What hangs on one leg is drawn from its unit alone, everything else half from"
+                        + " each. Only units their maker says may be joined are joined, with his"
+                        + " cable; two legs into a building are work for a licensed electrician.")));
+  }
+
+  private String onLeg(Asked a) {
+    return (a.start() ? "the start of " + a.of() + ", " : "all that runs, ")
+        + Figures.plain(Math.rint(a.amount()), a.start() ? Unit.VOLT_AMPERE : Unit.WATT)
+        + (a.answer().call() == Endured.Call.TRIPS ? ", trips it." : ", is open.");
   }
 
   private void feed() {

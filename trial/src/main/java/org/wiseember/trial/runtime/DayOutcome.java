@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.GoesLeft;
 import org.wiseember.core.runtime.InTurn;
+import org.wiseember.core.runtime.Joined;
 import org.wiseember.core.runtime.Sheds;
 import org.wiseember.core.runtime.SmallestUnit;
 import org.wiseember.trial.verdict.Judgement;
@@ -20,6 +21,7 @@ import org.wiseember.trial.verdict.Judgement;
  * @param goes how often the first unit does what is used by the go
  * @param smallest how small a unit would do; empty where nothing is on
  * @param inTurn how long they last one after the other; empty for a single one
+ * @param joined how the first two go together; empty for a single one
  */
 public record DayOutcome(
     Day day,
@@ -29,7 +31,8 @@ public record DayOutcome(
     List<Sheds.Shed> sheds,
     List<GoesLeft> goes,
     Optional<SmallestUnit> smallest,
-    Optional<InTurn> inTurn) {
+    Optional<InTurn> inTurn,
+    Optional<Joined> joined) {
   public DayOutcome {
     units = List.copyOf(units);
     silent = List.copyOf(silent);
@@ -53,7 +56,15 @@ public record DayOutcome(
         units.stream().filter(u -> u.unitId() == judged.get(0).unit().id()).findFirst();
     if (asked.isEmpty()) {
       return new DayOutcome(
-          day, asked, units, silent, List.of(), List.of(), Optional.empty(), Optional.empty());
+          day,
+          asked,
+          units,
+          silent,
+          List.of(),
+          List.of(),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty());
     }
     DayOnUnit first = asked.get();
     boolean anything = first.found().course().delivered() > 0;
@@ -70,6 +81,13 @@ public record DayOutcome(
         anything ? Optional.of(SmallestUnit.of(first.asked())) : Optional.empty(),
         units.size() > 1
             ? Optional.of(InTurn.of(day, units.stream().map(u -> u.measured().supply()).toList()))
+            : Optional.empty(),
+        units.size() > 1
+            ? Optional.of(Joined.of(day, half(units.get(0)), half(units.get(1))))
             : Optional.empty());
+  }
+
+  private static Joined.Half half(DayOnUnit unit) {
+    return new Joined.Half(unit.measured().supply(), unit.measured().endured());
   }
 }

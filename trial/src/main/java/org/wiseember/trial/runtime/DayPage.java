@@ -49,7 +49,11 @@ public final class DayPage {
             + Figures.plain(day.charge())
             + " % down to "
             + Figures.plain(day.reserve())
-            + " %.",
+            + " %"
+            + (day.celsius().isPresent()
+                ? ", the pack at " + units.told(Figures.plain(day.celsius().getAsDouble()) + " °C")
+                : "")
+            + ".",
         page.say(said));
   }
 

@@ -14,6 +14,7 @@ import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.Feed;
+import org.wiseember.core.runtime.Leg;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
 import org.wiseember.report.page.PageHtml;
@@ -65,6 +66,27 @@ public class DayAnswersTest {
     assertEquals(label.answer(), "01:53");
     assertEquals(label.words(), "53 min more than it gives.");
     assertEquals(answer(all, "smallest").answer(), "1\u2009700 Wh");
+  }
+
+  /** Two joined go off with the first that is empty; each leg's start is its own unit's. */
+  @Test
+  public void joinedTheFirstToBeEmptyEndsIt() {
+    Judgement small = unit("Capacity 500 Wh\nAC 230 V 1000 W");
+    Judgement large =
+        Judgement.untested(
+            new Unit(2, "Orrinmoor 2k4", Label.read("Capacity 2000 Wh\nAC 230 V 2000 W")));
+    Day day = day(steady("Heater", 170, NO).on(Leg.BOTH), steady("Pump", 0, 1500).on(Leg.SECOND));
+    List<DayAnswer> all =
+        DayAnswers.of(DayOutcome.of(day, List.of(small, large)), ReaderUnits.AS_KEPT);
+    DayAnswer joined = answer(all, "joined");
+    // 425 Wh at half of 170 W last five hours.
+    assertEquals(joined.answer(), "01:00");
+    assertEquals(joined.tone(), DayAnswer.Tone.BAD);
+    assertTrue(joined.words().contains("the start of Pump"), joined.words());
+    assertTrue(
+        joined.why().because().workedOut().stream()
+            .anyMatch(w -> w.contains("Orrinmoor 2k4: 75 %")),
+        joined.why().because().workedOut().toString());
   }
 
   /** By the label 2 000 VA would do; nobody tried, so it is neither sure to go nor to fail. */

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.Leg;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
 
@@ -54,8 +55,9 @@ final class ApplianceJson {
     if (draw.use().atMoments() && !f.has("at")) {
       throw new DayUnreadable(Fields.capital(place) + " needs “at”: when it is used.");
     }
+    Leg leg = oneOf("leg", Leg.values(), Leg::key, f.text("leg", Leg.BOTH.key()));
     f.end();
-    return new Appliance(name, draw, side, on, at);
+    return new Appliance(name, draw, side, on, at, leg);
   }
 
   private Draw draw(String name) throws DayUnreadable {

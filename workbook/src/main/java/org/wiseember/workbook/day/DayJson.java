@@ -11,6 +11,7 @@ import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
@@ -57,9 +58,17 @@ public final class DayJson {
     if (text.length() > LONGEST) {
       throw new DayUnreadable("That is far too long for a day; leave out what it does not need.");
     }
-    JsonNode root;
     try {
-      root = JSON.readTree(text);
+      return day(new Fields(tree(text), "the day"));
+    } catch (IllegalArgumentException e) {
+      throw new DayUnreadable(Fields.capital(e.getMessage()) + ".");
+    }
+  }
+
+  /** Text as a tree of JSON. */
+  static JsonNode tree(String text) throws DayUnreadable {
+    try {
+      return JSON.readTree(text);
     } catch (JsonProcessingException e) {
       throw new DayUnreadable(
           "That is no JSON"
@@ -67,11 +76,6 @@ public final class DayJson {
                   ? ""
                   : ", from line " + e.getLocation().getLineNr() + " on")
               + "; check quotes, commas and brackets.");
-    }
-    try {
-      return day(new Fields(root, "the day"));
-    } catch (IllegalArgumentException e) {
-      throw new DayUnreadable(Fields.capital(e.getMessage()) + ".");
     }
   }
 
@@ -111,6 +115,7 @@ public final class DayJson {
       supply = own.saysMoreThan(OF_THE_DAY) ? Optional.of(supply(own)) : Optional.empty();
       own.end();
     }
+    double celsius = f.number("celsius", -40, 60, Double.NaN);
     f.end();
     Day day =
         new Day(
@@ -119,7 +124,8 @@ public final class DayJson {
             new DayPlan(hours, appliances, on),
             charge,
             reserve,
-            feed);
+            feed,
+            Double.isNaN(celsius) ? OptionalDouble.empty() : OptionalDouble.of(celsius));
     return new DayFile(day, supply);
   }
 

@@ -10,6 +10,7 @@ import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.Feed;
+import org.wiseember.core.runtime.Leg;
 import org.wiseember.core.runtime.Stretch;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
@@ -37,6 +38,7 @@ final class DayWriter {
     if (day.plan().acAlwaysOn()) {
       root.put("acAlwaysOn", true);
     }
+    day.celsius().ifPresent(c -> number(root, "celsius", c));
     ObjectNode unit = root.putObject("unit");
     supply.ifPresent(s -> unit(unit, s));
     number(unit, "charge", day.charge());
@@ -83,6 +85,9 @@ final class DayWriter {
     number(node, "minutes", draw.minutes());
     number(node, "startVa", draw.startVa());
     node.put("output", a.side().name().toLowerCase(Locale.ROOT));
+    if (a.leg() != Leg.BOTH) {
+      node.put("leg", a.leg().key());
+    }
     if (draw.origin() != Draw.Origin.NOT_SAID) {
       node.put("source", draw.origin().key());
     }
@@ -171,7 +176,7 @@ final class DayWriter {
   }
 
   /** A number that is one; what is unknown or without limit is left out. */
-  private static void number(ObjectNode node, String key, double value) {
+  static void number(ObjectNode node, String key, double value) {
     if (!Double.isFinite(value)) {
       return;
     }

@@ -1,4 +1,4 @@
-package org.wiseember.desktop.evidence;
+package org.wiseember.desktop.finding;
 
 import java.util.List;
 import javafx.geometry.HPos;
@@ -9,14 +9,14 @@ import javafx.scene.layout.Priority;
 import org.wiseember.desktop.look.Words;
 
 /** A dense table: the first column words, the others figures that line up on the right. */
-final class FigureTable extends GridPane {
+public final class FigureTable extends GridPane {
   /**
    * Makes the table.
    *
    * @param heads of the columns
    * @param rows of as many cells each
    */
-  FigureTable(List<String> heads, List<List<String>> rows) {
+  public FigureTable(List<String> heads, List<List<String>> rows) {
     getStyleClass().add("figure-table");
     setHgap(16);
     setVgap(3);

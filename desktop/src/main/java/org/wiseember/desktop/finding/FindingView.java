@@ -1,4 +1,4 @@
-package org.wiseember.desktop.evidence;
+package org.wiseember.desktop.finding;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -19,17 +19,18 @@ import org.wiseember.report.page.FindingPage;
  * Draws what a run found: its charts, tables and sentences, in their order. Charts that share a
  * name are looked at one at a time.
  */
-final class FindingView extends VBox {
+public final class FindingView extends VBox {
   private final Desk desk;
   private final List<Runnable> redraw = new ArrayList<>();
 
-  FindingView(Desk desk) {
+  public FindingView(Desk desk) {
     this.desk = desk;
     setSpacing(10);
     desk.whenLookChanges(() -> redraw.forEach(Runnable::run));
   }
 
-  void of(FindingPage page) {
+  /** Draws a page in place of the one before. */
+  public void of(FindingPage page) {
     redraw.clear();
     getChildren().clear();
     Map<String, List<FindingPage.Chart>> rows = new LinkedHashMap<>();
@@ -97,7 +98,7 @@ final class FindingView extends VBox {
   }
 
   /** Adds something of its own below. */
-  void add(Node node) {
+  public void add(Node node) {
     getChildren().add(node);
   }
 }

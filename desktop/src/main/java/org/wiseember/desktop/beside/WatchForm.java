@@ -1,4 +1,4 @@
-package org.wiseember.desktop.runtime;
+package org.wiseember.desktop.beside;
 
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
@@ -16,7 +16,7 @@ import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
 
 /** What was read off a meter an appliance was watched with; kWh and time are enough. */
-final class WatchForm extends VBox {
+public final class WatchForm extends VBox {
   private static final double MOST = 100_000;
 
   private final Consumer<Watch> keep;
@@ -30,7 +30,7 @@ final class WatchForm extends VBox {
   private final VBox found = new VBox(4);
 
   /** Makes an empty one. */
-  WatchForm(Consumer<Watch> keep) {
+  public WatchForm(Consumer<Watch> keep) {
     this.keep = keep;
     setSpacing(6);
     var button = Words.button("action", "Keep this watch", this::read);
@@ -95,8 +95,7 @@ final class WatchForm extends VBox {
   }
 
   /** Says what a watch comes to. */
-  void tell(Watch watch) {
-    WatchSheet sheet = WatchSheet.of(watch);
+  public void tell(Watch watch, WatchSheet sheet) {
     Label mean = Words.of("measured", sheet.mean().words() + " on average");
     found
         .getChildren()

@@ -1,4 +1,4 @@
-package org.wiseember.desktop.evidence;
+package org.wiseember.desktop.finding;
 
 import java.util.List;
 import java.util.function.Consumer;
@@ -10,7 +10,7 @@ import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 
 /** The figures a run is looked at for, side by side; each opens how it came about. */
-final class HeadFigures extends FlowPane {
+public final class HeadFigures extends FlowPane {
   private final Consumer<Explanation> open;
 
   /**
@@ -18,13 +18,14 @@ final class HeadFigures extends FlowPane {
    *
    * @param open tells why of one of them
    */
-  HeadFigures(Consumer<Explanation> open) {
+  public HeadFigures(Consumer<Explanation> open) {
     super(26, 8);
     this.open = open;
     setId("head-figures");
   }
 
-  void of(List<Explanation> figures) {
+  /** Shows these figures in place of those before. */
+  public void of(List<Explanation> figures) {
     getChildren().setAll(figures.stream().map(this::one).toList());
     Words.shown(this, !figures.isEmpty());
   }

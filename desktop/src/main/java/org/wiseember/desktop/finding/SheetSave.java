@@ -1,4 +1,4 @@
-package org.wiseember.desktop.runtime;
+package org.wiseember.desktop.finding;
 
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Locale;
+import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -16,38 +17,50 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.DayWork;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
 import org.wiseember.report.page.Sheet;
 import org.wiseember.trial.page.TrialPage;
-import org.wiseember.trial.runtime.DayOutcome;
-import org.wiseember.trial.runtime.DayPage;
 
-/** Saves the day: as a sheet to hang beside the unit, or as a file another workbook reads. */
-final class DaySave extends VBox {
+/** Saves what is on show: as a sheet that prints, or as a file another workbook reads. */
+public final class SheetSave extends VBox {
   private final Desk desk;
+  private final String thing;
   private final TextField place = new TextField();
   private final Label state = Words.of("quiet", "");
-  private DayOutcome shown;
+  private final Node json;
+  private Supplier<Sheet> sheet;
+  private Supplier<String> text;
   private String proposed = "";
 
-  DaySave(Desk desk) {
+  /**
+   * Makes one with nothing to save.
+   *
+   * @param thing what is saved, {@code day}; its fields are named after it
+   * @param heading above them
+   */
+  public SheetSave(Desk desk, String thing, String heading) {
     this.desk = desk;
+    this.thing = thing;
     setSpacing(6);
-    place.setId("day-file");
-    place.setAccessibleText("Where the day is saved");
+    place.setId(thing + "-file");
+    place.setAccessibleText("Where the " + thing + " is saved");
     place.setPrefColumnCount(26);
     HBox.setHgrow(place, Priority.ALWAYS);
+    json = button("save-" + thing + "-json", capital(thing) + " as JSON", this::json);
     FlowPane buttons =
         new FlowPane(
             8,
             6,
-            button("save-day-pdf", "Print the sheet as PDF", () -> sheet(true)),
-            button("save-day-html", "Sheet as HTML", () -> sheet(false)),
-            button("save-day-json", "Day as JSON", this::json));
-    getChildren().addAll(Words.of("heading", "A sheet beside the unit"), place, buttons, state);
+            button("save-" + thing + "-pdf", "Print the sheet as PDF", () -> sheet(true)),
+            button("save-" + thing + "-html", "Sheet as HTML", () -> sheet(false)),
+            json);
+    getChildren().addAll(Words.of("heading", heading), place, buttons, state);
+  }
+
+  private static String capital(String words) {
+    return Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
 
   private static Node button(String id, String words, Runnable action) {
@@ -56,9 +69,18 @@ final class DaySave extends VBox {
     return button;
   }
 
-  void show(DayOutcome outcome) {
-    shown = outcome;
-    String next = proposed(outcome);
+  /**
+   * Takes what is on show now.
+   *
+   * @param name a file may have
+   * @param printed what prints
+   * @param written what another workbook reads; null for nothing
+   */
+  public void show(String name, Supplier<Sheet> printed, Supplier<String> written) {
+    sheet = printed;
+    text = written;
+    Words.shown(json, written != null);
+    String next = proposed(name);
     // What somebody typed stays.
     if (place.getText().isBlank() || place.getText().equals(proposed)) {
       place.setText(next);
@@ -66,13 +88,13 @@ final class DaySave extends VBox {
     proposed = next;
   }
 
-  private String proposed(DayOutcome outcome) {
-    String name = outcome.day().title().replaceAll("[^\\p{L}\\p{N} ._-]", "").strip();
+  private String proposed(String title) {
+    String name = title.replaceAll("[^\\p{L}\\p{N} ._-]", "").strip();
     Path folder =
         desk.workbook()
             .map(w -> w.file().toAbsolutePath().getParent())
             .orElse(Path.of(System.getProperty("user.home")));
-    return folder.resolve((name.isEmpty() ? "day" : name) + ".pdf").toString();
+    return folder.resolve((name.isEmpty() ? thing : name) + ".pdf").toString();
   }
 
   private Path file(String ending) {
@@ -93,8 +115,8 @@ final class DaySave extends VBox {
   }
 
   private void sheet(boolean pdf) {
-    if (shown == null) {
-      said("The day is still being worked out. Try again in a moment.");
+    if (sheet == null) {
+      said("It is still being worked out. Try again in a moment.");
       return;
     }
     Path file;
@@ -105,27 +127,29 @@ final class DaySave extends VBox {
       return;
     }
     ReaderUnits units = desk.units().get();
-    Sheet sheet = DayPage.sheet(shown, units);
+    Sheet now = sheet.get();
     String title = desk.title().get();
     String made = TrialPage.date(LocalDate.now(ZoneId.systemDefault()));
     desk.background(
         () -> {
-          String html = new PageHtml(units).write(sheet, title, made);
+          String html = new PageHtml(units).write(now, title, made);
           if (!pdf) {
-            return DayWork.written(file, html.getBytes(StandardCharsets.UTF_8));
+            return Desk.written(file, html.getBytes(StandardCharsets.UTF_8));
           }
           ByteArrayOutputStream out = new ByteArrayOutputStream();
           PagePdf.write(html, out);
-          return DayWork.written(file, out.toByteArray());
+          return Desk.written(file, out.toByteArray());
         },
         this::said);
   }
 
   private void json() {
     try {
-      desk.dayWork().save(file(".json"), this::said);
+      Path file = file(".json");
+      byte[] content = text.get().getBytes(StandardCharsets.UTF_8);
+      desk.background(() -> Desk.written(file, content), this::said);
     } catch (InvalidPathException e) {
-      said("Type where the day should go first.");
+      said("Type where the " + thing + " should go first.");
     }
   }
 }

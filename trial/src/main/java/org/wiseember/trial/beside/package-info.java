@@ -1,0 +1,4 @@
+/**
+ * Runs of what is no unit: appliances that were watched, the mains and generators by themselves.
+ */
+package org.wiseember.trial.beside;
