@@ -6,17 +6,21 @@ import java.time.Clock;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
+import javafx.collections.ListChangeListener;
 import javafx.collections.ObservableList;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.trial.runtime.DayOnUnit;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Days;
 import org.wiseember.workbook.KeptDay;
 import org.wiseember.workbook.day.DayFile;
@@ -40,13 +44,23 @@ public final class DayWork {
   private final ObservableList<KeptDay> days = FXCollections.observableArrayList();
   private final ObjectProperty<KeptDay> chosen = new SimpleObjectProperty<>();
   private final ObjectProperty<DayOutcome> outcome = new SimpleObjectProperty<>();
+
+  /** Units beside the chosen one, as long as nothing on the shelf changes. */
+  private final Map<Long, Judgement> known = new HashMap<>();
+
   private long asked;
 
   DayWork(Desk desk, Clock clock, Edits edits) {
     this.desk = desk;
     this.clock = clock;
     this.edits = edits;
-    desk.chosen().addListener((o, was, is) -> workOut());
+    desk.chosen()
+        .addListener(
+            (o, was, is) -> {
+              known.clear();
+              workOut();
+            });
+    desk.shelf().addListener((ListChangeListener<Shelf.Place>) change -> known.clear());
   }
 
   /** Every day, in the order they were laid out. */
@@ -225,9 +239,16 @@ public final class DayWork {
         gather(mine, found, rest, day);
         return;
       }
+      Judgement before = known.get(others.get(0));
+      if (before != null) {
+        found.add(before);
+        gather(mine, found, rest, day);
+        return;
+      }
       desk.judged(
           others.get(0),
           judged -> {
+            known.put(judged.unit().id(), judged);
             found.add(judged);
             gather(mine, found, rest, day);
           });
