@@ -24,7 +24,7 @@ final class RunCards extends VBox {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH).withZone(ZoneId.systemDefault());
 
-  private final HBox tabs = new HBox();
+  private final FlowPane tabs = new FlowPane();
   private final FlowPane cards = new FlowPane(8, 8);
   private final Map<RunGroup, Long> last = new EnumMap<>(RunGroup.class);
   private final Consumer<TestRun> choose;
