@@ -18,6 +18,7 @@ import picocli.CommandLine.Command;
       Analyze.class,
       Judge.class,
       RunTime.class,
+      LineUpCommand.class,
       Simulate.class,
       Report.class,
       Convert.class,

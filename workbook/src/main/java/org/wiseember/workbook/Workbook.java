@@ -331,6 +331,15 @@ public final class Workbook implements AutoCloseable {
     about("panels_on_hand", PanelsJson.write(panels));
   }
 
+    /** What was noted for comparing units; the usual where nothing was. */
+  public LineUpNotes lineUpNotes() {
+    return LineUpJson.read(about("line_up"));
+  }
+
+  public void lineUpNotes(LineUpNotes notes) {
+    about("line_up", LineUpJson.write(notes));
+  }
+
   private String about(String key) {
     return query(
             "SELECT value FROM about WHERE key = ?", s -> s.setString(1, key), r -> r.getString(1))

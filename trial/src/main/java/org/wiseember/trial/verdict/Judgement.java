@@ -164,8 +164,11 @@ public final class Judgement implements UnitFindings {
     }
   }
 
-  /** The first test that has an answer; one that only says why it has none gives way. */
-  private Optional<Answer> answer(Claim claim) {
+  /**
+   * What its runs say to a claim, printed on its label or not: the first test that has an answer;
+   * one that only says why it has none gives way.
+   */
+  public Optional<Answer> answer(Claim claim) {
     Optional<Answer> open = Optional.empty();
     for (TestType test : AllTests.answering(claim.subject())) {
       Optional<Answer> answer = test.answer(claim, this);

@@ -1,0 +1,189 @@
+package org.wiseember.trial.lineup;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Bound;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.lineup.Beaten;
+import org.wiseember.core.lineup.Candidate;
+import org.wiseember.core.lineup.Measure;
+import org.wiseember.core.lineup.MustHave;
+import org.wiseember.core.lineup.Order;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.runtime.Appliance;
+import org.wiseember.core.runtime.Day;
+import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.LineUpNotes;
+import org.wiseember.workbook.UnitFacts;
+import org.wiseember.workbook.Watches;
+import org.wiseember.workbook.Workbook;
+
+/**
+ * Several units beside each other at one load.
+ *
+ * @param units in the order of the page
+ * @param load all energies are told at, W; empty where the units share none
+ * @param notes what was noted for it
+ * @param beaten by name, the names of those that beat or equal it in all one cares for
+ * @param order by the weights
+ * @param jobs the days that were laid out, as jobs
+ */
+public record LineUp(
+    List<LineUpUnit> units,
+    OptionalDouble load,
+    LineUpNotes notes,
+    Map<String, List<String>> beaten,
+    Order order,
+    List<Job> jobs) {
+  public LineUp {
+    units = List.copyOf(units);
+    jobs = List.copyOf(jobs);
+  }
+
+  /**
+   * A unit with what is known of it beyond its label.
+   *
+   * @param facts such as what was paid
+   */
+  public record Entry(Judgement judgement, UnitFacts facts) {}
+
+  /** Of the units of a workbook that were chosen, else of all. */
+  public static LineUp of(Workbook workbook, OptionalDouble load) {
+    LineUpNotes notes = workbook.lineUpNotes();
+    List<Entry> entries =
+        workbook.units().all().stream()
+            .filter(u -> notes.units().isEmpty() || notes.units().contains(u.id()))
+            .map(u -> new Entry(Judgement.of(workbook, u, true), workbook.units().facts(u.id())))
+            .toList();
+    List<Day> days = workbook.days().all().days().stream().map(KeptDay::day).toList();
+    return of(
+        entries,
+        load.isPresent() ? notes.at(load) : notes,
+        days,
+        appliances(days, workbook.watches().all()));
+  }
+
+  /** Everything that was watched or stands in a day, by name in lower case; a watch goes first. */
+  public static Map<String, Draw> appliances(List<Day> days, List<Watches.Kept> watches) {
+    Map<String, Draw> all = new HashMap<>();
+    for (Day day : days) {
+      for (Appliance a : day.appliances()) {
+        all.put(a.name().toLowerCase(Locale.ROOT), a.draw());
+      }
+    }
+    watches.forEach(w -> all.put(w.name().toLowerCase(Locale.ROOT), w.sheet().draw()));
+    return all;
+  }
+
+  /**
+   * Works it out.
+   *
+   * @param appliances what must-haves may name, by name in lower case
+   */
+  public static LineUp of(
+      List<Entry> entries, LineUpNotes notes, List<Day> days, Map<String, Draw> appliances) {
+    OptionalDouble load =
+        notes.load().isPresent()
+            ? notes.load()
+            : AtLoad.shared(entries.stream().map(Entry::judgement).toList());
+    List<MustHave> wishes = notes.mustHaves().stream().map(MustHave::of).toList();
+    List<LineUpUnit> units = new ArrayList<>();
+    for (Entry entry : entries) {
+      units.add(unit(entry, named(entry, units), notes, load, wishes, appliances));
+    }
+    List<Candidate> candidates = units.stream().map(LineUpUnit::candidate).toList();
+    return new LineUp(
+        units,
+        load,
+        notes,
+        Beaten.by(candidates, cares(notes)),
+        Order.of(candidates, notes.weights()),
+        days.stream().map(d -> Job.of(d, units)).toList());
+  }
+
+  private static Set<Measure> cares(LineUpNotes notes) {
+    Set<Measure> cares = EnumSet.noneOf(Measure.class);
+    notes.weights().forEach((m, w) -> {
+      if (w > 0) {
+        cares.add(m);
+      }
+    });
+    return cares;
+  }
+
+  /** Two units of one name are told apart by a number. */
+  private static String named(Entry entry, List<LineUpUnit> before) {
+    String name = entry.judgement().unit().name();
+    long same = before.stream().filter(u -> u.judgement().unit().name().equals(name)).count();
+    return same == 0 ? name : name + " (" + (same + 1) + ")";
+  }
+
+  private static LineUpUnit unit(
+      Entry entry,
+      String name,
+      LineUpNotes notes,
+      OptionalDouble load,
+      List<MustHave> wishes,
+      Map<String, Draw> appliances) {
+    Judgement judgement = entry.judgement();
+    Map<Measure, Figure> figures = LineUpFigures.of(judgement, entry.facts(), notes, load);
+    List<Answered> answers =
+        new MustHaveAnswers(judgement, figures, appliances)
+            .all(wishes, words -> notes.answer(judgement.unit().id(), words));
+    if (!answers.isEmpty()) {
+      figures.put(Measure.MUST_HAVES, count(answers));
+    }
+    return new LineUpUnit(
+        name,
+        judgement,
+        entry.facts(),
+        new Candidate(name, figures),
+        answers,
+        AtLoad.range(judgement));
+  }
+
+  /** A half counts a half; with some not known it is at least so many. */
+  private static Figure count(List<Answered> answers) {
+    double sum = answers.stream().mapToDouble(a -> a.answer().counts()).sum();
+    boolean open = answers.stream().anyMatch(a -> a.answer() == MustHave.Answer.NOT_KNOWN);
+    Figure figure =
+        Figure.of(
+            Measure.MUST_HAVES.key(),
+            Measure.MUST_HAVES.words(),
+            sum,
+            Unit.ONE,
+            Because.of(
+                    Budget.of(),
+                    answers.stream()
+                        .map(a -> a.mustHave().words() + ": " + a.answer().words())
+                        .toList())
+                .summed(Figures.plain(sum) + " of " + answers.size())
+                .watching(answers.stream().map(Answered::because).distinct().toList()));
+    return open ? figure.bounded(Bound.AT_LEAST) : figure;
+  }
+
+  /** The unit of that name; empty for another. */
+  public Optional<LineUpUnit> unit(String name) {
+    return units.stream().filter(u -> u.name().equals(name)).findFirst();
+  }
+
+  /** What is missing of a unit among what one cares for, with what would give it. */
+  public List<String> missing(LineUpUnit unit) {
+    return cares(notes).stream()
+        .filter(m -> unit.figure(m).isEmpty())
+        .map(m -> m.words() + ": " + m.settledBy())
+        .toList();
+  }
+}

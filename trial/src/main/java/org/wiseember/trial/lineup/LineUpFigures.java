@@ -1,0 +1,175 @@
+package org.wiseember.trial.lineup;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.wiseember.core.cost.Cost;
+import org.wiseember.core.cost.Life;
+import org.wiseember.core.cost.Price;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Figure;
+import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Condition;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.lineup.Measure;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.Budget;
+import org.wiseember.core.uncertainty.Contribution;
+import org.wiseember.core.verdict.Verdict;
+import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.LineUpNotes;
+import org.wiseember.workbook.UnitFacts;
+
+/**
+ * The figures of one unit that a line-up compares. What its runs found comes first; of weight and
+ * watts what is printed stands in, and is called so. Nothing else does.
+ */
+final class LineUpFigures {
+  private static final double PERCENT = 100;
+
+  private final Judgement unit;
+  private final Map<Measure, Figure> figures = new EnumMap<>(Measure.class);
+
+  private LineUpFigures(Judgement unit) {
+    this.unit = unit;
+  }
+
+  /**
+   * All that are known but the must-haves.
+   *
+   * @param load of the page, W; empty where the units share none
+   */
+  static Map<Measure, Figure> of(
+      Judgement unit, UnitFacts facts, LineUpNotes notes, OptionalDouble load) {
+    LineUpFigures made = new LineUpFigures(unit);
+    made.energy(load);
+    made.asked(Measure.EFFICIENCY, Subject.EFFICIENCY, false);
+    made.asked(Measure.FULL_AGAIN, Subject.CHARGE_TIME, true);
+    made.asked(Measure.IDLE, Subject.IDLE, true);
+    made.asked(Measure.CONTINUOUS, Subject.CONTINUOUS_POWER, false);
+    made.asked(Measure.DISTORTION, Subject.DISTORTION, true);
+    made.asked(Measure.NOISE, Subject.NOISE, true);
+    made.weight();
+    made.price(facts, notes);
+    return made.figures;
+  }
+
+  private Optional<Figure> known(Measure measure) {
+    return Optional.ofNullable(figures.get(measure));
+  }
+
+  private void energy(OptionalDouble load) {
+    if (load.isPresent()) {
+      AtLoad.delivered(unit, load.getAsDouble())
+          .ifPresent(
+              d -> {
+                figures.put(Measure.DELIVERED, d);
+                AtLoad.ofRated(unit, d).ifPresent(y -> figures.put(Measure.YIELD, y));
+              });
+    }
+  }
+
+  /**
+   * What the runs say to such a claim, whether the label prints one or not. A claim of the label
+   * carries its conditions, such as the distance a noise is heard from, so it goes first.
+   */
+  private void asked(Measure measure, Subject subject, boolean atMost) {
+    Claim plain =
+        atMost
+            ? Claim.atMost(subject, 1, "")
+            : Claim.atLeast(subject, unit.label().ratedWatts().orElse(1.0), "");
+    Optional<Claim> printed =
+        measure == Measure.FULL_AGAIN ? Optional.empty() : unit.label().claim(subject);
+    printed
+        .flatMap(this::measured)
+        .or(() -> measured(plain))
+        .ifPresent(f -> figures.put(measure, f.as(measure.key(), measure.words())));
+  }
+
+  private Optional<Figure> measured(Claim claim) {
+    return unit.answer(claim)
+        .map(Answer::judge)
+        .map(j -> j.verdict(true))
+        .flatMap(Verdict::measured)
+        .filter(f -> f.unit() == claim.unit());
+  }
+
+  private void weight() {
+    Optional<Figure> scale = measured(Claim.atMost(Subject.WEIGHT, 1, ""));
+    Optional<Figure> weight =
+        scale.or(() -> printed(Subject.WEIGHT, "weight", "Weight, as printed", Unit.KILOGRAM));
+    weight.ifPresent(
+        w -> {
+          figures.put(Measure.WEIGHT, w.as("weight", w.name()));
+          known(Measure.DELIVERED)
+              .ifPresent(d -> figures.put(Measure.WH_PER_KG, Cost.wattHoursPerKilogram(d, w)));
+          known(Measure.CONTINUOUS)
+              .or(
+                  () ->
+                      printed(
+                          Subject.CONTINUOUS_POWER,
+                          "rated",
+                          "Watts, as printed",
+                          Unit.WATT))
+              .ifPresent(p -> figures.put(Measure.W_PER_KG, Cost.wattsPerKilogram(p, w)));
+        });
+  }
+
+  /** A figure of the label, as sure as its last digit. */
+  private Optional<Figure> printed(Subject subject, String key, String name, Unit in) {
+    return unit.label()
+        .claim(subject)
+        .map(
+            c -> {
+              String digits = Figures.plain(c.figure());
+              int point = digits.indexOf('.');
+              double step = point < 0 ? 1 : Math.pow(10, point + 1 - digits.length());
+              Budget budget =
+                  Budget.of(Contribution.rectangular("Its last digit", step / 2));
+              return Figure.of(
+                  key,
+                  name,
+                  c.figure(),
+                  in,
+                  Because.of(budget, "Read off the label").summed("printed, not measured"));
+            });
+  }
+
+  private void price(UnitFacts facts, LineUpNotes notes) {
+    if (!(facts.price() > 0)) {
+      return;
+    }
+    Price price = new Price(facts.price(), facts.currency());
+    unit.label()
+        .ratedWattHours()
+        .ifPresent(
+            wh ->
+                figures.put(Measure.PRICE_PER_LABEL_WH, Cost.perLabelWattHour(price, wh)));
+    known(Measure.DELIVERED)
+        .ifPresent(
+            d -> {
+              figures.put(Measure.PRICE_PER_DELIVERED_WH, Cost.perDeliveredWattHour(price, d));
+              life(notes)
+                  .ifPresent(
+                      life ->
+                          figures.put(
+                              Measure.PRICE_PER_LIFETIME_KWH,
+                              Cost.perLifetimeKilowattHour(price, d, life)));
+            });
+  }
+
+  private Optional<Life> life(LineUpNotes notes) {
+    return unit.label()
+        .claim(Subject.CYCLE_LIFE)
+        .map(
+            c -> {
+              var to = c.condition(Condition.Kind.TO_PERCENT);
+              return new Life(
+                  c.figure(), to.isPresent() ? to.getAsDouble() / PERCENT : notes.leftAtEnd(),
+                  notes.cyclesADay());
+            });
+  }
+}
