@@ -83,7 +83,10 @@ final class LineUpCommand implements Callable<Integer> {
       }
       PrintWriter out = spec.commandLine().getOut();
       if (json) {
-        out.println(new ObjectMapper().writerWithDefaultPrettyPrinter().writeValueAsString(written(lineUp)));
+        out.println(
+            new ObjectMapper()
+                .writerWithDefaultPrettyPrinter()
+                .writeValueAsString(written(lineUp)));
       } else {
         told(lineUp, out);
       }
@@ -127,7 +130,11 @@ final class LineUpCommand implements Callable<Integer> {
         .places()
         .forEach(
             p ->
-                order.addObject().put("name", p.name()).put("score", p.score()).put("first", p.first()));
+                order
+                    .addObject()
+                    .put("name", p.name())
+                    .put("score", p.score())
+                    .put("first", p.first()));
     return root;
   }
 
@@ -168,8 +175,7 @@ final class LineUpCommand implements Callable<Integer> {
       out.println();
       out.println(unit.name());
       for (Measure m : Measure.values()) {
-        unit.figure(m)
-            .ifPresent(f -> out.println("  " + f.name() + ": " + f.words()));
+        unit.figure(m).ifPresent(f -> out.println("  " + f.name() + ": " + f.words()));
       }
       lineUp.missing(unit).forEach(words -> out.println("  not known, " + words));
       List<String> by = lineUp.beaten().getOrDefault(unit.name(), List.of());

@@ -16,7 +16,7 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
@@ -166,7 +166,7 @@ final class OpenWindow implements AutoCloseable {
   void replace(String id, String text) {
     onFx(
         () -> {
-          ((TextField) scene().lookup("#" + id)).clear();
+          ((TextInputControl) scene().lookup("#" + id)).clear();
           return null;
         });
     type(id, text);

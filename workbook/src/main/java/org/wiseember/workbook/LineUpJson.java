@@ -101,14 +101,17 @@ final class LineUpJson {
     root.path("mustHaves").forEach(n -> wishes.add(n.asText()));
     Map<Measure, Double> weights = new EnumMap<>(Measure.class);
     root.path("weights")
-        .properties().forEach(
+        .properties()
+        .forEach(
             e -> Measure.byKey(e.getKey()).ifPresent(m -> weights.put(m, e.getValue().asDouble())));
     Map<Long, Map<String, MustHave.Answer>> answers = new LinkedHashMap<>();
     root.path("answers")
-        .properties().forEach(e -> answers.put(Long.valueOf(e.getKey()), answers(e.getValue())));
+        .properties()
+        .forEach(e -> answers.put(Long.valueOf(e.getKey()), answers(e.getValue())));
     Map<Long, List<Parts.Part>> parts = new LinkedHashMap<>();
     root.path("parts")
-        .properties().forEach(e -> parts.put(Long.valueOf(e.getKey()), parts(e.getValue())));
+        .properties()
+        .forEach(e -> parts.put(Long.valueOf(e.getKey()), parts(e.getValue())));
     List<Bills.Month> months = new ArrayList<>();
     for (JsonNode m : root.path("bills")) {
       months.add(
@@ -133,7 +136,8 @@ final class LineUpJson {
 
   private static Map<String, MustHave.Answer> answers(JsonNode node) {
     Map<String, MustHave.Answer> own = new LinkedHashMap<>();
-    node.properties().forEach(
+    node.properties()
+        .forEach(
             e -> {
               for (MustHave.Answer a : MustHave.Answer.values()) {
                 if (key(a).equals(e.getValue().asText())) {

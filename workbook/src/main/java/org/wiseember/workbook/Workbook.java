@@ -331,7 +331,7 @@ public final class Workbook implements AutoCloseable {
     about("panels_on_hand", PanelsJson.write(panels));
   }
 
-    /** What was noted for comparing units; the usual where nothing was. */
+  /** What was noted for comparing units; the usual where nothing was. */
   public LineUpNotes lineUpNotes() {
     return LineUpJson.read(about("line_up"));
   }

@@ -76,20 +76,13 @@ public record Bills(List<Month> months, double weatherShare) {
       expected += was;
       after += m.after();
       lines.add(
-          m.name()
-              + ": "
-              + Figures.fixed(was, 0)
-              + " → "
-              + Figures.fixed(m.after(), 0)
-              + " kWh");
+          m.name() + ": " + Figures.fixed(was, 0) + " → " + Figures.fixed(m.after(), 0) + " kWh");
     }
     int n = months.size();
     Budget budget = Budget.of();
     if (n > 1) {
       double spread = differences.getStandardDeviation() * Math.sqrt(n) / expected * PERCENT;
-      budget =
-          budget.with(
-              new Contribution("Months differ by themselves", spread, n - 1.0, ""));
+      budget = budget.with(new Contribution("Months differ by themselves", spread, n - 1.0, ""));
     }
     return Optional.of(
         Figure.of(
@@ -98,8 +91,7 @@ public record Bills(List<Month> months, double weatherShare) {
             PERCENT * (1 - after / expected),
             Unit.PERCENT,
             Because.of(budget, lines)
-                .summed(
-                    Figures.fixed(expected, 0) + " → " + Figures.fixed(after, 0) + " kWh")));
+                .summed(Figures.fixed(expected, 0) + " → " + Figures.fixed(after, 0) + " kWh")));
   }
 
   /** What to ask before it is believed. */
@@ -108,8 +100,7 @@ public record Bills(List<Month> months, double weatherShare) {
     if (months.size() < FEW) {
       all.add(
           new Warning(
-              "few_months",
-              "Of fewer than six months a fall may be chance; go on for a year."));
+              "few_months", "Of fewer than six months a fall may be chance; go on for a year."));
     }
     if (Double.isNaN(weatherShare)) {
       all.add(
@@ -117,8 +108,7 @@ public record Bills(List<Month> months, double weatherShare) {
               "weather_not_asked",
               "Was the weather the same, and did an air conditioner or a heater come or go? Type which"
                   + " share of the bill follows the weather; none is corrected for."));
-    } else if (weatherShare > 0
-        && months.stream().anyMatch(m -> Double.isNaN(m.degreesBefore()))) {
+    } else if (weatherShare > 0 && months.stream().anyMatch(m -> Double.isNaN(m.degreesBefore()))) {
       all.add(
           new Warning(
               "degree_days_missing",

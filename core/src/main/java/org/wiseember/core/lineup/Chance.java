@@ -21,8 +21,7 @@ public final class Chance {
   /** That the first figure is the better one. */
   public static double better(Measure measure, Figure one, Figure other) {
     double ahead = one.value() - other.value();
-    return above(
-        measure.higherIsBetter() ? ahead : -ahead, Math.hypot(sigma(one), sigma(other)));
+    return above(measure.higherIsBetter() ? ahead : -ahead, Math.hypot(sigma(one), sigma(other)));
   }
 
   static double sigma(Figure figure) {

@@ -84,7 +84,8 @@ public record MustHave(String words, Wish wish) {
   }
 
   private static Wish wish(String text) {
-    Matcher runs = Pattern.compile("^(?:runs?|starts?|carries) (?:the |an? |my )?(.+)$").matcher(text);
+    Matcher runs =
+        Pattern.compile("^(?:runs?|starts?|carries) (?:the |an? |my )?(.+)$").matcher(text);
     if (runs.matches()) {
       return new Runs(runs.group(1).strip());
     }

@@ -68,8 +68,7 @@ public record Order(
       if (unit.knows(cares)) {
         known.add(unit);
       } else {
-        leftOut.put(
-            unit.name(), cares.stream().filter(m -> unit.figure(m).isEmpty()).toList());
+        leftOut.put(unit.name(), cares.stream().filter(m -> unit.figure(m).isEmpty()).toList());
       }
     }
     return used.isEmpty() || known.isEmpty()
@@ -130,8 +129,7 @@ public record Order(
     Order order(Map<String, List<Measure>> leftOut) {
       List<Place> places = new ArrayList<>();
       for (int i = 0; i < means.length; i++) {
-        places.add(
-            new Place(units.get(i).name(), means[i], Chance.highest(i, means, sigmas)));
+        places.add(new Place(units.get(i).name(), means[i], Chance.highest(i, means, sigmas)));
       }
       places.sort(Comparator.comparingDouble(Place::score).reversed());
       Map<Measure, Room> room = new EnumMap<>(Measure.class);

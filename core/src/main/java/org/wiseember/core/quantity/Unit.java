@@ -25,7 +25,7 @@ public enum Unit {
   YEAR("years"),
   LUX("lx"),
   OHM("Ω"),
-    PER_WATT("1/W"),
+  PER_WATT("1/W"),
   WATT_HOUR_PER_KILOGRAM("Wh/kg"),
   WATT_PER_KILOGRAM("W/kg"),
   /** Of money, whose currency stands in the name. */

@@ -100,8 +100,7 @@ public class CostTest {
     assertEquals(saved.value(), 100 * (1 - is / was), 1e-9);
     assertTrue(saved.value() > 24 && saved.value() < 50);
     assertTrue(saved.u95() > 1 && saved.u95() < 10, "months differ: " + saved.u95());
-    assertTrue(
-        bills.warnings().stream().map(Warning::code).toList().contains("weather_not_asked"));
+    assertTrue(bills.warnings().stream().map(Warning::code).toList().contains("weather_not_asked"));
   }
 
   /** A cool summer saves as well: by 60 % of the bill and half the degree days, all of it here. */
@@ -116,7 +115,8 @@ public class CostTest {
     Figure seeing = new Bills(months, 0.6).saved().orElseThrow();
     assertEquals(seeing.value(), 0, 1e-9);
     assertTrue(
-        new Bills(months, 0.6).warnings().stream().map(Warning::code).toList().contains("few_months"));
+        new Bills(months, 0.6)
+            .warnings().stream().map(Warning::code).toList().contains("few_months"));
     assertTrue(new Bills(List.of(), 0).saved().isEmpty());
   }
 }

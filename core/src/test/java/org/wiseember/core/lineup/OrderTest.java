@@ -32,7 +32,8 @@ public class OrderTest {
     for (int i = 0; i < count; i++) {
       Map<Measure, Figure> figures = new EnumMap<>(Measure.class);
       for (Measure m : SOME) {
-        double value = 50 * (1 + random.nextInt(share > 0 ? 1 : 4)) * (1 + 0.05 * random.nextGaussian());
+        double value =
+            50 * (1 + random.nextInt(share > 0 ? 1 : 4)) * (1 + 0.05 * random.nextGaussian());
         if (share == 0) {
           value = 10 * (1 + random.nextInt(4));
         }
@@ -97,7 +98,8 @@ public class OrderTest {
     assertEquals(Chance.better(Measure.IDLE, b, a), 1 - chance, 1e-9);
     assertEquals(Chance.better(Measure.IDLE, a, a), 0.5, 1e-9);
     assertEquals(
-        Chance.better(Measure.DELIVERED, figure(Measure.DELIVERED, 2, 0), figure(Measure.DELIVERED, 1, 0)),
+        Chance.better(
+            Measure.DELIVERED, figure(Measure.DELIVERED, 2, 0), figure(Measure.DELIVERED, 1, 0)),
         1.0);
   }
 

@@ -14,7 +14,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Charge;
@@ -33,6 +32,7 @@ import org.wiseember.core.typed.TypedNumber;
 import org.wiseember.core.typed.TypedReader;
 import org.wiseember.core.typed.TypedReading;
 import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.test.drain.DrainLoad;
@@ -126,12 +126,7 @@ public final class TestForms {
       Function<T, String> text,
       Function<String, L> line,
       Function<L, String> said) {
-    TextArea area = new TextArea(text.apply(taken.get()));
-    area.setId(id);
-    area.setAccessibleText(name);
-    area.setWrapText(true);
-    area.setPrefRowCount(6);
-    area.setMinHeight(Region.USE_PREF_SIZE);
+    TextArea area = Field.lines(id, name, text.apply(taken.get()), 6);
     Label echo = Words.of("quiet", "");
     Runnable sayBack =
         () ->

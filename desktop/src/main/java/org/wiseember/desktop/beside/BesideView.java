@@ -61,7 +61,7 @@ public final class BesideView extends VBox {
     var other = Words.button("action", "Try the mains or a generator", this::openSource);
     other.setId("try-source");
     getChildren().addAll(cards, new FlowPane(8, 6, one, other), form, shown);
-        desk.beside().runs().addListener((ListChangeListener<BesideRun>) this::changed);
+    desk.beside().runs().addListener((ListChangeListener<BesideRun>) this::changed);
   }
 
   private VBox watchForm() {
@@ -108,7 +108,7 @@ public final class BesideView extends VBox {
   /** What is new is what one wants to see. */
   private void changed(ListChangeListener.Change<? extends BesideRun> change) {
     while (change.next()) {
-            if (change.getAddedSize() == 1) {
+      if (change.getAddedSize() == 1) {
         chosen = change.getAddedSubList().get(0).run().id();
       }
     }
@@ -119,14 +119,14 @@ public final class BesideView extends VBox {
 
   /** Shows the run with that key. */
   public void choose(long runId) {
-        chosen = runId;
+    chosen = runId;
     if (getParent() != null) {
       show();
     }
   }
 
   private Optional<BesideRun> chosen() {
-        List<BesideRun> all = desk.beside().runs();
+    List<BesideRun> all = desk.beside().runs();
     return all.stream()
         .filter(r -> r.run().id() == chosen)
         .findFirst()

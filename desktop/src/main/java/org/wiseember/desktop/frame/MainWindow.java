@@ -21,9 +21,9 @@ import javafx.stage.FileChooser;
 import org.wiseember.desktop.bench.BenchStage;
 import org.wiseember.desktop.evidence.EvidenceStage;
 import org.wiseember.desktop.label.LabelStage;
+import org.wiseember.desktop.lineup.LineUpStage;
 import org.wiseember.desktop.log.CapturePane;
 import org.wiseember.desktop.log.LogPane;
-import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.Look;
@@ -62,15 +62,7 @@ public final class MainWindow extends StackPane {
     makers.put(StageName.VERDICT, VerdictStage::new);
     makers.put(StageName.REPORT, ReportStage::new);
     makers.put(StageName.PLAN, PlanStage::new);
-    makers.put(
-        StageName.LINE_UP,
-        d ->
-            new EmptyStage(
-                "Line-up",
-                "Units will be laid side by side here, each against its own label. Two units with a"
-                    + " finished drain make a line-up worth looking at.",
-                "To the verdict",
-                () -> d.stage().set(StageName.VERDICT)));
+    makers.put(StageName.LINE_UP, LineUpStage::new);
     makers.put(StageName.RUN_TIME, RunTimeStage::new);
 
     shelf = new ShelfView(desk, () -> openFind(Actions.PUT_BACK));

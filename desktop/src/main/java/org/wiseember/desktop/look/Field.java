@@ -2,7 +2,10 @@ package org.wiseember.desktop.look;
 
 import java.util.OptionalDouble;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import org.wiseember.core.quantity.Figures;
@@ -24,6 +27,40 @@ public final class Field {
     field.setPrefColumnCount(columns);
     field.setMinWidth(Region.USE_PREF_SIZE);
     return field;
+  }
+
+  /**
+   * A field of several lines, which Tab leaves as it does every other.
+   *
+   * @param words what it asks for, said by a screen reader
+   * @param rows high
+   */
+  public static TextArea lines(String id, String words, String value, int rows) {
+    TextArea area = new TextArea(value);
+    area.setId(id);
+    area.setAccessibleText(words);
+    area.setWrapText(true);
+    area.setPrefRowCount(rows);
+    area.setMinHeight(Region.USE_PREF_SIZE);
+    area.addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.TAB && !e.isControlDown()) {
+            e.consume();
+            // What leaves a field of lines by itself is Tab with Control.
+            area.fireEvent(
+                new KeyEvent(
+                    KeyEvent.KEY_PRESSED,
+                    "",
+                    "",
+                    KeyCode.TAB,
+                    e.isShiftDown(),
+                    true,
+                    false,
+                    false));
+          }
+        });
+    return area;
   }
 
   /** The field with its name in front of it. */

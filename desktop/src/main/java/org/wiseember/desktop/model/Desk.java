@@ -44,6 +44,7 @@ import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Days;
 import org.wiseember.workbook.Event;
+import org.wiseember.workbook.LineUpNotes;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -86,6 +87,7 @@ public final class Desk {
   private final SolarWork solar;
   private final BesideWork beside;
   private final DayWork dayWork;
+  private final LineUpWork lineUpWork;
   private final Drawer drawer;
   private final ObjectProperty<Palette> palette = new SimpleObjectProperty<>(Palette.LIGHT);
   private final ObjectProperty<ReaderUnits> units = new SimpleObjectProperty<>(ReaderUnits.AS_KEPT);
@@ -123,6 +125,7 @@ public final class Desk {
     this.solar = new SolarWork(this, edits);
     this.beside = new BesideWork(this, clock, edits);
     this.dayWork = new DayWork(this, clock, edits);
+    this.lineUpWork = new LineUpWork(this, edits);
     this.drawer = new Drawer(this);
     guardBand.addListener((o, was, is) -> judgeAgain(is));
     chosen.addListener((o, was, is) -> chosenUnit.set(is == null ? null : is.unit().id()));
@@ -244,6 +247,11 @@ public final class Desk {
   /** The days that were laid out. */
   public DayWork dayWork() {
     return dayWork;
+  }
+
+  /** Units beside each other. */
+  public LineUpWork lineUpWork() {
+    return lineUpWork;
   }
 
   /** What was taken off the shelf. */
@@ -444,6 +452,7 @@ public final class Desk {
           chosen.set(null);
           beside.show(opened.beside());
           dayWork.show(opened.days());
+          lineUpWork.show(opened.lineUp());
           shelf.setAll(opened.all());
           chooseFirst();
           title.set(opened.title().isBlank() ? String.valueOf(file.getFileName()) : opened.title());
@@ -499,7 +508,8 @@ public final class Desk {
               next.loadsOnHand(),
               panels(next),
               next.days().all(),
-              BesideRun.all(next));
+              BesideRun.all(next),
+              LineUpWork.read(this, next));
       done = true;
       return opened;
     } finally {
@@ -593,7 +603,8 @@ public final class Desk {
       String loads,
       PanelsOnHand panels,
       Days.All days,
-      List<BesideRun> beside) {}
+      List<BesideRun> beside,
+      LineUpNotes lineUp) {}
 
   /** Holds what is known against the labels again; no reading is looked at. */
   private void judgeAgain(boolean guarded) {

@@ -29,8 +29,11 @@ public enum StageName {
           + " promised, right is better; the bar is how sure the figure is. Choose a line to see why."),
   LINE_UP(
       "Line-up",
-      "Here several units will stand against each other, each measured against its own label, with"
-          + " what one would actually get from each."),
+      "Units beside each other at one load for all: each unit's figure is read off its own curve there,"
+          + " or missing with what would give it. Every figure opens how it came about; the name of a"
+          + " unit takes what was paid for it. Write must-haves a line each, weigh what you care for,"
+          + " and see how far a weight may move before another is first. The days of Run-time are the"
+          + " jobs. A sheet of it all prints at the end."),
   RUN_TIME(
       "Run-time",
       "Lay out a day: appliances are rows, their times bars. Beneath, the charge of the chosen unit"

@@ -12,8 +12,10 @@ public sealed interface Drawing
         EnduranceDrawing,
         HarmonicsDrawing,
         InputWindowDrawing,
+        LinesDrawing,
         ProfileDrawing,
         RowsDrawing,
+        SeamsDrawing,
         TraceDrawing,
         WaveDrawing {
   /**

@@ -29,7 +29,9 @@ import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.WaveShape;
 import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.cost.Parts;
 import org.wiseember.core.label.Label;
+import org.wiseember.core.lineup.MustHave;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.solar.Panel;
 import org.wiseember.core.solar.PanelsOnHand;
@@ -50,12 +52,14 @@ import org.wiseember.trial.test.drain.DrainSettings;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Event;
+import org.wiseember.workbook.LineUpNotes;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSubject;
 import org.wiseember.workbook.RunWriter;
 import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
 
 /**
@@ -237,7 +241,44 @@ public final class DemoWorkbook {
       charge(workbook, units.get(0), Set.of(ChargeSource.SOLAR), 17, 28);
       charge(workbook, units.get(0), Set.of(ChargeSource.BATTERY), 18, 29);
       charge(workbook, units.get(0), Set.of(ChargeSource.WALL, ChargeSource.SOLAR), 19, 30);
+      lineUp(workbook, units);
     }
+  }
+
+  /** What a line-up of the pool wants: drains at one load for three of them, and what was paid. */
+  private static void lineUp(Workbook workbook, List<Unit> units) {
+    test(workbook, units.get(0), DrainSettings.alternating(250, 230, ""), 20, 31);
+    test(workbook, units.get(2), DrainSettings.alternating(250, 230, ""), 21, 32);
+    test(workbook, units.get(2), DrainSettings.alternating(1100, 230, ""), 22, 33);
+    test(workbook, units.get(1), IdleWatch.KIND, 23, 34);
+    test(workbook, units.get(2), IdleWatch.KIND, 24, 35);
+    test(workbook, units.get(1), Charge.KIND, 25, 36);
+    test(workbook, units.get(2), Charge.KIND, 26, 37);
+    double[] paid = {780, 395, 1690, 240, 45};
+    String[] firmware = {"1.14", "", "2.02", "", ""};
+    for (int i = 0; i < paid.length; i++) {
+      workbook
+          .units()
+          .facts(
+              units.get(i).id(),
+              new UnitFacts("", firmware[i], "bought", Optional.empty(), paid[i], "EUR"));
+    }
+    String display = "A display that tells all";
+    String stays = "Outputs that stay on";
+    workbook.lineUpNotes(
+        LineUpNotes.USUAL
+            .answering(units.get(0).id(), display, MustHave.Answer.YES)
+            .answering(units.get(0).id(), stays, MustHave.Answer.YES)
+            .answering(units.get(1).id(), display, MustHave.Answer.HALF)
+            .answering(units.get(2).id(), display, MustHave.Answer.YES)
+            .answering(units.get(2).id(), stays, MustHave.Answer.HALF)
+            .partsOf(
+                units.get(0).id(),
+                List.of(
+                    new Parts.Part("Cells, 16 of 21 Ah", 280, 340),
+                    new Parts.Part("Inverter 1200 W", 190, 260),
+                    new Parts.Part("Charger and controller", 120, 160),
+                    new Parts.Part("Fuse, case and cables", Double.NaN, Double.NaN))));
   }
 
   /**

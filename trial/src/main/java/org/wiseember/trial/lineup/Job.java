@@ -22,8 +22,7 @@ public record Job(Day day, List<Hand> hands) {
    * @param price paid; NaN where nobody noted it
    * @param kilograms NaN where nobody knows
    */
-  public record Hand(
-      String name, DayOnUnit on, double price, double kilograms, double wattHours) {
+  public record Hand(String name, DayOnUnit on, double price, double kilograms, double wattHours) {
     /** How surely it carries the day: over its whole band, and every start of it. */
     public Endured.Call carries() {
       boolean runsOut = on.found().course().runsOut().isPresent();
@@ -68,9 +67,7 @@ public record Job(Day day, List<Hand> hands) {
   }
 
   private Optional<Hand> least(ToDoubleFunction<Hand> of) {
-    return able().stream()
-        .filter(h -> of.applyAsDouble(h) > 0)
-        .min(Comparator.comparingDouble(of));
+    return able().stream().filter(h -> of.applyAsDouble(h) > 0).min(Comparator.comparingDouble(of));
   }
 
   public Optional<Hand> lightest() {
@@ -100,9 +97,7 @@ public record Job(Day day, List<Hand> hands) {
                                     u.name(),
                                     on,
                                     u.facts().price(),
-                                    u.figure(Measure.WEIGHT)
-                                        .map(f -> f.value())
-                                        .orElse(Double.NaN),
+                                    u.figure(Measure.WEIGHT).map(f -> f.value()).orElse(Double.NaN),
                                     u.figure(Measure.DELIVERED)
                                         .map(f -> f.value())
                                         .or(() -> u.judgement().label().ratedWattHours())

@@ -3,6 +3,7 @@ package org.wiseember.trial.lineup;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -100,8 +101,10 @@ public record LineUp(
             : AtLoad.shared(entries.stream().map(Entry::judgement).toList());
     List<MustHave> wishes = notes.mustHaves().stream().map(MustHave::of).toList();
     List<LineUpUnit> units = new ArrayList<>();
+    String currency = currency(entries.stream().map(Entry::facts).toList());
     for (Entry entry : entries) {
-      units.add(unit(entry, named(entry, units), notes, load, wishes, appliances));
+      units.add(
+          unit(inMoney(entry, currency), named(entry, units), notes, load, wishes, appliances));
     }
     List<Candidate> candidates = units.stream().map(LineUpUnit::candidate).toList();
     return new LineUp(
@@ -113,13 +116,40 @@ public record LineUp(
         days.stream().map(d -> Job.of(d, units)).toList());
   }
 
+  /** What most prices are in; the first of those there are as many of. */
+  static String currency(List<UnitFacts> all) {
+    Map<String, Integer> counts = new LinkedHashMap<>();
+    all.stream()
+        .filter(f -> f.price() > 0)
+        .forEach(f -> counts.merge(f.currency(), 1, Integer::sum));
+    String most = "";
+    for (Map.Entry<String, Integer> c : counts.entrySet()) {
+      most = c.getValue() > counts.getOrDefault(most, 0) ? c.getKey() : most;
+    }
+    return most;
+  }
+
+  /** A price in another money is no price beside the others. */
+  private static Entry inMoney(Entry entry, String currency) {
+    UnitFacts f = entry.facts();
+    return f.currency().equals(currency)
+        ? entry
+        : new Entry(
+            entry.judgement(),
+            new UnitFacts(
+                f.serial(), f.firmware(), f.obtained(), f.obtainedOn(), Double.NaN, f.currency()));
+  }
+
   private static Set<Measure> cares(LineUpNotes notes) {
     Set<Measure> cares = EnumSet.noneOf(Measure.class);
-    notes.weights().forEach((m, w) -> {
-      if (w > 0) {
-        cares.add(m);
-      }
-    });
+    notes
+        .weights()
+        .forEach(
+            (m, w) -> {
+              if (w > 0) {
+                cares.add(m);
+              }
+            });
     return cares;
   }
 
@@ -167,10 +197,15 @@ public record LineUp(
             Because.of(
                     Budget.of(),
                     answers.stream()
-                        .map(a -> a.mustHave().words() + ": " + a.answer().words())
+                        .map(
+                            a ->
+                                a.mustHave().words()
+                                    + ": "
+                                    + a.answer().words()
+                                    + ". "
+                                    + a.because())
                         .toList())
-                .summed(Figures.plain(sum) + " of " + answers.size())
-                .watching(answers.stream().map(Answered::because).distinct().toList()));
+                .summed(Figures.plain(sum) + " of " + answers.size()));
     return open ? figure.bounded(Bound.AT_LEAST) : figure;
   }
 

@@ -107,13 +107,7 @@ final class LineUpFigures {
           known(Measure.DELIVERED)
               .ifPresent(d -> figures.put(Measure.WH_PER_KG, Cost.wattHoursPerKilogram(d, w)));
           known(Measure.CONTINUOUS)
-              .or(
-                  () ->
-                      printed(
-                          Subject.CONTINUOUS_POWER,
-                          "rated",
-                          "Watts, as printed",
-                          Unit.WATT))
+              .or(() -> printed(Subject.CONTINUOUS_POWER, "rated", "Watts, as printed", Unit.WATT))
               .ifPresent(p -> figures.put(Measure.W_PER_KG, Cost.wattsPerKilogram(p, w)));
         });
   }
@@ -127,8 +121,7 @@ final class LineUpFigures {
               String digits = Figures.plain(c.figure());
               int point = digits.indexOf('.');
               double step = point < 0 ? 1 : Math.pow(10, point + 1 - digits.length());
-              Budget budget =
-                  Budget.of(Contribution.rectangular("Its last digit", step / 2));
+              Budget budget = Budget.of(Contribution.rectangular("Its last digit", step / 2));
               return Figure.of(
                   key,
                   name,
@@ -145,9 +138,7 @@ final class LineUpFigures {
     Price price = new Price(facts.price(), facts.currency());
     unit.label()
         .ratedWattHours()
-        .ifPresent(
-            wh ->
-                figures.put(Measure.PRICE_PER_LABEL_WH, Cost.perLabelWattHour(price, wh)));
+        .ifPresent(wh -> figures.put(Measure.PRICE_PER_LABEL_WH, Cost.perLabelWattHour(price, wh)));
     known(Measure.DELIVERED)
         .ifPresent(
             d -> {
@@ -168,7 +159,8 @@ final class LineUpFigures {
             c -> {
               var to = c.condition(Condition.Kind.TO_PERCENT);
               return new Life(
-                  c.figure(), to.isPresent() ? to.getAsDouble() / PERCENT : notes.leftAtEnd(),
+                  c.figure(),
+                  to.isPresent() ? to.getAsDouble() / PERCENT : notes.leftAtEnd(),
                   notes.cyclesADay());
             });
   }

@@ -40,8 +40,6 @@ public record LineUpUnit(
 
   /** Newest run that counts and older ones are told apart by it; empty without a run. */
   public Optional<Instant> newestRun() {
-    return judgement.runs().stream()
-        .map(r -> r.run().startedAt())
-        .max(Comparator.naturalOrder());
+    return judgement.runs().stream().map(r -> r.run().startedAt()).max(Comparator.naturalOrder());
   }
 }

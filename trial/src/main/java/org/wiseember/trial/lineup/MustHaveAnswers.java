@@ -54,8 +54,7 @@ final class MustHaveAnswers {
   /** The answer; what somebody answered by hand comes first. */
   Answered of(MustHave wish, Optional<Answer> byHand) {
     if (byHand.isPresent()) {
-      return new Answered(
-          wish, byHand.get(), "Answered by hand.", Optional.empty(), Rests.BY_HAND);
+      return new Answered(wish, byHand.get(), "Answered by hand.", Optional.empty(), Rests.BY_HAND);
     }
     if (wish.wish() instanceof MustHave.Limit limit) {
       return limit(wish, limit);
@@ -125,8 +124,7 @@ final class MustHaveAnswers {
 
   /** Alive while it charges: all three of its outputs is yes, some of them half. */
   private Answered passThrough(MustHave wish) {
-    Map<Channel, Alive> alive =
-        unit.newest(StaysRun.class).map(StaysRun::alive).orElse(Map.of());
+    Map<Channel, Alive> alive = unit.newest(StaysRun.class).map(StaysRun::alive).orElse(Map.of());
     if (!alive.isEmpty()) {
       long on = alive.values().stream().filter(a -> a != Alive.OFF).count();
       Answer answer = on == 0 ? Answer.NO : on == alive.size() ? Answer.YES : Answer.HALF;
@@ -134,7 +132,11 @@ final class MustHaveAnswers {
           String.join(
               ", ",
               alive.entrySet().stream()
-                  .map(e -> e.getKey().words().replace(" while charging", "") + " " + e.getValue().words())
+                  .map(
+                      e ->
+                          e.getKey().words().replace(" while charging", "")
+                              + " "
+                              + e.getValue().words())
                   .toList());
       return said(wish, answer, "While it charges: " + each + ".", Rests.SEEN);
     }
@@ -223,8 +225,9 @@ final class MustHaveAnswers {
   /** Out and in by what was measured or printed; half where only one way goes, or half as much. */
   private Answered usb(MustHave wish, double watts) {
     Optional<Figure> gave =
-        unit.of(UsbRun.class).flatMap(r -> r.port().contract().stream()).max(
-            (a, b) -> Double.compare(a.value(), b.value()));
+        unit.of(UsbRun.class)
+            .flatMap(r -> r.port().contract().stream())
+            .max((a, b) -> Double.compare(a.value(), b.value()));
     Optional<Figure> took =
         unit.of(ChargeRun.class)
             .filter(r -> r.setting().sources().equals(Set.of(ChargeSource.USB_C)))

@@ -44,8 +44,7 @@ public class LineUpTest {
   }
 
   private static LineUp at(Workbook workbook, double watts) {
-    return LineUp.of(
-        workbook, watts > 0 ? OptionalDouble.of(watts) : OptionalDouble.empty());
+    return LineUp.of(workbook, watts > 0 ? OptionalDouble.of(watts) : OptionalDouble.empty());
   }
 
   private static Optional<Figure> figure(LineUp lineUp, String unit, Measure measure) {
@@ -94,7 +93,11 @@ public class LineUpTest {
             double held = 400 + random.nextInt(1500);
             if (second > first) {
               pool.unit(
-                  "unit " + i, LARGE, 100, new double[] {first, held}, new double[] {second, 0.97 * held});
+                  "unit " + i,
+                  LARGE,
+                  100,
+                  new double[] {first, held},
+                  new double[] {second, 0.97 * held});
             } else {
               pool.unit("unit " + i, LARGE, 100, new double[] {first, held});
             }
@@ -108,7 +111,8 @@ public class LineUpTest {
               boolean inside = load >= 0.98 * d[0] && load <= 1.02 * d[1];
               assertEquals(told.isPresent(), inside, "unit " + i + " at " + load);
               if (told.isPresent()) {
-                assertTrue(told.get().name().contains(" at " + Math.round(load)), told.get().name());
+                assertTrue(
+                    told.get().name().contains(" at " + Math.round(load)), told.get().name());
                 boolean own = Math.abs(d[0] / load - 1) < 0.02 || Math.abs(d[1] / load - 1) < 0.02;
                 boolean saidSo =
                     told.get().because().watchOut().stream().anyMatch(w -> w.contains("Read off"));
@@ -244,7 +248,9 @@ public class LineUpTest {
           assertTrue(job.hands().get(0).on().found().course().runsOut().isPresent());
           // Nobody held 100 W on it for ten minutes but its drain of hours; a hold is what counts.
           assertFalse(job.able().stream().anyMatch(h -> h.name().equals("small")));
-          assertEquals(job.smallest().map(Job.Hand::name), job.able().isEmpty() ? Optional.empty() : Optional.of("large"));
+          assertEquals(
+              job.smallest().map(Job.Hand::name),
+              job.able().isEmpty() ? Optional.empty() : Optional.of("large"));
         });
   }
 

@@ -32,9 +32,7 @@ final class Pool {
     long id = workbook.units().add(name).id();
     workbook.units().label(id, label, List.of());
     if (price > 0) {
-      workbook
-          .units()
-          .facts(id, new UnitFacts("", "", "", Optional.empty(), price, "EUR"));
+      workbook.units().facts(id, new UnitFacts("", "", "", Optional.empty(), price, "EUR"));
     }
     for (double[] drain : drains) {
       drain(id, drain[0], drain[1]);

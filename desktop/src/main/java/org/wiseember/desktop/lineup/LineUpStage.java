@@ -1,0 +1,328 @@
+package org.wiseember.desktop.lineup;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalDouble;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.ListChangeListener;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.wiseember.core.figure.Explanation;
+import org.wiseember.core.lineup.Measure;
+import org.wiseember.core.lineup.MustHave;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.desktop.because.BecausePanel;
+import org.wiseember.desktop.finding.SheetSave;
+import org.wiseember.desktop.look.Adaptive;
+import org.wiseember.desktop.look.ChartPane;
+import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.look.EmptyStage;
+import org.wiseember.desktop.look.Field;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.LineUpWork;
+import org.wiseember.desktop.model.StageName;
+import org.wiseember.report.chart.Drawing;
+import org.wiseember.report.chart.SeamsDrawing;
+import org.wiseember.report.look.UnitMark;
+import org.wiseember.trial.lineup.Answered;
+import org.wiseember.trial.lineup.LineUp;
+import org.wiseember.trial.lineup.LineUpDrawings;
+import org.wiseember.trial.lineup.LineUpDrawings.Picture;
+import org.wiseember.trial.lineup.LineUpPage;
+import org.wiseember.trial.lineup.LineUpUnit;
+import org.wiseember.trial.verdict.Shelf;
+
+/** Several units beside each other: one seam, like against like, and which one for whom. */
+public final class LineUpStage extends StackPane {
+  private final Desk desk;
+  private final LineUpWork work;
+  private final VBox main = new VBox();
+  private final StackPane side = new StackPane();
+  private final BecausePanel because;
+  private final Adaptive whole;
+  private final Label title = Words.of("title", "Line-up");
+  private final Label load = Words.of("quiet", "");
+  private final FlowPane units = new FlowPane(6, 6);
+  private final TextField at = Field.of("line-up-load", "energies at, W", "", 5);
+  private final VBox looks = new VBox();
+  private final ObjectProperty<Picture> picture = new SimpleObjectProperty<>(Picture.SEAM);
+  private final ChartPane chart = new ChartPane("The units over each other, as a chart");
+  private final FlowPane legend = new FlowPane(18, 6);
+  private final FiguresTable gives;
+  private final FiguresTable costs;
+  private final WishTable wishes;
+  private final TextArea list = Field.lines("must-haves", "Must-haves, a line each", "", 7);
+  private final VBox jobs = new VBox(6);
+  private final WeightsForm weights;
+  private final BillForm bill;
+  private final VBox remarks = new VBox(4);
+  private final UnitForm unitForm;
+  private final SheetSave save;
+  private Map<Picture, Drawing> pictures = new EnumMap<>(Picture.class);
+  private List<Picture> offered = List.of();
+
+  public LineUpStage(Desk desk) {
+    this.desk = desk;
+    this.work = desk.lineUpWork();
+    main.getStyleClass().add("stage");
+    because = new BecausePanel(desk);
+    whole = new Adaptive(main, side, desk.textScale());
+    gives = new FiguresTable("gives", LineUpPage.GIVES, this::explain, this::openUnit);
+    costs = new FiguresTable("costs", LineUpPage.COSTS, this::explain, this::openUnit);
+    wishes = new WishTable(this::explain);
+    weights = new WeightsForm(work);
+    bill = new BillForm(work, because, () -> side.getChildren().setAll(because));
+    unitForm = new UnitForm(work);
+    save = new SheetSave(desk, "line-up", "A sheet of it");
+    at.setPromptText("shared");
+    Field.whenTyped(at, this::loadTyped);
+    picture.addListener((o, was, is) -> draw());
+    desk.whenLookChanges(this::draw);
+    desk.shelf().addListener((ListChangeListener<Shelf.Place>) change -> chooseUnits());
+    work.shown().addListener((o, was, is) -> show());
+    compose();
+    show();
+  }
+
+  private void compose() {
+    var keep = Words.button("action", "Keep the list", this::listTyped);
+    keep.setId("keep-must-haves");
+    VBox words = new VBox(2, title, load);
+    VBox top = new VBox(8, words, units, new HBox(Field.named(at)));
+    VBox wishSheet = sheet(Words.of("heading", "Must-haves"), wishes);
+    VBox editor =
+        new VBox(
+            6,
+            Words.of(
+                "quiet",
+                "Your own list, a line each: a limit as “at most 14 kg” or “full in 4 h”, an appliance"
+                    + " as “runs the ice shaver”, or anything that is answered by looking."),
+            list,
+            new HBox(keep));
+    wishSheet.getChildren().add(editor);
+    main.getChildren()
+        .setAll(
+            top,
+            looks,
+            chart,
+            legend,
+            sheet(Words.of("heading", "What it gives"), gives),
+            sheet(Words.of("heading", "What it costs and has"), costs),
+            wishSheet,
+            sheet(Words.of("heading", "Which one for whom"), jobs),
+            sheet(weights),
+            sheet(bill),
+            remarks,
+            save);
+  }
+
+  private static VBox sheet(Node... nodes) {
+    VBox sheet = new VBox(8, nodes);
+    sheet.getStyleClass().add("sheet");
+    return sheet;
+  }
+
+  private void show() {
+    LineUp lineUp = work.shown().get();
+    if (lineUp == null) {
+      getChildren()
+          .setAll(
+              new EmptyStage(
+                  "Line-up",
+                  "Units are laid side by side here, each against its own label and at one load for"
+                      + " all, with what one really gets for the money. It begins with two units of"
+                      + " which each was drained once.",
+                  "To the label",
+                  () -> desk.stage().set(StageName.LABEL)));
+      return;
+    }
+    if (!getChildren().contains(whole)) {
+      getChildren().setAll(whole);
+    }
+    load.setText(LineUpPage.load(lineUp));
+    if (!at.isFocused()) {
+      OptionalDouble chosen = work.notes().load();
+      at.setText(chosen.isPresent() ? Figures.plain(chosen.getAsDouble()) : "");
+    }
+    chooseUnits();
+    pictures = LineUpDrawings.of(lineUp);
+    choosePicture();
+    legend(lineUp);
+    draw();
+    gives.show(lineUp);
+    costs.show(lineUp);
+    wishes.show(lineUp);
+    if (!list.isFocused()) {
+      list.setText(String.join("\n", work.notes().mustHaves()));
+    }
+    jobs.getChildren()
+        .setAll(
+            lineUp.jobs().stream().map(j -> Words.of("notice-text", LineUpPage.job(j))).toList());
+    if (lineUp.jobs().isEmpty()) {
+      jobs.getChildren()
+          .setAll(Words.of("quiet", "Days laid out in Run-time are the jobs; there is none yet."));
+    }
+    weights.show(lineUp);
+    bill.show();
+    List<Node> said = new ArrayList<>();
+    LineUpPage.parts(lineUp).forEach(w -> said.add(Words.of("notice-text", w)));
+    LineUpPage.unlike(lineUp).forEach(w -> said.add(Words.of("quiet", w)));
+    remarks.getChildren().setAll(said);
+    save.show("Line-up", () -> LineUpPage.sheet(lineUp), null);
+    if (side.getChildren().isEmpty()) {
+      lineUp.units().stream().findFirst().ifPresent(u -> explain(u, Measure.MUST_HAVES));
+    }
+  }
+
+  /** Which units stand on the page; all of the shelf where none is chosen. */
+  private void chooseUnits() {
+    units.getChildren().setAll(Words.line("strong", "On the page"));
+    for (Shelf.Place place : desk.shelf()) {
+      long id = place.unit().id();
+      ToggleButton toggle = new ToggleButton(place.unit().name());
+      toggle.getStyleClass().setAll("toggle-button", "choice");
+      toggle.setId("line-up-unit-" + id);
+      toggle.setMinWidth(USE_PREF_SIZE);
+      toggle.setSelected(work.notes().units().isEmpty() || work.notes().units().contains(id));
+      toggle.setOnAction(e -> onPage(id, toggle.isSelected()));
+      Words.enterPresses(toggle);
+      units.getChildren().add(toggle);
+    }
+  }
+
+  private void onPage(long unit, boolean on) {
+    List<Long> all = desk.shelf().stream().map(p -> p.unit().id()).toList();
+    List<Long> now = new ArrayList<>(work.notes().units().isEmpty() ? all : work.notes().units());
+    now.remove(unit);
+    if (on) {
+      now.add(unit);
+    }
+    List<Long> next = all.stream().filter(now::contains).toList();
+    work.note(
+        work.notes().on(next.size() == all.size() ? List.of() : next), "Units on the page changed");
+  }
+
+  private void loadTyped() {
+    try {
+      OptionalDouble typed = Field.number(at, 1, 1e6);
+      work.note(work.notes().at(typed), "Load of the page changed");
+    } catch (IllegalArgumentException e) {
+      desk.say(e.getMessage());
+    }
+  }
+
+  private void listTyped() {
+    List<String> next =
+        list.getText()
+            .lines()
+            .map(String::strip)
+            .filter(l -> !l.isEmpty())
+            .map(l -> l.substring(0, Math.min(MustHave.LONGEST, l.length())))
+            .limit(40)
+            .toList();
+    work.note(work.notes().having(next), "Must-haves changed");
+  }
+
+  private void choosePicture() {
+    if (!pictures.containsKey(picture.get()) && !pictures.isEmpty()) {
+      picture.set(pictures.keySet().iterator().next());
+    }
+    if (!List.copyOf(pictures.keySet()).equals(offered)) {
+      offered = List.copyOf(pictures.keySet());
+      Map<Picture, String> words = new LinkedHashMap<>();
+      offered.forEach(p -> words.put(p, p.words()));
+      looks.getChildren().setAll(Choices.row("Look at", "picture-", words, picture));
+    }
+    Words.shown(looks, pictures.size() > 1);
+    Words.shown(chart, !pictures.isEmpty());
+  }
+
+  private void draw() {
+    Drawing drawing = pictures.get(picture.get());
+    if (drawing != null) {
+      double scale = desk.textScale().get();
+      // A seam has a row a claim; curves want their height.
+      double high =
+          drawing instanceof SeamsDrawing seam
+              ? (70 + 24 * Math.max(5, seam.rows().size())) * scale
+              : 380 * Math.sqrt(scale);
+      chart.setMinHeight(high);
+      chart.setPrefHeight(high);
+      chart.show(() -> desk.drawn(drawing));
+    }
+  }
+
+  private void legend(LineUp lineUp) {
+    legend.getChildren().clear();
+    for (int i = 0; i < lineUp.units().size(); i++) {
+      HBox one =
+          new HBox(
+              6, new MarkNode(new UnitMark(i)), Words.line("figure", lineUp.units().get(i).name()));
+      one.setStyle("-fx-alignment: center-left;");
+      legend.getChildren().add(one);
+    }
+  }
+
+  private void openUnit(LineUpUnit unit) {
+    unitForm.show(unit);
+    side.getChildren().setAll(unitForm);
+  }
+
+  private void explain(LineUpUnit unit, Measure measure) {
+    unit.figure(measure)
+        .ifPresentOrElse(
+            f -> because.explain(Explanation.of(f.named(unit.name() + ": " + f.name()))),
+            () ->
+                because
+                    .getChildren()
+                    .setAll(
+                        Words.of("quiet", unit.name()),
+                        Words.of("heading", measure.words() + " is not known"),
+                        Words.of(
+                            "because-text", "What would give it: " + measure.settledBy() + ".")));
+    side.getChildren().setAll(because);
+  }
+
+  /** What an answer rests on, and a way to answer it oneself. */
+  private void explain(LineUpUnit unit, Answered answered) {
+    VBox panel = new VBox(8);
+    panel.getStyleClass().add("side");
+    panel.setId("wish-panel");
+    panel
+        .getChildren()
+        .addAll(
+            Words.of("quiet", unit.name()),
+            Words.of("heading", answered.mustHave().words()),
+            Words.of("big", answered.answer().words()),
+            Words.of("because-text", answered.because()),
+            Words.of("strong", "Answer it yourself"));
+    FlowPane row = new FlowPane(6, 6);
+    for (MustHave.Answer a : MustHave.Answer.values()) {
+      var button =
+          Words.button(
+              "action",
+              a == MustHave.Answer.NOT_KNOWN ? "as the program says" : a.words(),
+              () ->
+                  work.note(
+                      work.notes().answering(unit.id(), answered.mustHave().words(), a),
+                      "Answer to " + answered.mustHave().words() + " changed"));
+      button.setId("answer-" + a.name().toLowerCase(Locale.ROOT));
+      row.getChildren().add(button);
+    }
+    panel.getChildren().add(row);
+    side.getChildren().setAll(panel);
+  }
+}

@@ -1,0 +1,83 @@
+package org.wiseember.desktop.lineup;
+
+import java.util.function.BiConsumer;
+import javafx.geometry.HPos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.StackPane;
+import org.wiseember.core.lineup.MustHave;
+import org.wiseember.desktop.look.Row;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.report.look.UnitMark;
+import org.wiseember.trial.lineup.Answered;
+import org.wiseember.trial.lineup.LineUp;
+import org.wiseember.trial.lineup.LineUpUnit;
+
+/** A must-have a row, a unit a column. */
+final class WishTable extends GridPane {
+  private static final double NAME = 34;
+
+  private final BiConsumer<LineUpUnit, Answered> open;
+
+  /**
+   * Makes an empty one.
+   *
+   * @param open tells what an answer rests on
+   */
+  WishTable(BiConsumer<LineUpUnit, Answered> open) {
+    this.open = open;
+    getStyleClass().add("figure-table");
+    setHgap(6);
+    setVgap(2);
+  }
+
+  void show(LineUp lineUp) {
+    getChildren().clear();
+    getColumnConstraints().clear();
+    column(NAME, HPos.LEFT);
+    int units = lineUp.units().size();
+    for (int c = 0; c < units; c++) {
+      column((100 - NAME) / units, HPos.CENTER);
+      StackPane head = new StackPane(new MarkNode(new UnitMark(c)));
+      head.setAccessibleText(lineUp.units().get(c).name());
+      add(head, c + 1, 0);
+    }
+    for (int r = 0; r < lineUp.notes().mustHaves().size(); r++) {
+      add(Words.of("figure", lineUp.notes().mustHaves().get(r)), 0, r + 1);
+      for (int c = 0; c < units; c++) {
+        LineUpUnit unit = lineUp.units().get(c);
+        add(cell(unit, unit.answers().get(r), r), c + 1, r + 1);
+      }
+    }
+  }
+
+  private void column(double percent, HPos side) {
+    ColumnConstraints column = new ColumnConstraints();
+    column.setPercentWidth(percent);
+    column.setHalignment(side);
+    getColumnConstraints().add(column);
+  }
+
+  /** Told by word and by weight of the letters, never by colour alone. */
+  private Node cell(LineUpUnit unit, Answered answered, int row) {
+    Label words =
+        Words.line(
+            switch (answered.answer()) {
+              case YES -> "wish-yes";
+              case HALF -> "wish-half";
+              case NO -> "wish-no";
+              case NOT_KNOWN -> "figure-quiet";
+            },
+            answered.answer() == MustHave.Answer.NOT_KNOWN ? "?" : answered.answer().words());
+    StackPane cell = new StackPane(words);
+    cell.getStyleClass().add("opens");
+    cell.setId("wish-" + row + "-" + unit.id());
+    Row.make(
+        cell,
+        unit.name() + ", " + answered.mustHave().words() + ": " + answered.answer().words(),
+        () -> open.accept(unit, answered));
+    return cell;
+  }
+}

@@ -1,0 +1,161 @@
+package org.wiseember.desktop.model;
+
+import java.util.List;
+import java.util.Map;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.ListChangeListener;
+import org.wiseember.core.runtime.Day;
+import org.wiseember.core.runtime.Draw;
+import org.wiseember.trial.lineup.LineUp;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.verdict.Shelf;
+import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.LineUpNotes;
+import org.wiseember.workbook.UnitFacts;
+import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.WorkbookException;
+
+/**
+ * Units beside each other, worked out while the stage is on show: units are judged again only where
+ * something on the shelf changed, notes at once.
+ */
+public final class LineUpWork {
+  private final Desk desk;
+  private final Edits edits;
+  private final ObjectProperty<LineUp> shown = new SimpleObjectProperty<>();
+
+  /** What the units of the shelf were found to be; null until that is read again. */
+  private List<LineUp.Entry> entries;
+
+  private LineUpNotes notes = LineUpNotes.USUAL;
+  private int asked;
+
+  LineUpWork(Desk desk, Edits edits) {
+    this.desk = desk;
+    this.edits = edits;
+    desk.chosen().addListener((o, was, is) -> stale());
+    desk.shelf().addListener((ListChangeListener<Shelf.Place>) change -> stale());
+    desk.dayWork().days().addListener((ListChangeListener<KeptDay>) change -> again());
+    desk.stage().addListener((o, was, is) -> again());
+  }
+
+  /** The line-up; null until it is worked out, or on an empty shelf. */
+  public ReadOnlyObjectProperty<LineUp> shown() {
+    return shown;
+  }
+
+  /** What was noted for it. */
+  public LineUpNotes notes() {
+    return notes;
+  }
+
+  /** Shows what a workbook has that was just opened. */
+  void show(LineUpNotes kept) {
+    notes = kept;
+    shown.set(null);
+    stale();
+  }
+
+  private void stale() {
+    entries = null;
+    again();
+  }
+
+  /** Works it out, where somebody looks. */
+  private void again() {
+    if (desk.stage().get() != StageName.LINE_UP || desk.workbook().isEmpty()) {
+      return;
+    }
+    int mine = ++asked;
+    List<LineUp.Entry> known = entries;
+    LineUpNotes now = notes;
+    boolean guarded = desk.guardBand().get();
+    List<Day> days = desk.dayWork().days().stream().map(KeptDay::day).toList();
+    Map<String, Draw> appliances = LineUp.appliances(days, desk.beside().watches());
+    record Made(List<LineUp.Entry> entries, LineUp lineUp) {}
+    desk.background(
+        () -> {
+          List<LineUp.Entry> all = known == null ? read(guarded) : known;
+          List<LineUp.Entry> page = onPage(all, now);
+          return new Made(all, LineUp.of(page, now, days, appliances));
+        },
+        made -> {
+          if (mine == asked) {
+            entries = made.entries();
+            shown.set(made.lineUp().units().isEmpty() ? null : made.lineUp());
+          }
+        });
+  }
+
+  private List<LineUp.Entry> read(boolean guarded) {
+    Workbook workbook = desk.workbook().orElseThrow();
+    return workbook.units().all().stream()
+        .map(
+            u ->
+                new LineUp.Entry(
+                    Judgement.of(workbook, u, guarded), workbook.units().facts(u.id())))
+        .toList();
+  }
+
+  /** Those that were chosen, else all that are on the shelf. */
+  private static List<LineUp.Entry> onPage(List<LineUp.Entry> all, LineUpNotes notes) {
+    List<LineUp.Entry> chosen =
+        all.stream().filter(e -> notes.units().contains(e.judgement().unit().id())).toList();
+    return chosen.isEmpty() ? all : chosen;
+  }
+
+  /**
+   * Takes other notes; undo returns to those before.
+   *
+   * @param what undoing it will say
+   */
+  public void note(LineUpNotes next, String what) {
+    LineUpNotes before = notes;
+    if (next.equals(before) || desk.refuseWhenReadOnly()) {
+      return;
+    }
+    edits.did(what, () -> keep(before));
+    keep(next);
+  }
+
+  private void keep(LineUpNotes next) {
+    notes = next;
+    again();
+    desk.background(
+        () -> {
+          desk.workbook().orElseThrow().lineUpNotes(next);
+          return next;
+        },
+        done -> {});
+  }
+
+  /** Takes other facts of a unit, such as what was paid; undo returns to those before. */
+  public void facts(long unit, UnitFacts before, UnitFacts next) {
+    if (next.equals(before) || desk.refuseWhenReadOnly()) {
+      return;
+    }
+    edits.did("What is known of a unit changed", () -> keep(unit, before));
+    keep(unit, next);
+  }
+
+  private void keep(long unit, UnitFacts facts) {
+    desk.background(
+        () -> {
+          desk.workbook().orElseThrow().units().facts(unit, facts);
+          return facts;
+        },
+        done -> stale());
+  }
+
+  /** The notes of a workbook; the usual where they cannot be read, which is said. */
+  static LineUpNotes read(Desk desk, Workbook workbook) {
+    try {
+      return workbook.lineUpNotes();
+    } catch (WorkbookException e) {
+      desk.say(e.getMessage());
+      return LineUpNotes.USUAL;
+    }
+  }
+}
