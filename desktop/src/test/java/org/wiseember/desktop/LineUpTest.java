@@ -86,6 +86,10 @@ public class LineUpTest extends InDemoWindow {
     window.untilShown("Delivered at ");
     window.click("costs-noise-" + second);
     window.untilShown("What would give it: its fan heard under load.");
+    window.click("start-0-" + lineUp().units().get(0).id());
+    window.untilShown("Tried: ");
+    window.click("start-0-" + second);
+    window.untilShown("Predicted, never tried on it.");
     window.click("gives-unit-" + second);
     window.replace("unit-price", "500");
     window.replace("unit-parts", "Cells 100-200\nInverter 120\nFuse and case");
@@ -97,6 +101,11 @@ public class LineUpTest extends InDemoWindow {
                         - 500.0 / 512)
                 < 1e-9);
     window.untilShown("in parts: 270");
+    window.click("place-0");
+    window.untilShown("how likely no other is better");
+    window.replace("life-left", "60");
+    window.click("costs-price_per_lifetime_kwh-" + lineUp().units().get(0).id());
+    window.until(() -> lineUp().notes().leftAtEnd() == 0.6);
     window.replace("bill-months", "May 300 200\nJune 300 200\nJuly 300 160");
     window.click("bill-keep");
     window.until(() -> lineUp().notes().bills().months().size() == 3);

@@ -48,7 +48,7 @@ public class DemoRunsTest extends OnDemo {
   @Test
   public void everyTestOfTheFirstUnitSaysSomething() {
     Judgement judgement = judge(0);
-    assertEquals(judgement.drains().size(), 3);
+    assertEquals(judgement.drains().size(), 4);
     assertTrue(judgement.drains().stream().allMatch(DrainRun::complete));
     DrainRun dc = judgement.drains().get(2);
     assertTrue(dc.direct());
@@ -86,7 +86,7 @@ public class DemoRunsTest extends OnDemo {
     double heavy = judgement.drains().get(1).finding().deliveredEnergy().orElseThrow().value();
     assertEquals(rate.at(1048).energy().value(), heavy, 3);
     CurveDrawing picture = RatePicture.of(judgement, rate);
-    assertEquals(picture.points().size(), 2);
+    assertEquals(picture.points().size(), 3);
     assertEquals(picture.claim(), 1075.0);
     assertTrue(picture.marks().get(0).words().contains("600 W"));
     assertTrue(judgement.together().implied().isPresent());

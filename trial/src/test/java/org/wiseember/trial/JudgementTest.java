@@ -51,7 +51,7 @@ public class JudgementTest extends OnDemo {
             .flatMap(u -> demo.runs().of(u.id()).stream())
             .filter(r -> r.state() == Run.State.INTERRUPTED)
             .count();
-    assertEquals(done, 19);
+    assertEquals(done, 26);
     assertEquals(started, 1);
   }
 
@@ -70,8 +70,9 @@ public class JudgementTest extends OnDemo {
 
   @Test
   public void anInterruptedDrainJudgesNothing() {
-    Judgement judgement = judge(2);
-    assertEquals(judgement.drains().size(), 1);
+    DrainRun broken = judge(2).drains().get(0);
+    assertEquals(broken.run().state(), Run.State.INTERRUPTED);
+    Judgement judgement = Judgement.of(judge(2).unit(), List.of(broken), true);
     assertEquals(
         line(judgement, Subject.CAPACITY).verdict().orElseThrow().standing(), Standing.NOT_TESTED);
   }

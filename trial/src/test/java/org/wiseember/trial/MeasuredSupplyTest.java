@@ -24,7 +24,7 @@ public class MeasuredSupplyTest extends OnDemo {
   public void theFirstUnitRunsAsItsOwnDrainsDid() {
     Judgement judgement = judge(0);
     MeasuredSupply measured = MeasuredSupply.of(judgement).orElseThrow();
-    assertEquals(measured.supply().usable().size(), 2);
+    assertEquals(measured.supply().usable().size(), 3);
     assertEquals(measured.supply().directUsable().size(), 1);
     assertEquals(measured.supply().idleWatts(), 13.2, 0.3);
     assertTrue(measured.supply().outputWatts() >= 1200, "" + measured);

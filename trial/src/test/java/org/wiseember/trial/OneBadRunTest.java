@@ -88,10 +88,14 @@ public class OneBadRunTest {
       assertTrue(unit.lines().size() > 5);
       bad.kept().fetch();
       assertEquals(bad.page(unit).headlines(), List.of());
+      // What rests on other runs of this unit rests on fewer now, and may say something else.
+      unit.all().stream()
+          .filter(r -> r.type().restsOnOthers())
+          .forEach(r -> before.remove(r.run().id()));
     }
     Map<Long, List<Figure>> after = figures();
     before.remove((long) BAD);
-    after.remove((long) BAD);
+    after.keySet().retainAll(before.keySet());
     assertEquals(after.keySet(), before.keySet());
     for (Map.Entry<Long, List<Figure>> run : before.entrySet()) {
       assertEquals(

@@ -72,7 +72,7 @@ final class Screenshots {
           desk.stage().set(StageName.EVIDENCE);
         },
         () -> true);
-    add("efficiency", () -> desk.shownRun().set(run("Efficiency")), () -> true);
+
     add("overload", () -> desk.shownRun().set(run("Overload")), () -> true);
     add("motor-starts", () -> desk.shownRun().set(run("Motor")), () -> true);
     add("charge", () -> desk.shownRun().set(run("Charge from the wall and")), () -> true);
@@ -85,6 +85,10 @@ final class Screenshots {
           fire("#run-time-FEEDS");
         },
         () -> workedOut(2));
+    add(
+        "line-up",
+        () -> desk.stage().set(StageName.LINE_UP),
+        () -> desk.lineUpWork().shown().get() != null);
     add("report", () -> desk.stage().set(StageName.REPORT), this::pageShown);
     add(
         "verdict-dark",

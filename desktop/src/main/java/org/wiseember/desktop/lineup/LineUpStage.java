@@ -43,6 +43,7 @@ import org.wiseember.trial.lineup.LineUpDrawings;
 import org.wiseember.trial.lineup.LineUpDrawings.Picture;
 import org.wiseember.trial.lineup.LineUpPage;
 import org.wiseember.trial.lineup.LineUpUnit;
+import org.wiseember.trial.lineup.Motor;
 import org.wiseember.trial.verdict.Shelf;
 
 /** Several units beside each other: one seam, like against like, and which one for whom. */
@@ -57,6 +58,8 @@ public final class LineUpStage extends StackPane {
   private final Label load = Words.of("quiet", "");
   private final FlowPane units = new FlowPane(6, 6);
   private final TextField at = Field.of("line-up-load", "energies at, W", "", 5);
+  private final TextField left = Field.of("life-left", "left at the end of its cycles, %", "", 4);
+  private final TextField daily = Field.of("life-daily", "cycles a day", "", 4);
   private final VBox looks = new VBox();
   private final ObjectProperty<Picture> picture = new SimpleObjectProperty<>(Picture.SEAM);
   private final ChartPane chart = new ChartPane("The units over each other, as a chart");
@@ -82,8 +85,14 @@ public final class LineUpStage extends StackPane {
     whole = new Adaptive(main, side, desk.textScale());
     gives = new FiguresTable("gives", LineUpPage.GIVES, this::explain, this::openUnit);
     costs = new FiguresTable("costs", LineUpPage.COSTS, this::explain, this::openUnit);
-    wishes = new WishTable(this::explain);
-    weights = new WeightsForm(work);
+    wishes = new WishTable(this::explain, this::explain);
+    weights =
+        new WeightsForm(
+            work,
+            why -> {
+              because.explain(why);
+              side.getChildren().setAll(because);
+            });
     bill = new BillForm(work, because, () -> side.getChildren().setAll(because));
     unitForm = new UnitForm(work);
     save = new SheetSave(desk, "line-up", "A sheet of it");
@@ -102,7 +111,7 @@ public final class LineUpStage extends StackPane {
     keep.setId("keep-must-haves");
     VBox words = new VBox(2, title, load);
     VBox top = new VBox(8, words, units, new HBox(Field.named(at)));
-    VBox wishSheet = sheet(Words.of("heading", "Must-haves"), wishes);
+    VBox wishSheet = sheet(Words.of("heading", "Must-haves, and starts of the same motor"), wishes);
     VBox editor =
         new VBox(
             6,
@@ -120,13 +129,36 @@ public final class LineUpStage extends StackPane {
             chart,
             legend,
             sheet(Words.of("heading", "What it gives"), gives),
-            sheet(Words.of("heading", "What it costs and has"), costs),
+            sheet(Words.of("heading", "What it costs and has"), costs, life()),
             wishSheet,
             sheet(Words.of("heading", "Which one for whom"), jobs),
             sheet(weights),
             sheet(bill),
             remarks,
             save);
+  }
+
+  /** What a life is taken to be, where a label leaves it open. */
+  private Node life() {
+    Field.whenTyped(left, this::lifeTyped);
+    Field.whenTyped(daily, this::lifeTyped);
+    return new VBox(
+        6,
+        new FlowPane(16, 6, Field.named(left), Field.named(daily)),
+        Words.of(
+            "quiet",
+            "A life is the cycles of the label; its energy falls evenly to what is left at their end."
+                + " A share the label prints goes before this one."));
+  }
+
+  private void lifeTyped() {
+    try {
+      double share = Field.number(left, 0, 100).orElse(80) / 100;
+      double aDay = Field.number(daily, 0.01, 100).orElse(1);
+      work.note(work.notes().living(share, aDay), "Life assumed changed");
+    } catch (IllegalArgumentException e) {
+      desk.say(e.getMessage());
+    }
   }
 
   private static VBox sheet(Node... nodes) {
@@ -157,6 +189,8 @@ public final class LineUpStage extends StackPane {
       OptionalDouble chosen = work.notes().load();
       at.setText(chosen.isPresent() ? Figures.plain(chosen.getAsDouble()) : "");
     }
+    left.setText(Figures.plain(100 * work.notes().leftAtEnd()));
+    daily.setText(Figures.plain(work.notes().cyclesADay()));
     chooseUnits();
     pictures = LineUpDrawings.of(lineUp);
     choosePicture();
@@ -294,6 +328,19 @@ public final class LineUpStage extends StackPane {
                         Words.of(
                             "because-text", "What would give it: " + measure.settledBy() + ".")));
     side.getChildren().setAll(because);
+  }
+
+  private void explain(Motor motor, Motor.OnUnit on) {
+    VBox panel =
+        new VBox(
+            8,
+            Words.of("quiet", on.unit().name()),
+            Words.of("heading", "Start of " + motor.name()),
+            Words.of("big", on.brief()),
+            Words.of("because-text", on.because()));
+    panel.getStyleClass().add("side");
+    panel.setId("start-panel");
+    side.getChildren().setAll(panel);
   }
 
   /** What an answer rests on, and a way to answer it oneself. */

@@ -3,12 +3,17 @@ package org.wiseember.desktop.lineup;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.lineup.Measure;
+import org.wiseember.core.lineup.Order;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.look.Field;
+import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.LineUpWork;
 import org.wiseember.trial.lineup.LineUp;
@@ -19,12 +24,19 @@ final class WeightsForm extends VBox {
   private static final double MOST = 100;
 
   private final LineUpWork work;
+  private final Consumer<Explanation> open;
   private final Map<Measure, TextField> fields = new EnumMap<>(Measure.class);
   private final VBox order = new VBox(4);
   private final VBox room = new VBox(2);
 
-  WeightsForm(LineUpWork work) {
+  /**
+   * Makes it.
+   *
+   * @param open tells how a place came about
+   */
+  WeightsForm(LineUpWork work, Consumer<Explanation> open) {
     this.work = work;
+    this.open = open;
     setSpacing(8);
     FlowPane typed = new FlowPane(16, 6);
     for (Measure m : Measure.values()) {
@@ -72,7 +84,15 @@ final class WeightsForm extends VBox {
           }
         });
     order.getChildren().clear();
-    LineUpPage.order(lineUp).forEach(w -> order.getChildren().add(Words.of("strong", w)));
+    List<String> places = LineUpPage.order(lineUp);
+    for (int i = 0; i < places.size(); i++) {
+      Order.Place place = lineUp.order().places().get(i);
+      HBox row = new HBox(Words.of("strong", places.get(i)));
+      row.getStyleClass().add("opens");
+      row.setId("place-" + i);
+      Row.make(row, places.get(i), () -> open.accept(LineUpPage.why(lineUp, place)));
+      order.getChildren().add(row);
+    }
     LineUpPage.leftOut(lineUp).forEach(w -> order.getChildren().add(Words.of("quiet", w)));
     lineUp
         .beaten()

@@ -8,26 +8,31 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.StackPane;
 import org.wiseember.core.lineup.MustHave;
+import org.wiseember.core.runtime.Endured;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.look.UnitMark;
 import org.wiseember.trial.lineup.Answered;
 import org.wiseember.trial.lineup.LineUp;
 import org.wiseember.trial.lineup.LineUpUnit;
+import org.wiseember.trial.lineup.Motor;
 
-/** A must-have a row, a unit a column. */
+/** A must-have a row, or a motor, and a unit a column. */
 final class WishTable extends GridPane {
   private static final double NAME = 34;
 
   private final BiConsumer<LineUpUnit, Answered> open;
+  private final BiConsumer<Motor, Motor.OnUnit> openStart;
 
   /**
    * Makes an empty one.
    *
    * @param open tells what an answer rests on
+   * @param openStart tells why a motor starts or does not
    */
-  WishTable(BiConsumer<LineUpUnit, Answered> open) {
+  WishTable(BiConsumer<LineUpUnit, Answered> open, BiConsumer<Motor, Motor.OnUnit> openStart) {
     this.open = open;
+    this.openStart = openStart;
     getStyleClass().add("figure-table");
     setHgap(6);
     setVgap(2);
@@ -44,7 +49,15 @@ final class WishTable extends GridPane {
       head.setAccessibleText(lineUp.units().get(c).name());
       add(head, c + 1, 0);
     }
-    for (int r = 0; r < lineUp.notes().mustHaves().size(); r++) {
+    int wishes = lineUp.notes().mustHaves().size();
+    for (int r = 0; r < lineUp.motors().size(); r++) {
+      Motor motor = lineUp.motors().get(r);
+      add(Words.of("figure", "Starts: " + motor.name()), 0, wishes + r + 1);
+      for (int c = 0; c < units; c++) {
+        add(start(motor, motor.units().get(c), r), c + 1, wishes + r + 1);
+      }
+    }
+    for (int r = 0; r < wishes; r++) {
       add(Words.of("figure", lineUp.notes().mustHaves().get(r)), 0, r + 1);
       for (int c = 0; c < units; c++) {
         LineUpUnit unit = lineUp.units().get(c);
@@ -58,6 +71,25 @@ final class WishTable extends GridPane {
     column.setPercentWidth(percent);
     column.setHalignment(side);
     getColumnConstraints().add(column);
+  }
+
+  /** What was tried is counted; what is only predicted is written as a guess. */
+  private Node start(Motor motor, Motor.OnUnit on, int row) {
+    Label words =
+        Words.of(
+            on.call() == Endured.Call.OPEN
+                ? "figure-quiet"
+                : on.call() == Endured.Call.HOLDS ? "wish-yes" : "wish-no",
+            on.brief());
+    words.setStyle("-fx-text-alignment: center;");
+    StackPane cell = new StackPane(words);
+    cell.getStyleClass().add("opens");
+    cell.setId("start-" + row + "-" + on.unit().id());
+    Row.make(
+        cell,
+        on.unit().name() + ", start of " + motor.name() + ": " + on.brief(),
+        () -> openStart.accept(motor, on));
+    return cell;
   }
 
   /** Told by word and by weight of the letters, never by colour alone. */

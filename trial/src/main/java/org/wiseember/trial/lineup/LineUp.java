@@ -40,6 +40,7 @@ import org.wiseember.workbook.Workbook;
  * @param beaten by name, the names of those that beat or equal it in all one cares for
  * @param order by the weights
  * @param jobs the days that were laid out, as jobs
+ * @param motors every motor that was tried on one of them, on all
  */
 public record LineUp(
     List<LineUpUnit> units,
@@ -47,8 +48,10 @@ public record LineUp(
     LineUpNotes notes,
     Map<String, List<String>> beaten,
     Order order,
-    List<Job> jobs) {
+    List<Job> jobs,
+    List<Motor> motors) {
   public LineUp {
+    motors = List.copyOf(motors);
     units = List.copyOf(units);
     jobs = List.copyOf(jobs);
   }
@@ -113,7 +116,8 @@ public record LineUp(
         notes,
         Beaten.by(candidates, cares(notes)),
         Order.of(candidates, notes.weights()),
-        days.stream().map(d -> Job.of(d, units)).toList());
+        days.stream().map(d -> Job.of(d, units)).toList(),
+        Motor.of(units));
   }
 
   /** What most prices are in; the first of those there are as many of. */

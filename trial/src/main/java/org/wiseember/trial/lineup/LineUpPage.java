@@ -6,11 +6,14 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.wiseember.core.cost.Parts;
+import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.lineup.Measure;
 import org.wiseember.core.lineup.Order;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.report.look.UnitMark;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.Sheet;
@@ -57,7 +60,7 @@ public final class LineUpPage {
       case IDLE -> "Idle, W";
       case CONTINUOUS -> "Holds, W";
       case DISTORTION -> "Distortion, %";
-      case WEIGHT -> "Weight, kg";
+      case WEIGHT -> "Weight";
       case NOISE -> "Noise, dB";
       case MUST_HAVES -> "Must-haves";
     };
@@ -70,7 +73,9 @@ public final class LineUpPage {
             f ->
                 measure == Measure.MUST_HAVES
                     ? f.bound().sign() + Figures.plain(f.value()) + " of " + unit.answers().size()
-                    : f.u95() == 0 ? f.bound().sign() + short3(f.value()) : f.bare())
+                    : measure == Measure.WEIGHT
+                        ? f.words()
+                        : f.u95() == 0 ? f.bound().sign() + short3(f.value()) : f.bare())
         .orElse("–");
   }
 
@@ -113,6 +118,37 @@ public final class LineUpPage {
               + " %.");
     }
     return words;
+  }
+
+  /** How a place came about: weight × logarithm of each figure. */
+  public static Explanation why(LineUp lineUp, Order.Place place) {
+    List<String> sum = new ArrayList<>();
+    LineUpUnit unit = lineUp.unit(place.name()).orElseThrow();
+    lineUp
+        .notes()
+        .weights()
+        .forEach(
+            (m, w) -> {
+              if (w > 0) {
+                Figure f = unit.figure(m).orElseThrow();
+                sum.add(
+                    (m.higherIsBetter() ? "+ " : "− ")
+                        + Figures.plain(w)
+                        + " × ln "
+                        + Figures.plain(f.value())
+                        + ", "
+                        + m.words());
+              }
+            });
+    sum.add("= " + Figures.fixed(place.score(), 3) + ", of which only differences count");
+    return new Explanation(
+        place.name() + " really first",
+        Figures.fixed(PERCENT * place.first(), 0) + " %",
+        Unit.PERCENT,
+        Because.of(Budget.of(), sum)
+            .summed("how likely no other is better, from how sure every figure is")
+            .watching(
+                "It says nothing of what has no figure, and nothing of what you did not weigh."));
   }
 
   /** What has no place, and what is missing of it. */
@@ -274,7 +310,8 @@ public final class LineUpPage {
     page = page.table(List.of("Unit", "mark", "beaten in all"), marks);
     page = page.table(heads("What it gives", GIVES), rows(lineUp, GIVES));
     page = page.table(heads("What it costs and has", COSTS), rows(lineUp, COSTS));
-    page = page.table(wishHeads(lineUp), wishRows(lineUp));
+    page = page.table(wishHeads("Must-have", lineUp), wishRows(lineUp));
+    page = page.table(wishHeads("Start of", lineUp), motorRows(lineUp));
     for (var drawing : LineUpDrawings.of(lineUp).values()) {
       page = page.chart(drawing);
     }
@@ -308,8 +345,19 @@ public final class LineUpPage {
         .toList();
   }
 
-  private static List<String> wishHeads(LineUp lineUp) {
-    List<String> heads = new ArrayList<>(List.of("Must-have"));
+  private static List<List<String>> motorRows(LineUp lineUp) {
+    return lineUp.motors().stream()
+        .map(
+            m -> {
+              List<String> row = new ArrayList<>(List.of(m.name()));
+              m.units().forEach(u -> row.add(u.brief()));
+              return row;
+            })
+        .toList();
+  }
+
+  private static List<String> wishHeads(String first, LineUp lineUp) {
+    List<String> heads = new ArrayList<>(List.of(first));
     lineUp.units().forEach(u -> heads.add(u.name()));
     return heads;
   }
