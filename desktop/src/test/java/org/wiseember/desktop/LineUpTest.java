@@ -104,7 +104,7 @@ public class LineUpTest extends InDemoWindow {
     window.click("place-0");
     window.untilShown("how likely no other is better");
     window.replace("life-left", "60");
-    window.click("costs-price_per_lifetime_kwh-" + lineUp().units().get(0).id());
+    robot.push(KeyCode.ENTER);
     window.until(() -> lineUp().notes().leftAtEnd() == 0.6);
     window.replace("bill-months", "May 300 200\nJune 300 200\nJuly 300 160");
     window.click("bill-keep");
