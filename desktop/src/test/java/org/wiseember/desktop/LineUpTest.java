@@ -101,6 +101,7 @@ public class LineUpTest extends InDemoWindow {
                         - 500.0 / 512)
                 < 1e-9);
     window.untilShown("in parts: 270");
+    window.idle();
     window.click("place-0");
     window.untilShown("how likely no other is better");
     window.replace("life-left", "60");
