@@ -19,6 +19,7 @@ import picocli.CommandLine.Command;
       Judge.class,
       RunTime.class,
       LineUpCommand.class,
+      PlanCommand.class,
       Simulate.class,
       Report.class,
       Convert.class,

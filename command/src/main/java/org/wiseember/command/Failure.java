@@ -5,8 +5,8 @@ import java.nio.file.FileSystemException;
 import java.util.Arrays;
 import org.wiseember.bench.standin.PortTaken;
 import org.wiseember.workbook.WorkbookException;
-import org.wiseember.workbook.day.DayUnreadable;
 import org.wiseember.workbook.log.LogUnreadable;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** One sentence for what went wrong; never a stack trace, never an exception's own words. */
 final class Failure {
@@ -17,7 +17,7 @@ final class Failure {
   static String sentence(Throwable failure) {
     if (failure instanceof LogUnreadable
         || failure instanceof WorkbookException
-        || failure instanceof DayUnreadable
+        || failure instanceof JsonUnreadable
         || failure instanceof PortTaken) {
       return failure.getMessage();
     }

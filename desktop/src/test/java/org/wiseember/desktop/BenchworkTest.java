@@ -144,8 +144,8 @@ public class BenchworkTest extends InDemoWindow {
     window.until(() -> window.desk().bench().live().get() != null);
     window.untilShown("Taken up again where it stood.");
     window.until(() -> !window.desk().bench().going());
-    window.until(() -> newest(2).complete());
-    assertEquals(window.found(2).drains().size(), 1);
+    window.until(() -> window.found(2).drains().get(0).complete());
+    assertEquals(window.found(2).drains().size(), 3);
   }
 
   @Test
@@ -153,7 +153,7 @@ public class BenchworkTest extends InDemoWindow {
     window.choose(2);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.click("close-interrupted");
-    window.until(() -> newest(2).run().state() == Run.State.STOPPED);
+    window.until(() -> window.found(2).drains().get(0).run().state() == Run.State.STOPPED);
     window.until(() -> !window.shows("was cut short after"));
   }
 

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.workbook.day.DayJson;
-import org.wiseember.workbook.day.DayUnreadable;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** The days that were laid out; see docs/formats.md. */
 public final class Days {
@@ -46,7 +46,7 @@ public final class Days {
                     String.valueOf(r.getString(3))))) {
       try {
         days.add(new KeptDay(row.id(), DayJson.read(row.plan()).day(), keys(row.units())));
-      } catch (DayUnreadable damaged) {
+      } catch (JsonUnreadable damaged) {
         wrong.add(
             "A day kept in the workbook cannot be read and is left as it is: "
                 + damaged.getMessage());

@@ -33,8 +33,8 @@ import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
 import org.wiseember.workbook.day.DayFile;
 import org.wiseember.workbook.day.DayJson;
-import org.wiseember.workbook.day.DayUnreadable;
 import org.wiseember.workbook.day.WrittenTimes;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** Days that are laid out stay as they were, in the file and on the way out and in. */
 public class DaysTest {
@@ -119,7 +119,7 @@ public class DaysTest {
   private static Day read(String text) {
     try {
       return DayJson.read(text).day();
-    } catch (DayUnreadable e) {
+    } catch (JsonUnreadable e) {
       throw new AssertionError(e.getMessage() + "\n" + text, e);
     }
   }
@@ -172,7 +172,7 @@ public class DaysTest {
   }
 
   @Test
-  public void aDayGoesOutWithAUnit() throws DayUnreadable {
+  public void aDayGoesOutWithAUnit() throws JsonUnreadable {
     UnitSupply unit =
         new UnitSupply(
             List.of(new Usable(592, 904, 4)),
@@ -188,7 +188,7 @@ public class DaysTest {
     DayFile without = DayJson.read(DayJson.write(day, Optional.empty()));
     assertTrue(without.unit().isEmpty());
     assertTrue(
-        expectThrows(DayUnreadable.class, without::asked).getMessage().contains("needs “unit”"));
+        expectThrows(JsonUnreadable.class, without::asked).getMessage().contains("needs “unit”"));
   }
 
   @Test
@@ -244,7 +244,7 @@ public class DaysTest {
 
   /** What is shown in a field and typed again is the same, by 24 hours and by 12. */
   @Test
-  public void timesAreReadAsTheyAreWritten() throws DayUnreadable {
+  public void timesAreReadAsTheyAreWritten() throws JsonUnreadable {
     SplittableRandom random = new SplittableRandom(3);
     for (int i = 0; i < 400; i++) {
       Day day = random(random);
@@ -262,7 +262,7 @@ public class DaysTest {
   }
 
   @Test
-  public void timesAsPeopleTypeThem() throws DayUnreadable {
+  public void timesAsPeopleTypeThem() throws JsonUnreadable {
     WrittenTimes times = new WrittenTimes(LocalTime.of(17, 0), 48, ReaderUnits.AS_KEPT);
     assertEquals(times.stretches("18:00-22:00"), List.of(new Stretch(1, 5)));
     assertEquals(times.stretches("6 pm to 10 PM"), List.of(new Stretch(1, 5)));
@@ -295,7 +295,7 @@ public class DaysTest {
   @Test(dataProvider = "noTimes")
   public void whatIsNoTimeIsSaid(String typed) {
     WrittenTimes times = new WrittenTimes(LocalTime.of(17, 0), 24, ReaderUnits.AS_KEPT);
-    String said = expectThrows(DayUnreadable.class, () -> times.stretches(typed)).getMessage();
+    String said = expectThrows(JsonUnreadable.class, () -> times.stretches(typed)).getMessage();
     assertTrue(said.startsWith("“" + typed + "”"), said);
   }
 }

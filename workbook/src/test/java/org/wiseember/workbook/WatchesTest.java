@@ -20,8 +20,8 @@ import org.wiseember.core.supply.SourceTries.Try;
 import org.wiseember.core.supply.SourceTries.Went;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.workbook.day.DayUnreadable;
 import org.wiseember.workbook.day.WatchJson;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** Watches of appliances are kept as runs of them, and come back as they were read off. */
 public class WatchesTest {
@@ -132,7 +132,7 @@ public class WatchesTest {
             "{\"appliance\": \"a\", \"watch\": {\"hours\": 0, \"wattHours\": 1}}",
             "{\"appliance\": \"a\", \"watch\": {\"hours\": 1, \"wattHours\": 1, \"colour\": 2}}",
             "[1")) {
-      String said = expectThrows(DayUnreadable.class, () -> WatchJson.read(wrong)).getMessage();
+      String said = expectThrows(JsonUnreadable.class, () -> WatchJson.read(wrong)).getMessage();
       assertTrue(said.endsWith("."), said);
     }
   }

@@ -1,5 +1,6 @@
 package org.wiseember.desktop.lineup;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
@@ -13,6 +14,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import org.wiseember.core.lineup.Measure;
+import org.wiseember.desktop.look.ArrowCells;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.look.UnitMark;
@@ -20,7 +22,10 @@ import org.wiseember.trial.lineup.LineUp;
 import org.wiseember.trial.lineup.LineUpPage;
 import org.wiseember.trial.lineup.LineUpUnit;
 
-/** A unit a row, a measure a column; every figure opens its because, every dash what is missing. */
+/**
+ * A unit a row, a measure a column; every figure opens its because, every dash what is missing. Tab
+ * stops at it once, the arrows go from cell to cell.
+ */
 final class FiguresTable extends GridPane {
   private static final double NAME = 25;
 
@@ -73,13 +78,17 @@ final class FiguresTable extends GridPane {
       GridPane.setValignment(head, VPos.BOTTOM);
       add(head, c + 1, 0);
     }
+    List<List<Node>> cells = new ArrayList<>();
     for (int r = 0; r < lineUp.units().size(); r++) {
       LineUpUnit unit = lineUp.units().get(r);
-      add(name(unit, r), 0, r + 1);
-      for (int c = 0; c < measures.size(); c++) {
-        add(cell(unit, measures.get(c)), c + 1, r + 1);
+      List<Node> row = new ArrayList<>(List.of(name(unit, r)));
+      measures.forEach(m -> row.add(cell(unit, m)));
+      for (int c = 0; c < row.size(); c++) {
+        add(row.get(c), c, r + 1);
       }
+      cells.add(row);
     }
+    ArrowCells.of(cells);
   }
 
   private Node name(LineUpUnit unit, int number) {

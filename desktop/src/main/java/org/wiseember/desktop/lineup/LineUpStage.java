@@ -30,6 +30,7 @@ import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Field;
+import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.LineUpWork;
@@ -184,6 +185,8 @@ public final class LineUpStage extends StackPane {
     if (!getChildren().contains(whole)) {
       getChildren().setAll(whole);
     }
+    Node focused = getScene() == null ? null : getScene().getFocusOwner();
+    String had = focused == null ? null : focused.getId();
     load.setText(LineUpPage.load(lineUp));
     if (!at.isFocused()) {
       OptionalDouble chosen = work.notes().load();
@@ -218,6 +221,11 @@ public final class LineUpStage extends StackPane {
     save.show("Line-up", () -> LineUpPage.sheet(lineUp), null);
     if (side.getChildren().isEmpty()) {
       lineUp.units().stream().findFirst().ifPresent(u -> explain(u, Measure.MUST_HAVES));
+    }
+    // What was laid out anew keeps the keyboard where it was.
+    Node again = had == null ? null : lookup("#" + had);
+    if (again != null && again != getScene().getFocusOwner()) {
+      Focus.keep(again);
     }
   }
 

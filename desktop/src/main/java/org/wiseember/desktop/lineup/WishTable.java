@@ -1,5 +1,7 @@
 package org.wiseember.desktop.lineup;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.function.BiConsumer;
 import javafx.geometry.HPos;
 import javafx.scene.Node;
@@ -9,6 +11,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.StackPane;
 import org.wiseember.core.lineup.MustHave;
 import org.wiseember.core.runtime.Endured;
+import org.wiseember.desktop.look.ArrowCells;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.look.UnitMark;
@@ -49,21 +52,32 @@ final class WishTable extends GridPane {
       head.setAccessibleText(lineUp.units().get(c).name());
       add(head, c + 1, 0);
     }
-    int wishes = lineUp.notes().mustHaves().size();
+    List<List<Node>> cells = new ArrayList<>();
+    for (int r = 0; r < lineUp.notes().mustHaves().size(); r++) {
+      List<Node> row = new ArrayList<>();
+      for (LineUpUnit unit : lineUp.units()) {
+        row.add(cell(unit, unit.answers().get(r), r));
+      }
+      add(lineUp.notes().mustHaves().get(r), row, cells);
+    }
     for (int r = 0; r < lineUp.motors().size(); r++) {
       Motor motor = lineUp.motors().get(r);
-      add(Words.of("figure", "Starts: " + motor.name()), 0, wishes + r + 1);
-      for (int c = 0; c < units; c++) {
-        add(start(motor, motor.units().get(c), r), c + 1, wishes + r + 1);
+      List<Node> row = new ArrayList<>();
+      for (Motor.OnUnit on : motor.units()) {
+        row.add(start(motor, on, r));
       }
+      add("Starts: " + motor.name(), row, cells);
     }
-    for (int r = 0; r < wishes; r++) {
-      add(Words.of("figure", lineUp.notes().mustHaves().get(r)), 0, r + 1);
-      for (int c = 0; c < units; c++) {
-        LineUpUnit unit = lineUp.units().get(c);
-        add(cell(unit, unit.answers().get(r), r), c + 1, r + 1);
-      }
+    ArrowCells.of(cells);
+  }
+
+  private void add(String name, List<Node> row, List<List<Node>> cells) {
+    int at = cells.size() + 1;
+    add(Words.of("figure", name), 0, at);
+    for (int c = 0; c < row.size(); c++) {
+      add(row.get(c), c + 1, at);
     }
+    cells.add(row);
   }
 
   private void column(double percent, HPos side) {

@@ -25,10 +25,10 @@ import org.wiseember.workbook.Days;
 import org.wiseember.workbook.KeptDay;
 import org.wiseember.workbook.day.DayFile;
 import org.wiseember.workbook.day.DayJson;
-import org.wiseember.workbook.day.DayUnreadable;
 import org.wiseember.workbook.day.WatchJson;
 import org.wiseember.workbook.log.LogUnreadable;
 import org.wiseember.workbook.log.TextFile;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /**
  * The days that were laid out, and what the chosen one comes to: on the chosen unit first, then on
@@ -278,7 +278,7 @@ public final class DayWork {
             }
             DayFile day = DayJson.read(text);
             return Optional.<Runnable>of(() -> taken(day, file));
-          } catch (DayUnreadable e) {
+          } catch (JsonUnreadable e) {
             desk.say(file.getFileName() + ": " + e.getMessage());
           } catch (LogUnreadable e) {
             desk.say(e.getMessage());

@@ -32,8 +32,8 @@ import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.beside.BesideRun;
 import org.wiseember.workbook.KeptDay;
-import org.wiseember.workbook.day.DayUnreadable;
 import org.wiseember.workbook.day.WrittenTimes;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** One appliance of the day: what it takes, how that is known, and when it is on. */
 final class ApplianceForm extends VBox {
@@ -335,7 +335,7 @@ final class ApplianceForm extends VBox {
               shown.leg());
       Words.shown(trouble, false);
       keep(next);
-    } catch (DayUnreadable | IllegalArgumentException e) {
+    } catch (JsonUnreadable | IllegalArgumentException e) {
       String said = e.getMessage();
       trouble.setText(Character.toUpperCase(said.charAt(0)) + said.substring(1));
       Words.shown(trouble, true);

@@ -28,8 +28,8 @@ import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.KeptDay;
-import org.wiseember.workbook.day.DayUnreadable;
 import org.wiseember.workbook.day.WrittenTimes;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** Which day, from when on, from which charge, and which units beside the chosen one. */
 final class DayHead extends VBox {
@@ -199,7 +199,7 @@ final class DayHead extends VBox {
         throw new IllegalArgumentException("Type when the day begins, as 17:00.");
       }
       return day.from(LocalTime.MIDNIGHT.plusMinutes(Math.round(typed.get(0) * 60)));
-    } catch (DayUnreadable e) {
+    } catch (JsonUnreadable e) {
       throw new IllegalArgumentException(e.getMessage(), e);
     }
   }

@@ -24,8 +24,8 @@ import org.wiseember.trial.runtime.MeasuredPort;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.KeptDay;
 import org.wiseember.workbook.RunSubject;
-import org.wiseember.workbook.day.DayUnreadable;
 import org.wiseember.workbook.day.WrittenTimes;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** The links of a feed with their limits, from the unit back to its sources. */
 final class FeedForm extends VBox {
@@ -43,7 +43,7 @@ final class FeedForm extends VBox {
 
   /** What was typed into one link, as a new link. */
   private interface Typed {
-    Feed read() throws DayUnreadable;
+    Feed read() throws JsonUnreadable;
   }
 
   FeedForm(Desk desk) {
@@ -261,7 +261,7 @@ final class FeedForm extends VBox {
               if (!next.equals(link.feed())) {
                 keep(FeedTree.replaced(root, link.way(), next));
               }
-            } catch (DayUnreadable | IllegalArgumentException e) {
+            } catch (JsonUnreadable | IllegalArgumentException e) {
               say(e.getMessage());
             }
           });

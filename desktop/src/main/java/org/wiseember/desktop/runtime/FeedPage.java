@@ -16,8 +16,8 @@ import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.runtime.DayAnswer;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.workbook.KeptDay;
-import org.wiseember.workbook.day.DayUnreadable;
 import org.wiseember.workbook.day.WrittenTimes;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** What brings power into the unit on the chosen day, and what holds it back. */
 final class FeedPage extends VBox {
@@ -96,7 +96,7 @@ final class FeedPage extends VBox {
       hour = typed.get(0);
       Words.shown(trouble, false);
       Optional.ofNullable(desk.dayWork().outcome().get()).ifPresent(this::draw);
-    } catch (DayUnreadable e) {
+    } catch (JsonUnreadable e) {
       say(e.getMessage());
     }
   }

@@ -16,7 +16,7 @@ import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.workbook.KeptDay;
 import org.wiseember.workbook.day.DayFile;
 import org.wiseember.workbook.day.DayJson;
-import org.wiseember.workbook.day.DayUnreadable;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** Days on the desk: what is changed is kept, undone and worked out again. */
 public class DayWorkModelTest extends OnDesk {
@@ -91,7 +91,7 @@ public class DayWorkModelTest extends OnDesk {
   }
 
   @Test
-  public void aDayGoesOutAndComesBack() throws IOException, DayUnreadable {
+  public void aDayGoesOutAndComesBack() throws IOException, JsonUnreadable {
     until(() -> !work().days().isEmpty());
     untilWorkedOut();
     Path out = Files.createTempDirectory("ember-day").resolve("stall.json");

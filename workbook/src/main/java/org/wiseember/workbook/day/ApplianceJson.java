@@ -13,6 +13,8 @@ import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.Leg;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
+import org.wiseember.workbook.strict.Fields;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** An appliance of a day out of its JSON. */
 final class ApplianceJson {
@@ -26,20 +28,20 @@ final class ApplianceJson {
   private final String place;
   private final DayClock clock;
 
-  ApplianceJson(JsonNode node, int number, DayClock clock) throws DayUnreadable {
+  ApplianceJson(JsonNode node, int number, DayClock clock) throws JsonUnreadable {
     this.place = "appliance " + number;
     this.f = new Fields(node, place);
     this.clock = clock;
   }
 
-  Appliance read() throws DayUnreadable {
+  Appliance read() throws JsonUnreadable {
     String name = f.name("name", Fields.capital(place));
     Draw draw = draw(name);
     Side side =
         switch (f.text("output", "ac").toLowerCase(Locale.ROOT)) {
           case "ac" -> Side.AC;
           case "dc" -> Side.DC;
-          default -> throw new DayUnreadable("“output” of " + place + " is ac or dc.");
+          default -> throw new JsonUnreadable("“output” of " + place + " is ac or dc.");
         };
     List<Stretch> on = new ArrayList<>();
     if (!f.has("on")) {
@@ -53,14 +55,14 @@ final class ApplianceJson {
       at.add(clock.moment(moment, "“at” of " + place));
     }
     if (draw.use().atMoments() && !f.has("at")) {
-      throw new DayUnreadable(Fields.capital(place) + " needs “at”: when it is used.");
+      throw new JsonUnreadable(Fields.capital(place) + " needs “at”: when it is used.");
     }
     Leg leg = oneOf("leg", Leg.values(), Leg::key, f.text("leg", Leg.BOTH.key()));
     f.end();
     return new Appliance(name, draw, side, on, at, leg);
   }
 
-  private Draw draw(String name) throws DayUnreadable {
+  private Draw draw(String name) throws JsonUnreadable {
     Draw.Use use = oneOf("use", Draw.Use.values(), Draw.Use::key, f.text("use", ""));
     Draw.Origin origin =
         oneOf(
@@ -78,18 +80,18 @@ final class ApplianceJson {
       return new Draw(
           use, watts, use == Draw.Use.PER_GO ? each : hourly, minutes, startVa, origin, sureTo);
     } catch (IllegalArgumentException wanting) {
-      throw new DayUnreadable(name + " " + wanting.getMessage() + ".");
+      throw new JsonUnreadable(name + " " + wanting.getMessage() + ".");
     }
   }
 
   private <T> T oneOf(String key, T[] all, Function<T, String> written, String text)
-      throws DayUnreadable {
+      throws JsonUnreadable {
     return Arrays.stream(all)
         .filter(t -> written.apply(t).equals(text))
         .findFirst()
         .orElseThrow(
             () ->
-                new DayUnreadable(
+                new JsonUnreadable(
                     "“"
                         + key
                         + "” of "

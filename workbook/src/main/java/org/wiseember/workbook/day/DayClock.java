@@ -11,6 +11,8 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.wiseember.core.runtime.Stretch;
+import org.wiseember.workbook.strict.Fields;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /**
  * Times of day as hours after the start of a plan. A time before the start is the next day's, a
@@ -40,24 +42,24 @@ record DayClock(int startMinutes) {
   }
 
   /** Minutes of the day, {@code 24:00} among them. */
-  static int minutes(String text, String place) throws DayUnreadable {
+  static int minutes(String text, String place) throws JsonUnreadable {
     Matcher m = TIME.matcher(text.strip());
     int minutes =
         m.matches() ? Integer.parseInt(m.group(1)) * 60 + Integer.parseInt(m.group(2)) : -1;
     if (minutes < 0 || minutes > DAY) {
-      throw new DayUnreadable(
+      throw new JsonUnreadable(
           "“" + text + "” of " + place + " is no time of day; write it as 18:30.");
     }
     return minutes;
   }
 
   /** A window; empty where it was over before the start. */
-  Optional<Stretch> window(JsonNode node, String place) throws DayUnreadable {
+  Optional<Stretch> window(JsonNode node, String place) throws JsonUnreadable {
     return window(new Fields(node, place));
   }
 
   /** A window with whatever else was read of it before. */
-  Optional<Stretch> window(Fields fields) throws DayUnreadable {
+  Optional<Stretch> window(Fields fields) throws JsonUnreadable {
     String place = fields.place();
     int from = minutes(fields.text("from", ""), "“from” of " + place);
     int to = minutes(fields.text("to", ""), "“to” of " + place);
@@ -90,7 +92,7 @@ record DayClock(int startMinutes) {
   }
 
   /** A moment: a time, or a time with its day. */
-  double moment(JsonNode node, String place) throws DayUnreadable {
+  double moment(JsonNode node, String place) throws JsonUnreadable {
     if (node.isTextual()) {
       return moment(minutes(node.asText(), place), 0);
     }

@@ -4,6 +4,7 @@ import java.util.Optional;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.UnitSupply;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /**
  * A day as it lies in a file.
@@ -14,13 +15,13 @@ public record DayFile(Day day, Optional<UnitSupply> unit) {
   /**
    * The day on its unit.
    *
-   * @throws DayUnreadable where it has none
+   * @throws JsonUnreadable where it has none
    */
-  public RunTimeCase asked() throws DayUnreadable {
+  public RunTimeCase asked() throws JsonUnreadable {
     return day.on(
         unit.orElseThrow(
             () ->
-                new DayUnreadable(
+                new JsonUnreadable(
                     "The day needs “unit” with usable or labelWattHours; add what it runs on.")));
   }
 }

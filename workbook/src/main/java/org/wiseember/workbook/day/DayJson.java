@@ -1,12 +1,6 @@
 package org.wiseember.workbook.day;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.StreamReadConstraints;
-import com.fasterxml.jackson.core.StreamReadFeature;
-import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +13,9 @@ import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
+import org.wiseember.workbook.strict.Fields;
+import org.wiseember.workbook.strict.JsonUnreadable;
+import org.wiseember.workbook.strict.Tree;
 
 /**
  * Days as JSON; the schema is day.schema.json. Files are read as a tree, field by field; nothing in
@@ -37,45 +34,21 @@ public final class DayJson {
   private static final double MOST_WATTS = 1_000_000;
   private static final double MOST_WATT_HOURS = 10_000_000;
 
-  private static final ObjectMapper JSON =
-      JsonMapper.builder(
-              new com.fasterxml.jackson.core.JsonFactoryBuilder()
-                  .streamReadConstraints(
-                      StreamReadConstraints.builder().maxNestingDepth(40).build())
-                  .build())
-          .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-          .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-          .build();
-
   private DayJson() {}
 
   /**
    * Reads a day.
    *
-   * @throws DayUnreadable in one sentence about the first thing that is wrong
+   * @throws JsonUnreadable in one sentence about the first thing that is wrong
    */
-  public static DayFile read(String text) throws DayUnreadable {
+  public static DayFile read(String text) throws JsonUnreadable {
     if (text.length() > LONGEST) {
-      throw new DayUnreadable("That is far too long for a day; leave out what it does not need.");
+      throw new JsonUnreadable("That is far too long for a day; leave out what it does not need.");
     }
     try {
-      return day(new Fields(tree(text), "the day"));
+      return day(new Fields(Tree.of(text), "the day"));
     } catch (IllegalArgumentException e) {
-      throw new DayUnreadable(Fields.capital(e.getMessage()) + ".");
-    }
-  }
-
-  /** Text as a tree of JSON. */
-  static JsonNode tree(String text) throws DayUnreadable {
-    try {
-      return JSON.readTree(text);
-    } catch (JsonProcessingException e) {
-      throw new DayUnreadable(
-          "That is no JSON"
-              + (e.getLocation() == null
-                  ? ""
-                  : ", from line " + e.getLocation().getLineNr() + " on")
-              + "; check quotes, commas and brackets.");
+      throw new JsonUnreadable(Fields.capital(e.getMessage()) + ".");
     }
   }
 
@@ -88,7 +61,7 @@ public final class DayJson {
     return new DayWriter(day).write(unit).toPrettyString();
   }
 
-  private static DayFile day(Fields f) throws DayUnreadable {
+  private static DayFile day(Fields f) throws JsonUnreadable {
     String title = f.name("title", "");
     int start = DayClock.minutes(f.text("start", "00:00"), "“start”");
     DayClock clock = new DayClock(start % (24 * 60));
@@ -129,7 +102,7 @@ public final class DayJson {
     return new DayFile(day, supply);
   }
 
-  private static UnitSupply supply(Fields unit) throws DayUnreadable {
+  private static UnitSupply supply(Fields unit) throws JsonUnreadable {
     return new UnitSupply(
         drains(unit, "usable"),
         drains(unit, "dcUsable"),
@@ -139,7 +112,7 @@ public final class DayJson {
         unit.number("labelWattHours", 0.1, MOST_WATT_HOURS, Double.NaN));
   }
 
-  private static List<Usable> drains(Fields unit, String key) throws DayUnreadable {
+  private static List<Usable> drains(Fields unit, String key) throws JsonUnreadable {
     List<Usable> all = new ArrayList<>();
     for (JsonNode each : unit.list(key, MOST_DRAINS)) {
       Fields f = new Fields(each, "“" + key + "” " + (all.size() + 1));

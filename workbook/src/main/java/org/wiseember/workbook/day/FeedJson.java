@@ -5,6 +5,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.Stretch;
+import org.wiseember.workbook.strict.Fields;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** A feed out of its tree of JSON, from the unit's port back to its sources. */
 final class FeedJson {
@@ -24,16 +26,16 @@ final class FeedJson {
     this.clock = clock;
   }
 
-  Feed.Root root(JsonNode node) throws DayUnreadable {
+  Feed.Root root(JsonNode node) throws JsonUnreadable {
     if (read(node, "“feed”", 0) instanceof Feed.Root root) {
       return root;
     }
-    throw new DayUnreadable("“feed” ends in the unit's port: its kind is port or pass-through.");
+    throw new JsonUnreadable("“feed” ends in the unit's port: its kind is port or pass-through.");
   }
 
-  private Feed read(JsonNode node, String place, int depth) throws DayUnreadable {
+  private Feed read(JsonNode node, String place, int depth) throws JsonUnreadable {
     if (depth > DEEPEST) {
-      throw new DayUnreadable("“feed” has more than 8 links in a row; leave some out.");
+      throw new JsonUnreadable("“feed” has more than 8 links in a row; leave some out.");
     }
     Fields f = new Fields(node, place);
     String kind = f.text("kind", "");
@@ -45,7 +47,7 @@ final class FeedJson {
       }
     }
     if ((kind.equals("port") || kind.equals("pass-through")) && depth > 0) {
-      throw new DayUnreadable(
+      throw new JsonUnreadable(
           "A " + kind + " stands at the end of a feed and feeds nothing itself; take it out.");
     }
     Feed feed =
@@ -72,7 +74,7 @@ final class FeedJson {
           case "generator", "mains" ->
               new Feed.Alternating(kind, f.number("va", 0, MOST_WATTS, NONE), on(f));
           default ->
-              throw new DayUnreadable(
+              throw new JsonUnreadable(
                   "“kind” of "
                       + place
                       + " is one of port, pass-through, battery, charger, converter, controller,"
@@ -83,7 +85,7 @@ final class FeedJson {
   }
 
   /** The same watts as long as they are there, or other ones from window to window. */
-  private List<Feed.Giving> giving(Fields f) throws DayUnreadable {
+  private List<Feed.Giving> giving(Fields f) throws JsonUnreadable {
     if (!f.has("gives")) {
       double watts = f.number("watts", 0, MOST_WATTS);
       return on(f).stream().map(s -> new Feed.Giving(s, watts)).toList();
@@ -98,23 +100,23 @@ final class FeedJson {
     return all;
   }
 
-  private static double volts(Fields f) throws DayUnreadable {
+  private static double volts(Fields f) throws JsonUnreadable {
     return f.number("volts", 0.1, MOST_VOLTS);
   }
 
-  private static double amps(Fields f) throws DayUnreadable {
+  private static double amps(Fields f) throws JsonUnreadable {
     return f.number("amps", 0, MOST_AMPS, NONE);
   }
 
-  private static double watts(Fields f) throws DayUnreadable {
+  private static double watts(Fields f) throws JsonUnreadable {
     return f.number("watts", 0, MOST_WATTS, NONE);
   }
 
-  private static double efficiency(Fields f) throws DayUnreadable {
+  private static double efficiency(Fields f) throws JsonUnreadable {
     return f.number("efficiency", 0.01, 1, 1);
   }
 
-  private List<Stretch> on(Fields f) throws DayUnreadable {
+  private List<Stretch> on(Fields f) throws JsonUnreadable {
     if (!f.has("on")) {
       return List.of(Stretch.ALWAYS);
     }

@@ -4,6 +4,9 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import org.wiseember.core.runtime.Watch;
+import org.wiseember.workbook.strict.Fields;
+import org.wiseember.workbook.strict.JsonUnreadable;
+import org.wiseember.workbook.strict.Tree;
 
 /** What an appliance was watched to take, as JSON; the schema is appliance.schema.json. */
 public final class WatchJson {
@@ -21,26 +24,26 @@ public final class WatchJson {
   public record Named(String name, Watch watch) {}
 
   /** Whether a file tells of an appliance; a day does not. */
-  public static boolean tells(String text) throws DayUnreadable {
-    return DayJson.tree(text).has("appliance");
+  public static boolean tells(String text) throws JsonUnreadable {
+    return Tree.of(text).has("appliance");
   }
 
   /**
    * Reads one.
    *
-   * @throws DayUnreadable in one sentence about the first thing that is wrong
+   * @throws JsonUnreadable in one sentence about the first thing that is wrong
    */
-  public static Named read(String text) throws DayUnreadable {
-    JsonNode root = DayJson.tree(text);
+  public static Named read(String text) throws JsonUnreadable {
+    JsonNode root = Tree.of(text);
     Fields f = new Fields(root, "the appliance");
     String name = f.name("appliance", "");
     if (name.isBlank()) {
-      throw new DayUnreadable("“appliance” says what it is called; give it a name.");
+      throw new JsonUnreadable("“appliance” says what it is called; give it a name.");
     }
     Fields w =
         f.group("watch")
             .orElseThrow(
-                () -> new DayUnreadable("“watch” is missing: the hours and watt-hours it took."));
+                () -> new JsonUnreadable("“watch” is missing: the hours and watt-hours it took."));
     try {
       Watch watch =
           new Watch(
@@ -55,7 +58,7 @@ public final class WatchJson {
       f.end();
       return new Named(name, watch);
     } catch (IllegalArgumentException e) {
-      throw new DayUnreadable(Fields.capital(e.getMessage()) + ".");
+      throw new JsonUnreadable(Fields.capital(e.getMessage()) + ".");
     }
   }
 

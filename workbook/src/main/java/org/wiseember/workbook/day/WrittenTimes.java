@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.runtime.Stretch;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /**
  * Times as a person types them, {@code 18:00-22:00, day 2 7:30-9:00}, by 24 or 12 hours; {@code
@@ -38,7 +39,7 @@ public record WrittenTimes(LocalTime start, double hours, ReaderUnits units) {
     return DayClock.from(start);
   }
 
-  private static List<String> parts(String text) throws DayUnreadable {
+  private static List<String> parts(String text) throws JsonUnreadable {
     List<String> parts = new ArrayList<>();
     for (String part : text.toLowerCase(Locale.ROOT).split("[,;\\n]")) {
       if (!part.isBlank()) {
@@ -46,7 +47,7 @@ public record WrittenTimes(LocalTime start, double hours, ReaderUnits units) {
       }
     }
     if (parts.size() > MOST) {
-      throw new DayUnreadable("More than 2 000 times; leave some out.");
+      throw new JsonUnreadable("More than 2 000 times; leave some out.");
     }
     return parts;
   }
@@ -54,9 +55,9 @@ public record WrittenTimes(LocalTime start, double hours, ReaderUnits units) {
   /**
    * Reads windows; nothing typed is always.
    *
-   * @throws DayUnreadable with a sentence about the first that is none
+   * @throws JsonUnreadable with a sentence about the first that is none
    */
-  public List<Stretch> stretches(String text) throws DayUnreadable {
+  public List<Stretch> stretches(String text) throws JsonUnreadable {
     List<Stretch> all = new ArrayList<>();
     List<String> parts = parts(text);
     if (parts.isEmpty() || parts.equals(List.of(ALWAYS))) {
@@ -65,7 +66,7 @@ public record WrittenTimes(LocalTime start, double hours, ReaderUnits units) {
     for (String part : parts) {
       Matcher m = WINDOW.matcher(part);
       if (!m.matches()) {
-        throw new DayUnreadable(
+        throw new JsonUnreadable(
             "“" + shortened(part) + "” is no time it is on; type it as 18:00-22:00, or always.");
       }
       DayClock.Window window =
@@ -78,14 +79,14 @@ public record WrittenTimes(LocalTime start, double hours, ReaderUnits units) {
   /**
    * Reads moments; nothing typed is never.
    *
-   * @throws DayUnreadable with a sentence about the first that is none
+   * @throws JsonUnreadable with a sentence about the first that is none
    */
-  public List<Double> moments(String text) throws DayUnreadable {
+  public List<Double> moments(String text) throws JsonUnreadable {
     List<Double> all = new ArrayList<>();
     for (String part : parts(text)) {
       Matcher m = MOMENT.matcher(part);
       if (!m.matches()) {
-        throw new DayUnreadable(
+        throw new JsonUnreadable(
             "“" + shortened(part) + "” is no moment of the day; type it as 19:00, 20:30.");
       }
       all.add(clock().moment(minutes(m, 2, part), day(m.group(1), part)));
@@ -93,15 +94,15 @@ public record WrittenTimes(LocalTime start, double hours, ReaderUnits units) {
     return all;
   }
 
-  private static int day(String typed, String part) throws DayUnreadable {
+  private static int day(String typed, String part) throws JsonUnreadable {
     int day = typed == null ? 1 : Integer.parseInt(typed);
     if (day < 1 || day > MOST_DAYS) {
-      throw new DayUnreadable("“" + shortened(part) + "”: days are counted from 1 to 15.");
+      throw new JsonUnreadable("“" + shortened(part) + "”: days are counted from 1 to 15.");
     }
     return day - 1;
   }
 
-  private static int minutes(Matcher m, int group, String part) throws DayUnreadable {
+  private static int minutes(Matcher m, int group, String part) throws JsonUnreadable {
     int hour = Integer.parseInt(m.group(group));
     int minute = m.group(group + 1) == null ? 0 : Integer.parseInt(m.group(group + 1));
     String half = m.group(group + 2);
@@ -111,7 +112,7 @@ public record WrittenTimes(LocalTime start, double hours, ReaderUnits units) {
       hour = 99;
     }
     if (hour > 24 || minute > 59 || (hour == 24 && minute > 0)) {
-      throw new DayUnreadable("“" + shortened(part) + "” holds no time of day; type it as 18:30.");
+      throw new JsonUnreadable("“" + shortened(part) + "” holds no time of day; type it as 18:30.");
     }
     return hour * 60 + minute;
   }

@@ -1,4 +1,4 @@
-package org.wiseember.workbook.day;
+package org.wiseember.workbook.strict;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
@@ -10,7 +10,7 @@ import java.util.Set;
 import org.wiseember.core.quantity.Figures;
 
 /** One object of a file, read field by field; a field nobody asked for is refused by name. */
-final class Fields {
+public final class Fields {
   private static final int LONGEST = 40;
   private static final int LONGEST_NAME = 200;
 
@@ -23,15 +23,16 @@ final class Fields {
    *
    * @param place where it stands, for sentences
    */
-  Fields(JsonNode node, String place) throws DayUnreadable {
+  public Fields(JsonNode node, String place) throws JsonUnreadable {
     if (!node.isObject()) {
-      throw new DayUnreadable(capital(place) + " has to be a group of fields in braces.");
+      throw new JsonUnreadable(capital(place) + " has to be a group of fields in braces.");
     }
     this.node = node;
     this.place = place;
   }
 
-  String place() {
+  /** Where it stands, for sentences. */
+  public String place() {
     return place;
   }
 
@@ -41,38 +42,40 @@ final class Fields {
     return value == null || value.isNull() ? Optional.empty() : Optional.of(value);
   }
 
-  boolean has(String key) {
+  /** Whether something stands under a key. */
+  public boolean has(String key) {
     return field(key).isPresent();
   }
 
   /** A number that has to be there. */
-  double number(String key, double least, double most) throws DayUnreadable {
+  public double number(String key, double least, double most) throws JsonUnreadable {
     if (!has(key)) {
-      throw new DayUnreadable(capital(place) + " needs “" + key + "”; add it.");
+      throw new JsonUnreadable(capital(place) + " needs “" + key + "”; add it.");
     }
     return number(key, least, most, Double.NaN);
   }
 
   /** A number, or what stands for one that is missing. */
-  double number(String key, double least, double most, double otherwise) throws DayUnreadable {
+  public double number(String key, double least, double most, double otherwise)
+      throws JsonUnreadable {
     Optional<JsonNode> value = field(key);
     return value.isEmpty() ? otherwise : number(value.get(), key, least, most);
   }
 
   /** A whole number; the least where it is missing. */
-  int whole(String key, int least, int most) throws DayUnreadable {
+  public int whole(String key, int least, int most) throws JsonUnreadable {
     double value = number(key, least, most, least);
     if (value != Math.rint(value)) {
-      throw new DayUnreadable("“" + key + "” of " + place + " has to be a whole number.");
+      throw new JsonUnreadable("“" + key + "” of " + place + " has to be a whole number.");
     }
     return (int) value;
   }
 
   private double number(JsonNode value, String key, double least, double most)
-      throws DayUnreadable {
+      throws JsonUnreadable {
     double number = value.isNumber() ? value.asDouble() : Double.NaN;
     if (!(number >= least && number <= most) || Double.isInfinite(number)) {
-      throw new DayUnreadable(
+      throw new JsonUnreadable(
           "“"
               + key
               + "” of "
@@ -89,14 +92,14 @@ final class Fields {
   }
 
   /** Two numbers, low and high; without them no limits at all. */
-  double[] window(String key, double most) throws DayUnreadable {
+  public double[] window(String key, double most) throws JsonUnreadable {
     Optional<JsonNode> value = field(key);
     if (value.isEmpty()) {
       return new double[] {0, Double.POSITIVE_INFINITY};
     }
     JsonNode pair = value.get();
     if (!pair.isArray() || pair.size() != 2) {
-      throw new DayUnreadable("“" + key + "” of " + place + " has to be [low, high].");
+      throw new JsonUnreadable("“" + key + "” of " + place + " has to be [low, high].");
     }
     double low = pair.get(0).isNull() ? 0 : number(pair.get(0), key, 0, most);
     double high =
@@ -105,25 +108,25 @@ final class Fields {
   }
 
   /** Words, or what stands for words that are missing. */
-  String text(String key, String otherwise) throws DayUnreadable {
+  public String text(String key, String otherwise) throws JsonUnreadable {
     Optional<JsonNode> value = field(key);
     if (value.isPresent() && !value.get().isTextual()) {
-      throw new DayUnreadable("“" + key + "” of " + place + " has to be text in quotes.");
+      throw new JsonUnreadable("“" + key + "” of " + place + " has to be text in quotes.");
     }
     return value.map(JsonNode::asText).orElse(otherwise);
   }
 
   /** A name, not too long to be one. */
-  String name(String key, String otherwise) throws DayUnreadable {
+  public String name(String key, String otherwise) throws JsonUnreadable {
     String name = text(key, otherwise);
     if (name.length() > LONGEST_NAME) {
-      throw new DayUnreadable("“" + key + "” of " + place + " is too long; shorten it.");
+      throw new JsonUnreadable("“" + key + "” of " + place + " is too long; shorten it.");
     }
     return name;
   }
 
   /** Whether it says anything beside these. */
-  boolean saysMoreThan(Set<String> keys) {
+  public boolean saysMoreThan(Set<String> keys) {
     Iterator<String> names = node.fieldNames();
     while (names.hasNext()) {
       if (!keys.contains(names.next())) {
@@ -133,21 +136,22 @@ final class Fields {
     return false;
   }
 
-  boolean yes(String key) throws DayUnreadable {
+  /** True or false; false where it is missing. */
+  public boolean yes(String key) throws JsonUnreadable {
     Optional<JsonNode> value = field(key);
     if (value.isPresent() && !value.get().isBoolean()) {
-      throw new DayUnreadable("“" + key + "” of " + place + " has to be true or false.");
+      throw new JsonUnreadable("“" + key + "” of " + place + " has to be true or false.");
     }
     return value.map(JsonNode::asBoolean).orElse(false);
   }
 
   /** Whatever stands under a key that is there. */
-  JsonNode any(String key) {
+  public JsonNode any(String key) {
     return field(key).orElseThrow();
   }
 
   /** The object under a key. */
-  Optional<Fields> group(String key) throws DayUnreadable {
+  public Optional<Fields> group(String key) throws JsonUnreadable {
     Optional<JsonNode> value = field(key);
     return value.isEmpty()
         ? Optional.empty()
@@ -155,13 +159,13 @@ final class Fields {
   }
 
   /** The entries of a list; empty for none, no more than so many. */
-  List<JsonNode> list(String key, int most) throws DayUnreadable {
+  public List<JsonNode> list(String key, int most) throws JsonUnreadable {
     Optional<JsonNode> value = field(key);
     if (value.isPresent() && !value.get().isArray()) {
-      throw new DayUnreadable("“" + key + "” of " + place + " has to be a list in brackets.");
+      throw new JsonUnreadable("“" + key + "” of " + place + " has to be a list in brackets.");
     }
     if (value.isPresent() && value.get().size() > most) {
-      throw new DayUnreadable(
+      throw new JsonUnreadable(
           "“" + key + "” of " + place + " has more than " + most + " entries; leave some out.");
     }
     List<JsonNode> all = new ArrayList<>();
@@ -170,28 +174,30 @@ final class Fields {
   }
 
   /** One entry or a list of them. */
-  List<JsonNode> oneOrList(String key, int most) throws DayUnreadable {
+  public List<JsonNode> oneOrList(String key, int most) throws JsonUnreadable {
     Optional<JsonNode> value = field(key);
     return value.isPresent() && !value.get().isArray() ? List.of(value.get()) : list(key, most);
   }
 
   /** Nothing is left that was not asked for. */
-  void end() throws DayUnreadable {
+  public void end() throws JsonUnreadable {
     Iterator<String> names = node.fieldNames();
     while (names.hasNext()) {
       String name = names.next();
       if (!asked.contains(name)) {
-        throw new DayUnreadable(
+        throw new JsonUnreadable(
             "“" + shortened(name) + "” in " + place + " is not known; take it out.");
       }
     }
   }
 
-  static String capital(String text) {
+  /** Words as they begin a sentence. */
+  public static String capital(String text) {
     return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 
-  static String shown(JsonNode value) {
+  /** What stands there, short enough for a sentence. */
+  public static String shown(JsonNode value) {
     return value.isContainerNode()
         ? value.isArray() ? "a list" : "a group of fields"
         : "“" + shortened(value.asText()) + "”";

@@ -1,0 +1,70 @@
+package org.wiseember.core.plan;
+
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * What comes when.
+ *
+ * @param steps in order of time
+ * @param proven whether no shorter one exists, with no fewer charges
+ */
+public record Plan(List<Step> steps, boolean proven) {
+  /** A charge put in between, with no test. */
+  public static final String CHARGE = "charge";
+
+  /** Run down on purpose. */
+  public static final String DISCHARGE = "discharge";
+
+  /**
+   * A test, a charge or a run-down.
+   *
+   * @param from minutes
+   * @param to minutes
+   * @param chargeFrom tenths of a percent
+   * @param chargeTo tenths of a percent
+   */
+  public record Step(String unit, String id, int from, int to, int chargeFrom, int chargeTo) {}
+
+  public Plan {
+    steps =
+        steps.stream()
+            .sorted(
+                Comparator.comparingInt(Step::from)
+                    .thenComparing(Step::unit)
+                    .thenComparingInt(Step::to))
+            .toList();
+  }
+
+  /** Until the last step is over, min. */
+  public int minutes() {
+    return steps.stream().mapToInt(Step::to).max().orElse(0);
+  }
+
+  /** Charges put in. */
+  public int charges() {
+    return (int) steps.stream().filter(s -> s.id().equals(CHARGE)).count();
+  }
+
+  /** The sum of the starts of all tests, min. */
+  public long starts() {
+    return steps.stream()
+        .filter(s -> !s.id().equals(CHARGE) && !s.id().equals(DISCHARGE))
+        .mapToLong(Step::from)
+        .sum();
+  }
+
+  /** Whether this is better than another: shorter, then fewer charges, then earlier. */
+  boolean betterThan(Plan other) {
+    return Comparator.comparingInt(Plan::minutes)
+            .thenComparingInt(Plan::charges)
+            .thenComparingLong(Plan::starts)
+            .compare(this, other)
+        < 0;
+  }
+
+  /** The same, said to be proven. */
+  Plan asProven() {
+    return new Plan(steps, true);
+  }
+}

@@ -1,0 +1,28 @@
+package org.wiseember.core.plan;
+
+import java.util.List;
+
+/**
+ * A unit of a campaign.
+ *
+ * @param charge it has now, tenths of a percent
+ * @param chargeMinutes from empty to full
+ * @param dischargeMinutes from full to empty
+ * @param tasks in the plain order of work
+ */
+public record PlanUnit(
+    String name, int charge, double chargeMinutes, double dischargeMinutes, List<Task> tasks) {
+  public PlanUnit {
+    tasks = List.copyOf(tasks);
+    if (charge < 0 || charge > Task.FULL || !(chargeMinutes > 0) || !(dischargeMinutes > 0)) {
+      throw new IllegalArgumentException(
+          name + " has a charge between 0 and 100 %, and takes time to fill and to empty");
+    }
+  }
+
+  /** Whole minutes from one charge to another, either way. */
+  int minutes(int from, int to) {
+    double share = Math.abs(to - from) / (double) Task.FULL;
+    return (int) Math.ceil(share * (to > from ? chargeMinutes : dischargeMinutes) - 1e-9);
+  }
+}

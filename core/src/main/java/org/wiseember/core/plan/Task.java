@@ -1,0 +1,52 @@
+package org.wiseember.core.plan;
+
+import java.util.List;
+
+/**
+ * A test somebody wants made.
+ *
+ * @param id as the campaign calls it
+ * @param least charge it needs at its start, tenths of a percent
+ * @param most charge it may have at its start, tenths of a percent: 0 for one that begins empty
+ * @param leaves charge afterwards, tenths of a percent; below 0 for how much it takes
+ * @param minutes it lasts, whole and at least 1
+ * @param attended minutes from its start that somebody has to be there; 0 for none
+ * @param uses shared things it takes, one of each
+ * @param rest minutes the unit has to have rested before it
+ */
+public record Task(
+    String id,
+    int least,
+    int most,
+    int leaves,
+    int minutes,
+    int attended,
+    List<String> uses,
+    int rest) {
+  /** A full unit, in tenths of a percent. */
+  public static final int FULL = 1000;
+
+  public Task {
+    uses = List.copyOf(uses);
+    if (least < 0 || least > FULL || most < least || most > FULL || leaves > FULL) {
+      throw new IllegalArgumentException(id + " needs and leaves between 0 and 100 %");
+    }
+    if (minutes < 1 || attended < 0 || attended > minutes || rest < 0) {
+      throw new IllegalArgumentException(
+          id + " takes time, and nobody is there for longer than it lasts");
+    }
+    if (leaves < 0 && -leaves > most) {
+      throw new IllegalArgumentException(id + " takes more charge than it may begin with");
+    }
+  }
+
+  /** What must be there at its start: its need, and what it takes. */
+  int needs() {
+    return Math.max(least, leaves < 0 ? -leaves : 0);
+  }
+
+  /** Charge after it, from one before it. */
+  int after(int before) {
+    return leaves < 0 ? before + leaves : leaves;
+  }
+}

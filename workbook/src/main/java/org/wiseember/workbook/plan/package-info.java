@@ -1,0 +1,2 @@
+/** Campaigns as people write them. */
+package org.wiseember.workbook.plan;
