@@ -9,8 +9,6 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -28,8 +26,6 @@ public class LineUpCommandTest {
   private Path folder;
   private Path demo;
 
-  private record Outcome(int code, String out, String err) {}
-
   @BeforeClass
   public void make() throws IOException {
     folder = Files.createTempDirectory("ember-line-up");
@@ -37,17 +33,10 @@ public class LineUpCommandTest {
     DemoWorkbook.create(demo);
   }
 
-  private static Outcome run(String... args) {
-    StringWriter out = new StringWriter();
-    StringWriter err = new StringWriter();
-    int code = Ember.run(new PrintWriter(out), new PrintWriter(err), args);
-    return new Outcome(code, out.toString(), err.toString());
-  }
-
   private JsonNode json(String... more) throws IOException {
     List<String> args = new ArrayList<>(List.of("line-up", demo.toString(), "--json"));
     args.addAll(List.of(more));
-    Outcome outcome = run(args.toArray(String[]::new));
+    Told outcome = Told.by(args.toArray(String[]::new));
     assertEquals(outcome.code(), 0, outcome.err());
     JsonNode root = JSON.readTree(outcome.out());
     assertEquals(
@@ -110,17 +99,17 @@ public class LineUpCommandTest {
 
   @Test
   public void whatCannotBeReadIsSaid() throws IOException {
-    assertEquals(run("line-up").code(), 2);
-    assertEquals(run("line-up", demo.toString(), "--load", "-5").code(), 2);
-    Outcome missing = run("line-up", folder.resolve("none.ember").toString());
+    assertEquals(Told.by("line-up").code(), 2);
+    assertEquals(Told.by("line-up", demo.toString(), "--load", "-5").code(), 2);
+    Told missing = Told.by("line-up", folder.resolve("none.ember").toString());
     assertEquals(missing.code(), 3);
     assertEquals(missing.err().lines().count(), 1, missing.err());
     Path empty = folder.resolve("empty.ember");
     Workbook.open(empty, Clock.systemUTC()).close();
-    Outcome nothing = run("line-up", empty.toString());
+    Told nothing = Told.by("line-up", empty.toString());
     assertEquals(nothing.code(), 3);
     assertTrue(nothing.err().contains("no unit on its shelf"), nothing.err());
-    Outcome told = run("line-up", demo.toString());
+    Told told = Told.by("line-up", demo.toString());
     assertEquals(told.code(), 0);
     assertTrue(told.out().contains("Delivered at") && told.out().contains("not known"), told.out());
   }

@@ -8,8 +8,6 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Set;
@@ -34,23 +32,18 @@ public class PlanCommandTest {
   private Path folder;
   private int files;
 
-  private record Outcome(int code, String out, String err) {}
-
   @BeforeClass
   public void prepare() throws IOException {
     folder = Files.createTempDirectory("ember-plan");
   }
 
-  private Outcome run(String campaign, String... more) throws IOException {
+  private Told run(String campaign, String... more) throws IOException {
     Path file = Files.writeString(folder.resolve("c" + files++ + ".json"), campaign);
     String[] args = new String[2 + more.length];
     args[0] = "plan";
     args[1] = file.toString();
     System.arraycopy(more, 0, args, 2, more.length);
-    StringWriter out = new StringWriter();
-    StringWriter err = new StringWriter();
-    int code = Ember.run(new PrintWriter(out), new PrintWriter(err), args);
-    return new Outcome(code, out.toString(), err.toString());
+    return Told.by(args);
   }
 
   @Test
@@ -60,7 +53,7 @@ public class PlanCommandTest {
             .getSchema(Files.readString(Path.of("..", "docs", "schemas", "campaign.schema.json")))
             .validate(new ObjectMapper().readTree(CAMPAIGN)),
         Set.of());
-    Outcome outcome = run(CAMPAIGN, "--json");
+    Told outcome = run(CAMPAIGN, "--json");
     assertEquals(outcome.code(), 0, outcome.err());
     JsonNode root = new ObjectMapper().readTree(outcome.out());
     assertTrue(root.path("proven").asBoolean());
@@ -97,7 +90,7 @@ public class PlanCommandTest {
 
   @Test(dataProvider = "wrong")
   public void whatCannotBeDoneIsNamedInOneLine(String campaign, String named) throws IOException {
-    Outcome outcome = run(campaign, "--json");
+    Told outcome = run(campaign, "--json");
     assertEquals(outcome.code(), 3, outcome.out());
     assertEquals(outcome.err().strip().lines().count(), 1, outcome.err());
     assertTrue(outcome.err().contains(named), outcome.err());

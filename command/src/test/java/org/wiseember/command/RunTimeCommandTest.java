@@ -10,8 +10,6 @@ import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Set;
@@ -34,8 +32,6 @@ public class RunTimeCommandTest {
   private JsonSchema input;
   private JsonSchema output;
   private int files;
-
-  private record Outcome(int code, String out, String err) {}
 
   @BeforeClass
   public void prepare() throws IOException {
@@ -62,22 +58,19 @@ public class RunTimeCommandTest {
         appliance.validate(json.readTree(written.replace("\"wattHours\"", "\"kWh\""))).isEmpty());
   }
 
-  private Outcome run(String day, String... more) throws IOException {
+  private Told run(String day, String... more) throws IOException {
     Path file = Files.writeString(folder.resolve("d" + files++ + ".json"), day);
     String[] args = new String[2 + more.length];
     args[0] = "run-time";
     args[1] = file.toString();
     System.arraycopy(more, 0, args, 2, more.length);
-    StringWriter out = new StringWriter();
-    StringWriter err = new StringWriter();
-    int code = Ember.run(new PrintWriter(out), new PrintWriter(err), args);
-    return new Outcome(code, out.toString(), err.toString());
+    return Told.by(args);
   }
 
   private JsonNode results(String day) throws IOException {
     ObjectMapper mapper = new ObjectMapper();
     assertEquals(input.validate(mapper.readTree(day)).toString(), "[]");
-    Outcome outcome = run(day, "--json");
+    Told outcome = run(day, "--json");
     assertEquals(outcome.code(), 0, outcome.err());
     JsonNode root = mapper.readTree(outcome.out());
     assertEquals(output.validate(root).toString(), "[]");
@@ -268,7 +261,7 @@ public class RunTimeCommandTest {
 
   @Test(dataProvider = "refused")
   public void whatCannotBeReadIsSaidInOneLine(String day, String said) throws IOException {
-    Outcome outcome = run(day, "--json");
+    Told outcome = run(day, "--json");
     assertEquals(outcome.code(), 3, outcome.out());
     assertEquals(outcome.err().strip().lines().count(), 1, outcome.err());
     assertTrue(outcome.err().contains(said), outcome.err());
@@ -293,7 +286,7 @@ public class RunTimeCommandTest {
 
   @Test
   public void textForPeople() throws IOException {
-    Outcome outcome = run(day("17:00", 24, lamp("")));
+    Told outcome = run(day("17:00", 24, lamp("")));
     assertEquals(outcome.code(), 0);
     assertTrue(outcome.out().contains("runs out           8.2 ± 0.6 h"), outcome.out());
     assertEquals(run("{}", "--what").code(), 2);

@@ -89,6 +89,15 @@ public class LineUpTest extends InDemoWindow {
     long second = lineUp().units().get(1).id();
     window.click("gives-delivered-" + second);
     window.untilShown("Delivered at ");
+    window.click("source-SOLAR");
+    window.until(() -> lineUp().units().get(1).figure(Measure.FULL_AGAIN).isEmpty());
+    window.until(() -> lineUp().units().get(0).figure(Measure.FULL_AGAIN).isPresent());
+    assertTrue(
+        lineUp().units().get(0).figure(Measure.FULL_AGAIN).orElseThrow().name().contains("solar"));
+    window.idle();
+    window.click("source-WALL");
+    window.until(() -> lineUp().units().get(1).figure(Measure.FULL_AGAIN).isPresent());
+    window.idle();
     window.click("costs-noise-" + second);
     window.untilShown("What would give it: its fan heard under load.");
     window.click("start-0-" + lineUp().units().get(0).id());

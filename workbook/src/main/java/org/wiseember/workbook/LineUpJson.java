@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
+import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.cost.Bills;
 import org.wiseember.core.cost.Parts;
 import org.wiseember.core.lineup.Measure;
@@ -28,6 +29,7 @@ final class LineUpJson {
     ArrayNode units = root.putArray("units");
     notes.units().forEach(units::add);
     notes.load().ifPresent(w -> root.put("load", w));
+    root.put("source", notes.source().name().toLowerCase(Locale.ROOT));
     ArrayNode wishes = root.putArray("mustHaves");
     notes.mustHaves().forEach(wishes::add);
     ObjectNode weights = root.putObject("weights");
@@ -125,6 +127,8 @@ final class LineUpJson {
     return new LineUpNotes(
         units,
         root.has("load") ? OptionalDouble.of(root.get("load").asDouble()) : OptionalDouble.empty(),
+        ChargeSource.byName(root.path("source").asText().toUpperCase(Locale.ROOT))
+            .orElse(ChargeSource.WALL),
         wishes,
         weights,
         root.path("leftAtEnd").asDouble(LineUpNotes.USUAL.leftAtEnd()),

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.cost.Bills;
 import org.wiseember.core.cost.Life;
 import org.wiseember.core.cost.Parts;
@@ -17,6 +18,7 @@ import org.wiseember.core.lineup.MustHave;
  *
  * @param units keys of those on the page, in its order; none for all on the shelf
  * @param load of the page, W; empty for the highest that all were measured at
+ * @param source of the page, that charges are compared from
  * @param mustHaves as written
  * @param weights what is cared for, and how much
  * @param leftAtEnd share of its energy a unit has at the end of its cycles where its label does not
@@ -29,6 +31,7 @@ import org.wiseember.core.lineup.MustHave;
 public record LineUpNotes(
     List<Long> units,
     OptionalDouble load,
+    ChargeSource source,
     List<String> mustHaves,
     Map<Measure, Double> weights,
     double leftAtEnd,
@@ -41,6 +44,7 @@ public record LineUpNotes(
       new LineUpNotes(
           List.of(),
           OptionalDouble.empty(),
+          ChargeSource.WALL,
           MustHave.USUAL.stream().map(MustHave::words).toList(),
           Map.of(
               Measure.DELIVERED, 1.0,
@@ -68,19 +72,25 @@ public record LineUpNotes(
   /** The same with these units on the page. */
   public LineUpNotes on(List<Long> others) {
     return new LineUpNotes(
-        others, load, mustHaves, weights, leftAtEnd, cyclesADay, answers, parts, bills);
+        others, load, source, mustHaves, weights, leftAtEnd, cyclesADay, answers, parts, bills);
   }
 
   /** The same at another load. */
   public LineUpNotes at(OptionalDouble watts) {
     return new LineUpNotes(
-        units, watts, mustHaves, weights, leftAtEnd, cyclesADay, answers, parts, bills);
+        units, watts, source, mustHaves, weights, leftAtEnd, cyclesADay, answers, parts, bills);
+  }
+
+  /** The same charged from another source. */
+  public LineUpNotes from(ChargeSource other) {
+    return new LineUpNotes(
+        units, load, other, mustHaves, weights, leftAtEnd, cyclesADay, answers, parts, bills);
   }
 
   /** The same with other must-haves. */
   public LineUpNotes having(List<String> others) {
     return new LineUpNotes(
-        units, load, others, weights, leftAtEnd, cyclesADay, answers, parts, bills);
+        units, load, source, others, weights, leftAtEnd, cyclesADay, answers, parts, bills);
   }
 
   /** The same with a measure weighing so much; 0 for one nobody cares for. */
@@ -89,12 +99,13 @@ public record LineUpNotes(
     next.putAll(weights);
     next.put(measure, weight);
     return new LineUpNotes(
-        units, load, mustHaves, next, leftAtEnd, cyclesADay, answers, parts, bills);
+        units, load, source, mustHaves, next, leftAtEnd, cyclesADay, answers, parts, bills);
   }
 
   /** The same with another life assumed. */
   public LineUpNotes living(double left, double aDay) {
-    return new LineUpNotes(units, load, mustHaves, weights, left, aDay, answers, parts, bills);
+    return new LineUpNotes(
+        units, load, source, mustHaves, weights, left, aDay, answers, parts, bills);
   }
 
   /** The same with an answer by hand; not known takes it back. */
@@ -108,7 +119,7 @@ public record LineUpNotes(
     }
     next.put(unit, own);
     return new LineUpNotes(
-        units, load, mustHaves, weights, leftAtEnd, cyclesADay, next, parts, bills);
+        units, load, source, mustHaves, weights, leftAtEnd, cyclesADay, next, parts, bills);
   }
 
   /** The same with a unit bought in these parts. */
@@ -116,13 +127,13 @@ public record LineUpNotes(
     Map<Long, List<Parts.Part>> next = new LinkedHashMap<>(parts);
     next.put(unit, list);
     return new LineUpNotes(
-        units, load, mustHaves, weights, leftAtEnd, cyclesADay, answers, next, bills);
+        units, load, source, mustHaves, weights, leftAtEnd, cyclesADay, answers, next, bills);
   }
 
   /** The same with other bills. */
   public LineUpNotes billed(Bills others) {
     return new LineUpNotes(
-        units, load, mustHaves, weights, leftAtEnd, cyclesADay, answers, parts, others);
+        units, load, source, mustHaves, weights, leftAtEnd, cyclesADay, answers, parts, others);
   }
 
   /** What was answered by hand; empty where nothing was. */

@@ -1,5 +1,6 @@
 package org.wiseember.core.lineup;
 
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
@@ -16,7 +17,7 @@ public record Candidate(String name, Map<Measure, Figure> figures) {
   public Candidate {
     Map<Measure, Figure> copy = new EnumMap<>(Measure.class);
     copy.putAll(figures);
-    figures = java.util.Collections.unmodifiableMap(copy);
+    figures = Collections.unmodifiableMap(copy);
   }
 
   /** Its figure; empty where nobody knows it. */
@@ -50,8 +51,14 @@ public record Candidate(String name, Map<Measure, Figure> figures) {
     return better;
   }
 
-  /** What is only at least so low may be as high as the other. */
+  /**
+   * What is only at least so low may be as high as the other. Must-haves count what is known of
+   * them.
+   */
   private static boolean sure(Measure m, Figure better, Figure worse) {
+    if (m == Measure.MUST_HAVES) {
+      return true;
+    }
     Bound mine = m.higherIsBetter() ? Bound.AT_LEAST : Bound.AT_MOST;
     Bound theirs = m.higherIsBetter() ? Bound.AT_MOST : Bound.AT_LEAST;
     return (better.bound() == Bound.EXACT || better.bound() == mine)

@@ -15,7 +15,7 @@ public enum Measure {
   PRICE_PER_DELIVERED_WH("Price per delivered Wh", false, "what was paid for it, and a drain"),
   PRICE_PER_LIFETIME_KWH(
       "Price per kWh over its life", false, "what was paid for it, its cycles, and a drain"),
-  FULL_AGAIN("Full again from the wall", false, "a charge from the wall, from empty to full"),
+  FULL_AGAIN("Full again", false, "a charge from that source, from empty to full"),
   IDLE("Idle draw", false, "an idle test with the AC output on"),
   CONTINUOUS("Holds for good", true, "its rating held for ten minutes"),
   DISTORTION("Distortion", false, "its wave at some load"),

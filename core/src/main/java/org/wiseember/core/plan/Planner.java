@@ -14,6 +14,15 @@ import java.util.stream.IntStream;
 public final class Planner {
   private static final int TRIES = 600;
 
+  /** So many orders are tried that tries times tests squared stays below it. */
+  private static final long WORK = 6_000_000;
+
+  /** More tests than this are laid out, and not proven. */
+  private static final int SOLVABLE = 120;
+
+  /** Longer campaigns than two months neither, min. */
+  private static final int LONGEST = 60 * 24 * 60;
+
   private Planner() {}
 
   /**
@@ -29,11 +38,20 @@ public final class Planner {
     }
     Optional<Plan> best = Workday.of(campaign, plain(campaign));
     SplittableRandom random = new SplittableRandom(seed);
-    for (int i = 0; i < TRIES; i++) {
+    long tests = campaign.units().stream().mapToLong(u -> u.tasks().size()).sum();
+    long tries = Math.min(TRIES, Math.max(10, WORK / (tests * tests)));
+    for (int i = 0; i < tries; i++) {
       Optional<Plan> tried = Workday.of(campaign, shuffled(campaign, random));
       if (tried.isPresent() && (best.isEmpty() || tried.get().betterThan(best.get()))) {
         best = tried;
       }
+    }
+    if (best.isPresent() && (tests > SOLVABLE || best.get().minutes() > LONGEST)) {
+      return best.get();
+    }
+    if (tests > SOLVABLE) {
+      throw new IllegalArgumentException(
+          "no plan was found in which somebody is there whenever a test needs it");
     }
     return new Solved(campaign, best, seconds).plan();
   }

@@ -19,6 +19,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.lineup.Measure;
 import org.wiseember.core.lineup.MustHave;
@@ -61,6 +62,7 @@ public final class LineUpStage extends StackPane {
   private final TextField at = Field.of("line-up-load", "energies at, W", "", 5);
   private final TextField left = Field.of("life-left", "left at the end of its cycles, %", "", 4);
   private final TextField daily = Field.of("life-daily", "cycles a day", "", 4);
+  private final ObjectProperty<ChargeSource> source = new SimpleObjectProperty<>(ChargeSource.WALL);
   private final VBox looks = new VBox();
   private final ObjectProperty<Picture> picture = new SimpleObjectProperty<>(Picture.SEAM);
   private final ChartPane chart = new ChartPane("The units over each other, as a chart");
@@ -111,7 +113,25 @@ public final class LineUpStage extends StackPane {
     var keep = Words.button("action", "Keep the list", this::listTyped);
     keep.setId("keep-must-haves");
     VBox words = new VBox(2, title, load);
-    VBox top = new VBox(8, words, units, new HBox(Field.named(at)));
+    Map<ChargeSource, String> sources = new LinkedHashMap<>();
+    for (ChargeSource s :
+        List.of(
+            ChargeSource.WALL,
+            ChargeSource.SOLAR,
+            ChargeSource.CAR,
+            ChargeSource.BATTERY,
+            ChargeSource.USB_C)) {
+      sources.put(s, s.words());
+    }
+    source.addListener(
+        (o, was, is) -> work.note(work.notes().from(is), "Source of the page changed"));
+    VBox top =
+        new VBox(
+            8,
+            words,
+            units,
+            new FlowPane(
+                16, 6, Field.named(at), Choices.row("charged from", "source-", sources, source)));
     VBox wishSheet = sheet(Words.of("heading", "Must-haves, and starts of the same motor"), wishes);
     VBox editor =
         new VBox(
@@ -192,6 +212,7 @@ public final class LineUpStage extends StackPane {
       OptionalDouble chosen = work.notes().load();
       at.setText(chosen.isPresent() ? Figures.plain(chosen.getAsDouble()) : "");
     }
+    source.set(work.notes().source());
     left.setText(Figures.plain(100 * work.notes().leftAtEnd()));
     daily.setText(Figures.plain(work.notes().cyclesADay()));
     chooseUnits();

@@ -1,7 +1,7 @@
 package org.wiseember.trial.lineup;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,7 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
@@ -114,8 +113,8 @@ public record LineUp(
         units,
         load,
         notes,
-        Beaten.by(candidates, cares(notes)),
-        Order.of(candidates, notes.weights()),
+        Beaten.by(candidates, told(notes, units).keySet()),
+        Order.of(candidates, told(notes, units)),
         days.stream().map(d -> Job.of(d, units)).toList(),
         Motor.of(units));
   }
@@ -144,17 +143,28 @@ public record LineUp(
                 f.serial(), f.firmware(), f.obtained(), f.obtainedOn(), Double.NaN, f.currency()));
   }
 
-  private static Set<Measure> cares(LineUpNotes notes) {
-    Set<Measure> cares = EnumSet.noneOf(Measure.class);
+  /**
+   * What one cares for, as far as it is known of any unit: what nobody knows parts none of them.
+   */
+  private static Map<Measure, Double> told(LineUpNotes notes, List<LineUpUnit> units) {
+    Map<Measure, Double> told = new EnumMap<>(Measure.class);
     notes
         .weights()
         .forEach(
             (m, w) -> {
-              if (w > 0) {
-                cares.add(m);
+              if (w > 0 && units.stream().anyMatch(u -> u.figure(m).isPresent())) {
+                told.put(m, w);
               }
             });
-    return cares;
+    return told;
+  }
+
+  /** What one cares for and nobody knows of any of them. */
+  public List<Measure> untold() {
+    return notes.weights().entrySet().stream()
+        .filter(e -> e.getValue() > 0 && !told(notes, units).containsKey(e.getKey()))
+        .map(Map.Entry::getKey)
+        .toList();
   }
 
   /** Two units of one name are told apart by a number. */
@@ -220,7 +230,9 @@ public record LineUp(
 
   /** What is missing of a unit among what one cares for, with what would give it. */
   public List<String> missing(LineUpUnit unit) {
-    return cares(notes).stream()
+    return notes.weights().entrySet().stream()
+        .filter(e -> e.getValue() > 0)
+        .map(Map.Entry::getKey)
         .filter(m -> unit.figure(m).isEmpty())
         .map(m -> m.words() + ": " + m.settledBy())
         .toList();

@@ -4,10 +4,13 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.cost.Cost;
 import org.wiseember.core.cost.Life;
 import org.wiseember.core.cost.Price;
 import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Condition;
@@ -19,6 +22,7 @@ import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.test.Answer;
+import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.LineUpNotes;
 import org.wiseember.workbook.UnitFacts;
@@ -47,7 +51,11 @@ final class LineUpFigures {
     LineUpFigures made = new LineUpFigures(unit);
     made.energy(load);
     made.asked(Measure.EFFICIENCY, Subject.EFFICIENCY, false);
-    made.asked(Measure.FULL_AGAIN, Subject.CHARGE_TIME, true);
+    if (notes.source() == ChargeSource.WALL) {
+      made.asked(Measure.FULL_AGAIN, Subject.CHARGE_TIME, true);
+    } else {
+      made.fullFrom(notes.source());
+    }
     made.asked(Measure.IDLE, Subject.IDLE, true);
     made.asked(Measure.CONTINUOUS, Subject.CONTINUOUS_POWER, false);
     made.asked(Measure.DISTORTION, Subject.DISTORTION, true);
@@ -87,6 +95,30 @@ final class LineUpFigures {
         .flatMap(this::measured)
         .or(() -> measured(plain))
         .ifPresent(f -> figures.put(measure, f.as(measure.key(), measure.words())));
+  }
+
+  /** From a source alone, by its newest charge; one that did not begin empty takes longer. */
+  private void fullFrom(ChargeSource source) {
+    unit.of(ChargeRun.class)
+        .filter(r -> r.setting().sources().equals(Set.of(source)))
+        .filter(r -> r.finding().timeToFull().isPresent())
+        .reduce((first, second) -> second)
+        .ifPresent(
+            r -> {
+              Figure time =
+                  r.finding()
+                      .timeToFull()
+                      .orElseThrow()
+                      .in(Unit.HOUR)
+                      .as("full_again", "Full again from " + source.words());
+              Figure told =
+                  source == ChargeSource.SOLAR
+                      ? time.because(
+                          time.because()
+                              .watching("In the light of its own day: another day is no like."))
+                      : time;
+              figures.put(Measure.FULL_AGAIN, r.fromEmpty() ? told : told.bounded(Bound.AT_LEAST));
+            });
   }
 
   private Optional<Figure> measured(Claim claim) {

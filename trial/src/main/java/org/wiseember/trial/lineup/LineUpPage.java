@@ -129,8 +129,8 @@ public final class LineUpPage {
         .weights()
         .forEach(
             (m, w) -> {
-              if (w > 0) {
-                Figure f = unit.figure(m).orElseThrow();
+              if (w > 0 && unit.figure(m).isPresent()) {
+                Figure f = unit.figure(m).get();
                 sum.add(
                     (m.higherIsBetter() ? "+ " : "− ")
                         + Figures.plain(w)
@@ -154,6 +154,12 @@ public final class LineUpPage {
   /** What has no place, and what is missing of it. */
   public static List<String> leftOut(LineUp lineUp) {
     List<String> words = new ArrayList<>();
+    if (!lineUp.untold().isEmpty()) {
+      words.add(
+          "Of no unit known, so it parts none: "
+              + lineUp.untold().stream().map(Measure::words).collect(Collectors.joining(", "))
+              + ".");
+    }
     lineUp
         .order()
         .leftOut()

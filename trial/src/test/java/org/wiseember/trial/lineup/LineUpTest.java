@@ -15,6 +15,7 @@ import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import java.util.function.Consumer;
 import org.testng.annotations.Test;
+import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.cost.Bills;
 import org.wiseember.core.cost.Parts;
 import org.wiseember.core.figure.Bound;
@@ -254,6 +255,23 @@ public class LineUpTest {
         });
   }
 
+  /** A measure nobody knows of any unit parts none: without a price the others still order. */
+  @Test
+  public void whatNobodyKnowsPartsNone() throws IOException {
+    with(
+        workbook -> {
+          Pool pool = new Pool(workbook);
+          pool.unit("small", SMALL, 0, new double[] {100, 440});
+          pool.unit("large", LARGE, 0, new double[] {100, 1850});
+          LineUp lineUp = at(workbook, 100);
+          assertTrue(lineUp.untold().contains(Measure.PRICE_PER_DELIVERED_WH));
+          assertTrue(lineUp.untold().contains(Measure.IDLE));
+          assertEquals(lineUp.order().places().get(0).name(), "large");
+          assertEquals(lineUp.order().places().size(), 2);
+          assertEquals(lineUp.beaten().get("small"), List.of("large"));
+        });
+  }
+
   /** Notes come back as they were kept. */
   @Test
   public void notesComeBack() throws IOException {
@@ -264,6 +282,7 @@ public class LineUpTest {
               LineUpNotes.USUAL
                   .on(List.of(3L, 1L))
                   .at(OptionalDouble.of(250))
+                  .from(ChargeSource.SOLAR)
                   .having(List.of("at most 14 kg"))
                   .weighing(Measure.NOISE, 2)
                   .living(0.7, 0.5)

@@ -20,6 +20,7 @@ public final class CampaignJson {
   public static final int LONGEST = 2_000_000;
 
   private static final int MOST = 200;
+  private static final int MOST_TESTS = 1000;
   private static final double MOST_HOURS = 24 * 60;
   private static final double HOUR = 60;
   private static final double TENTHS = 10;
@@ -54,6 +55,10 @@ public final class CampaignJson {
       }
       Map<String, Integer> shared = shared(f);
       f.end();
+      if (units.stream().mapToInt(u -> u.tasks().size()).sum() > MOST_TESTS) {
+        throw new JsonUnreadable(
+            "That is more than " + MOST_TESTS + " tests in all; plan some of the units first.");
+      }
       if (units.isEmpty()) {
         throw new JsonUnreadable("“units” has no unit; name at least one with its tests.");
       }
