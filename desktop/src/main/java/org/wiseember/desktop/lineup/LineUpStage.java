@@ -130,8 +130,8 @@ public final class LineUpStage extends StackPane {
             8,
             words,
             units,
-            new FlowPane(
-                16, 6, Field.named(at), Choices.row("charged from", "source-", sources, source)));
+            new HBox(Field.named(at)),
+            Choices.row("Charged from", "source-", sources, source));
     VBox wishSheet = sheet(Words.of("heading", "Must-haves, and starts of the same motor"), wishes);
     VBox editor =
         new VBox(
