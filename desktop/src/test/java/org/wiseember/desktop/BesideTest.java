@@ -57,7 +57,7 @@ public class BesideTest {
     load("1600", "221", "49.2");
     keys.tabTo("source-watts");
     window.robot().write("2000");
-    keys.choose("went-HELD", "went-STALLED");
+    keys.choose("went-NOT_SAID", "went-STALLED");
     keys.press("source-keep");
     window.until(() -> count() == 1);
     BesideRun run = run(0);
@@ -74,7 +74,10 @@ public class BesideTest {
     window.robot().write(watts);
     keys.tabTo("source-volts");
     window.robot().write(volts);
-    keys.fill("source-hertz", hertz);
+    keys.tabTo("source-hertz");
+    window.robot().write(hertz);
+    keys.choose("went-NOT_SAID", "went-HELD");
+    keys.press("source-add");
     window.untilShown(volts + " V, " + hertz + " Hz, held");
   }
 

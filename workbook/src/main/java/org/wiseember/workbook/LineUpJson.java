@@ -91,8 +91,7 @@ final class LineUpJson {
       return read(JSON.readTree(json));
     } catch (JsonProcessingException | IllegalArgumentException damaged) {
       throw new WorkbookException(
-          "The notes of the line-up cannot be read; the usual must-haves and weights are taken.",
-          damaged);
+          "The notes of the line-up kept in the workbook cannot be read.", damaged);
     }
   }
 

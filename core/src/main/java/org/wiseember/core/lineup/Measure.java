@@ -18,9 +18,9 @@ public enum Measure {
   FULL_AGAIN("Full again", false, "a charge from that source, from empty to full"),
   IDLE("Idle draw", false, "an idle test with the AC output on"),
   CONTINUOUS("Holds for good", true, "its rating held for ten minutes"),
-  DISTORTION("Distortion", false, "its wave at some load"),
+  DISTORTION("Most distortion", false, "its wave at some load"),
   WEIGHT("Weight", false, "a scale"),
-  NOISE("Noise", false, "its fan heard under load"),
+  NOISE("Noise at 1 m", false, "its fan heard under load"),
   MUST_HAVES("Must-haves", true, "an answer to every must-have");
 
   private final String words;

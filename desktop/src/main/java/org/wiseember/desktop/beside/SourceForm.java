@@ -33,7 +33,7 @@ final class SourceForm extends VBox {
   private final Keep keep;
   private final ObjectProperty<RunSubject.Kind> kind =
       new SimpleObjectProperty<>(RunSubject.Kind.GENERATOR);
-  private final ObjectProperty<Went> went = new SimpleObjectProperty<>(Went.HELD);
+  private final ObjectProperty<Went> went = new SimpleObjectProperty<>(Went.NOT_SAID);
   private final TextField name = Field.of("source-name", "what it is called", "Generator", 14);
   private final TextField nominal = Field.of("source-nominal", "made for, V", "", 4);
   private final TextField watts = Field.of("source-watts", "W on it", "", 5);
@@ -55,7 +55,7 @@ final class SourceForm extends VBox {
     kind.addListener(
         (o, was, is) -> name.setText(is == RunSubject.Kind.MAINS ? "The mains" : "Generator"));
     Map<Went, String> how = new LinkedHashMap<>();
-    for (Went w : Went.values()) {
+    for (Went w : List.of(Went.NOT_SAID, Went.HELD, Went.STALLED)) {
       how.put(w, w.words());
     }
     for (TextField field : List.of(watts, volts, hertz, distortion)) {
@@ -105,7 +105,7 @@ final class SourceForm extends VBox {
       tries.add(next);
       tell(next);
       List.of(watts, volts, hertz, distortion).forEach(TextField::clear);
-      went.set(Went.HELD);
+      went.set(Went.NOT_SAID);
       Words.shown(trouble, false);
       Focus.give(watts, () -> {});
     } catch (IllegalArgumentException e) {

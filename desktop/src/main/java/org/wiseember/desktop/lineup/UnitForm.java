@@ -27,6 +27,7 @@ final class UnitForm extends VBox {
   private final TextField firmware = Field.of("unit-firmware", "firmware", "", 8);
   private final TextArea parts = Field.lines("unit-parts", "The same in parts, a line each", "", 5);
   private LineUpUnit shown;
+  private UnitFacts kept = UnitFacts.NONE;
 
   UnitForm(LineUpWork work) {
     this.work = work;
@@ -51,6 +52,7 @@ final class UnitForm extends VBox {
   void show(LineUpUnit unit) {
     shown = unit;
     UnitFacts facts = unit.facts();
+    kept = facts;
     price.setText(facts.price() > 0 ? plain(facts.price()) : "");
     currency.setText(facts.currency());
     firmware.setText(facts.firmware());
@@ -115,18 +117,18 @@ final class UnitForm extends VBox {
       return;
     }
     try {
-      UnitFacts was = shown.facts();
+      UnitFacts was = kept;
       double paid = Field.number(price, 0, MOST).orElse(Double.NaN);
-      work.facts(
-          shown.id(),
-          was,
+      UnitFacts next =
           new UnitFacts(
               was.serial(),
               firmware.getText().strip(),
               was.obtained(),
               was.obtainedOn(),
               paid > 0 ? paid : Double.NaN,
-              currency.getText().strip()));
+              currency.getText().strip());
+      kept = next;
+      work.facts(shown.id(), was, next);
       Words.shown(trouble, false);
     } catch (IllegalArgumentException e) {
       trouble.setText(e.getMessage());

@@ -154,7 +154,7 @@ public final class LineUpWork {
     try {
       return workbook.lineUpNotes();
     } catch (WorkbookException e) {
-      desk.say(e.getMessage());
+      desk.say(e.getMessage() + " The usual must-haves and weights are taken.");
       return LineUpNotes.USUAL;
     }
   }

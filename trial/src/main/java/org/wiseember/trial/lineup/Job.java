@@ -96,7 +96,7 @@ public record Job(Day day, List<Hand> hands) {
                                 new Hand(
                                     u.name(),
                                     on,
-                                    u.facts().price(),
+                                    u.price(),
                                     u.figure(Measure.WEIGHT).map(f -> f.value()).orElse(Double.NaN),
                                     u.figure(Measure.DELIVERED)
                                         .map(f -> f.value())

@@ -105,8 +105,7 @@ public record LineUp(
     List<LineUpUnit> units = new ArrayList<>();
     String currency = currency(entries.stream().map(Entry::facts).toList());
     for (Entry entry : entries) {
-      units.add(
-          unit(inMoney(entry, currency), named(entry, units), notes, load, wishes, appliances));
+      units.add(unit(entry, currency, named(entry, units), notes, load, wishes, appliances));
     }
     List<Candidate> candidates = units.stream().map(LineUpUnit::candidate).toList();
     return new LineUp(
@@ -176,13 +175,15 @@ public record LineUp(
 
   private static LineUpUnit unit(
       Entry entry,
+      String currency,
       String name,
       LineUpNotes notes,
       OptionalDouble load,
       List<MustHave> wishes,
       Map<String, Draw> appliances) {
     Judgement judgement = entry.judgement();
-    Map<Measure, Figure> figures = LineUpFigures.of(judgement, entry.facts(), notes, load);
+    Map<Measure, Figure> figures =
+        LineUpFigures.of(judgement, inMoney(entry, currency).facts(), notes, load);
     List<Answered> answers =
         new MustHaveAnswers(judgement, figures, appliances)
             .all(wishes, words -> notes.answer(judgement.unit().id(), words));
@@ -193,6 +194,7 @@ public record LineUp(
         name,
         judgement,
         entry.facts(),
+        inMoney(entry, currency).facts().price(),
         new Candidate(name, figures),
         answers,
         AtLoad.range(judgement));

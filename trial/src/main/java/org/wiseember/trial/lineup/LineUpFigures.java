@@ -81,20 +81,19 @@ final class LineUpFigures {
   }
 
   /**
-   * What the runs say to such a claim, whether the label prints one or not. A claim of the label
-   * carries its conditions, such as the distance a noise is heard from, so it goes first.
+   * What the runs say to such a claim, asked of every unit alike: what its own label ties it to,
+   * such as a distance or a load, would make the answers unlike.
    */
   private void asked(Measure measure, Subject subject, boolean atMost) {
     Claim plain =
         atMost
             ? Claim.atMost(subject, 1, "")
             : Claim.atLeast(subject, unit.label().ratedWatts().orElse(1.0), "");
-    Optional<Claim> printed =
-        measure == Measure.FULL_AGAIN ? Optional.empty() : unit.label().claim(subject);
-    printed
-        .flatMap(this::measured)
-        .or(() -> measured(plain))
-        .ifPresent(f -> figures.put(measure, f.as(measure.key(), measure.words())));
+    Claim alike =
+        subject == Subject.NOISE
+            ? plain.under(new Condition(Condition.Kind.AT_DISTANCE, 1))
+            : plain;
+    measured(alike).ifPresent(f -> figures.put(measure, f.as(measure.key(), measure.words())));
   }
 
   /** From a source alone, by its newest charge; one that did not begin empty takes longer. */

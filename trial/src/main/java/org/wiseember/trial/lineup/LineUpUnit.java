@@ -14,6 +14,7 @@ import org.wiseember.workbook.UnitFacts;
  * A unit of a line-up.
  *
  * @param name its own on the page; of two called alike the second is numbered
+ * @param price paid, in the money of the page; NaN where nobody noted it, or in another
  * @param candidate what it is compared by
  * @param answers to the must-haves, in their order
  * @param range of loads it was drained at; empty where it was not
@@ -22,6 +23,7 @@ public record LineUpUnit(
     String name,
     Judgement judgement,
     UnitFacts facts,
+    double price,
     Candidate candidate,
     List<Answered> answers,
     Optional<AtLoad.Range> range) {

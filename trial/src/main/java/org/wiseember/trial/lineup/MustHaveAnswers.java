@@ -4,13 +4,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
-import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.inspect.Point;
 import org.wiseember.core.inspect.Seen;
 import org.wiseember.core.label.Claim;
+import org.wiseember.core.label.Condition;
+import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.lineup.Measure;
 import org.wiseember.core.lineup.MustHave;
@@ -21,20 +21,24 @@ import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.Endured;
 import org.wiseember.core.supply.Alive;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.core.verdict.Verdict;
 import org.wiseember.core.waveform.WaveClass;
 import org.wiseember.trial.lineup.Answered.Rests;
 import org.wiseember.trial.runtime.MeasuredSupply;
-import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.trial.test.inspect.InspectionRun;
-import org.wiseember.trial.test.port.PortRun;
 import org.wiseember.trial.test.soak.SoakRun;
 import org.wiseember.trial.test.stays.StaysRun;
-import org.wiseember.trial.test.usb.UsbRun;
 import org.wiseember.trial.test.waveform.WaveRun;
 import org.wiseember.trial.verdict.Judgement;
 
 /** Must-haves answered of one unit: by what was measured, then seen, then printed. */
 final class MustHaveAnswers {
+  /** The outlet, the 12 V port and USB. */
+  private static final int OUTPUTS = 3;
+
+  private static final double FULL = 100;
+
   private final Judgement unit;
   private final Map<Measure, Figure> figures;
   private final Map<String, Draw> appliances;
@@ -114,7 +118,9 @@ final class MustHaveAnswers {
           label ? Rests.PRINTED : Rests.MEASURED);
     }
     Optional<Claim> claim =
-        limit.measure() == Measure.FULL_AGAIN ? claim(Subject.CHARGE_TIME) : Optional.empty();
+        limit.measure() == Measure.FULL_AGAIN
+            ? claim(Subject.CHARGE_TIME).filter(MustHaveAnswers::whole)
+            : Optional.empty();
     if (claim.isPresent()) {
       return printed(
           wish, claim.get().figure() <= limit.limit() ? Answer.YES : Answer.NO, claim.get());
@@ -122,12 +128,16 @@ final class MustHaveAnswers {
     return open(wish, "What would settle it: " + limit.measure().settledBy() + ".");
   }
 
+  /** To full, and not to the 80 % a label likes to name. */
+  private static boolean whole(Claim chargeTime) {
+    return chargeTime.condition(Condition.Kind.TO_PERCENT).orElse(FULL) == FULL
+        && chargeTime.condition(Condition.Kind.FROM_PERCENT).orElse(0) == 0;
+  }
+
   /** Alive while it charges: all three of its outputs is yes, some of them half. */
   private Answered passThrough(MustHave wish) {
     Map<Channel, Alive> alive = unit.newest(StaysRun.class).map(StaysRun::alive).orElse(Map.of());
     if (!alive.isEmpty()) {
-      long on = alive.values().stream().filter(a -> a != Alive.OFF).count();
-      Answer answer = on == 0 ? Answer.NO : on == alive.size() ? Answer.YES : Answer.HALF;
       String each =
           String.join(
               ", ",
@@ -138,12 +148,22 @@ final class MustHaveAnswers {
                               + " "
                               + e.getValue().words())
                   .toList());
-      return said(wish, answer, "While it charges: " + each + ".", Rests.SEEN);
+      return said(wish, passes(alive), "While it charges: " + each + ".", Rests.SEEN);
     }
     return claim(Subject.PASS_THROUGH)
         .or(() -> claim(Subject.SWITCH_OVER))
         .map(c -> printed(wish, Answer.YES, c))
         .orElseGet(() -> open(wish, "Pull the wall plug and look what stays on."));
+  }
+
+  /** What nobody looked at may be off as well as on. */
+  private static Answer passes(Map<Channel, Alive> alive) {
+    boolean some = alive.values().stream().anyMatch(a -> a != Alive.OFF);
+    boolean every = alive.values().stream().allMatch(a -> a == Alive.ON);
+    if (some && !every) {
+      return Answer.HALF;
+    }
+    return alive.size() < OUTPUTS ? Answer.NOT_KNOWN : every ? Answer.YES : Answer.NO;
   }
 
   private Answered sine(MustHave wish) {
@@ -161,6 +181,11 @@ final class MustHaveAnswers {
           Optional.ofNullable(figures.get(Measure.DISTORTION)),
           Rests.MEASURED);
     }
+    Optional<Verdict> byEye = ofWord(Subject.WAVEFORM, "pure sine");
+    Optional<Answer> looked = byEye.flatMap(v -> settled(v.standing()));
+    if (looked.isPresent()) {
+      return said(wish, looked.get(), byEye.get().reason(), Rests.SEEN);
+    }
     return claim(Subject.WAVEFORM)
         .map(
             c ->
@@ -172,18 +197,29 @@ final class MustHaveAnswers {
   }
 
   private Answered regulated(MustHave wish) {
-    Optional<PortRun> port = unit.newest(PortRun.class);
-    if (port.isPresent()) {
-      boolean holds = port.get().finding().regulated();
-      return said(
-          wish,
-          holds ? Answer.YES : Answer.NO,
-          holds ? "The port holds its volts under load." : "The port's volts sag under load.",
-          Rests.MEASURED);
+    Optional<Verdict> verdict = ofWord(Subject.DC_PORT_REGULATED, "regulated");
+    Optional<Answer> seen = verdict.flatMap(v -> settled(v.standing()));
+    if (seen.isPresent()) {
+      return said(wish, seen.get(), verdict.get().reason(), Rests.MEASURED);
     }
     return claim(Subject.DC_PORT_REGULATED)
         .map(c -> printed(wish, Answer.YES, c))
-        .orElseGet(() -> open(wish, "Load the 12 V port step by step."));
+        .orElseGet(() -> open(wish, "Load the 12 V port step by step, its leads known."));
+  }
+
+  /** How a word stands, whether the label prints it or not. */
+  private Optional<Verdict> ofWord(Subject subject, String word) {
+    Claim promised =
+        new Claim(subject, Direction.STATED, Double.NaN, Double.NaN, word, List.of(), "");
+    return unit.answer(promised).map(a -> a.judge().verdict(true));
+  }
+
+  private static Optional<Answer> settled(Standing standing) {
+    return switch (standing) {
+      case KEPT -> Optional.of(Answer.YES);
+      case SHORT -> Optional.of(Answer.NO);
+      default -> Optional.empty();
+    };
   }
 
   private Optional<Answered> inspected(MustHave wish, Point point) {
@@ -222,26 +258,23 @@ final class MustHaveAnswers {
         .orElseGet(() -> open(wish, "Leave a small load on it overnight."));
   }
 
-  /** Out and in by what was measured or printed; half where only one way goes, or half as much. */
+  /**
+   * Out and in, each by what was measured, else by what is printed. What a small tester or charger
+   * stopped at is no limit of the unit. Half where only one way goes, or each half as much.
+   */
   private Answered usb(MustHave wish, double watts) {
-    Optional<Figure> gave =
-        unit.of(UsbRun.class)
-            .flatMap(r -> r.port().contract().stream())
-            .max((a, b) -> Double.compare(a.value(), b.value()));
-    Optional<Figure> took =
-        unit.of(ChargeRun.class)
-            .filter(r -> r.setting().sources().equals(Set.of(ChargeSource.USB_C)))
-            .flatMap(r -> r.finding().peakPower().stream())
-            .max((a, b) -> Double.compare(a.value(), b.value()));
-    Way out = way(gave, Subject.USB_C_POWER);
-    Way in = way(took, Subject.USB_INPUT);
+    Way out = way(Subject.USB_C_POWER, watts);
+    Way in = way(Subject.USB_INPUT, watts);
     if (!out.known() && !in.known()) {
       return open(wish, "Ask its USB-C port with a PD trigger, and charge through it.");
     }
-    boolean outOk = out.watts() >= 0.97 * watts;
-    boolean inOk = in.watts() >= 0.9 * watts;
     boolean some = out.watts() >= watts / 2 || in.watts() >= watts / 2;
-    Answer answer = outOk && inOk ? Answer.YES : outOk || inOk || some ? Answer.HALF : Answer.NO;
+    Answer answer =
+        out.enough() && in.enough()
+            ? Answer.YES
+            : out.enough() || in.enough() || some
+                ? Answer.HALF
+                : out.known() && in.known() ? Answer.NO : Answer.NOT_KNOWN;
     return said(
         wish,
         answer,
@@ -249,7 +282,7 @@ final class MustHaveAnswers {
         out.measured() || in.measured() ? Rests.MEASURED : Rests.PRINTED);
   }
 
-  private record Way(double watts, boolean measured, boolean known) {
+  private record Way(double watts, boolean enough, boolean measured, boolean known) {
     String words() {
       return known
           ? Figures.plain(Math.rint(watts), Unit.WATT) + (measured ? "" : " printed")
@@ -257,11 +290,17 @@ final class MustHaveAnswers {
     }
   }
 
-  private Way way(Optional<Figure> measured, Subject subject) {
-    return measured
-        .map(f -> new Way(f.value(), true, true))
-        .or(() -> claim(subject).map(c -> new Way(c.figure(), false, true)))
-        .orElse(new Way(0, false, false));
+  private Way way(Subject subject, double watts) {
+    Optional<Verdict> verdict =
+        unit.answer(Claim.atLeast(subject, watts, "")).map(a -> a.judge().verdict(false));
+    Optional<Answer> seen = verdict.flatMap(v -> settled(v.standing()));
+    Optional<Figure> figure = verdict.flatMap(Verdict::measured);
+    if (seen.isPresent() && figure.isPresent()) {
+      return new Way(figure.get().value(), seen.get() == Answer.YES, true, true);
+    }
+    return claim(subject)
+        .map(c -> new Way(c.figure(), c.figure() >= watts, false, true))
+        .orElse(new Way(0, false, false, false));
   }
 
   /** By what its starts and holds have shown, never by its label. */

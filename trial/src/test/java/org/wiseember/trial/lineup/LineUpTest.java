@@ -28,6 +28,7 @@ import org.wiseember.core.runtime.Draw;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
 import org.wiseember.workbook.LineUpNotes;
+import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
 
 public class LineUpTest {
@@ -252,6 +253,28 @@ public class LineUpTest {
           assertEquals(
               job.smallest().map(Job.Hand::name),
               job.able().isEmpty() ? Optional.empty() : Optional.of("large"));
+        });
+  }
+
+  /** A label's 80 % is not full, one output of three is no pass-through, and money is not mixed. */
+  @Test
+  public void halfTruthsAreNoAnswers() throws IOException {
+    with(
+        workbook -> {
+          Pool pool = new Pool(workbook);
+          String label = "Capacity 1000 Wh\nAC out 230 V 50 Hz 1000 W\nAC in 600 W, 0-80 % 2 h";
+          long first = pool.unit("first", label, 500, new double[] {100, 850});
+          long other = pool.unit("other", label, 600, new double[] {100, 840});
+          pool.unit("third", label, 700);
+          pool.alive(first, Double.NaN, Double.NaN, 1);
+          workbook.units().facts(other, new UnitFacts("17", "", "", Optional.empty(), 600, "CHF"));
+          LineUp lineUp = at(workbook, 100);
+          LineUpUnit unit = lineUp.units().get(0);
+          assertEquals(unit.answers().get(0).answer(), MustHave.Answer.NOT_KNOWN, "80 % only");
+          assertEquals(unit.answers().get(1).answer(), MustHave.Answer.NOT_KNOWN, "USB alone");
+          assertTrue(figure(lineUp, "other", Measure.PRICE_PER_LABEL_WH).isEmpty());
+          assertEquals(lineUp.units().get(1).facts().price(), 600.0, "and it is kept");
+          assertEquals(lineUp.units().get(1).facts().serial(), "17");
         });
   }
 

@@ -58,7 +58,7 @@ final class Pool {
         new Trace(at, Map.of(Channel.AC_POWER, read)));
   }
 
-  /** What is alive while it charges: 0 off, 1 on. */
+  /** What is alive while it charges: 0 off, 1 on, NaN for what nobody looked at. */
   void alive(long unit, double ac, double dc, double usb) {
     long run =
         add(
@@ -72,7 +72,9 @@ final class Pool {
   }
 
   private void keep(long run, Channel channel, double value) {
-    workbook.typedReadings().keep(run, 60, "eyes", channel, value, 1, String.valueOf(value));
+    if (!Double.isNaN(value)) {
+      workbook.typedReadings().keep(run, 60, "eyes", channel, value, 1, String.valueOf(value));
+    }
   }
 
   private long add(long unit, String kind, RunSettings settings, Trace trace) {
