@@ -52,7 +52,7 @@ public record Campaign(List<PlanUnit> units, List<Window> present, Map<String, I
 
   private static void check(
       PlanUnit unit, Task task, List<Window> present, Map<String, Integer> shared) {
-    String name = task.id() + " of " + unit.name();
+    String name = "test " + task.id() + " of " + unit.name();
     for (String thing : task.uses()) {
       if (shared.getOrDefault(thing, 0) < 1) {
         throw new IllegalArgumentException(name + " uses " + thing + ", and there is none");

@@ -16,7 +16,9 @@ public record PlanUnit(
     tasks = List.copyOf(tasks);
     if (charge < 0 || charge > Task.FULL || !(chargeMinutes > 0) || !(dischargeMinutes > 0)) {
       throw new IllegalArgumentException(
-          name + " has a charge between 0 and 100 %, and takes time to fill and to empty");
+          "unit "
+              + name
+              + " has a charge between 0 and 100 %, and takes time to fill and to empty");
     }
   }
 

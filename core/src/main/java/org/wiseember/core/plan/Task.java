@@ -29,14 +29,15 @@ public record Task(
   public Task {
     uses = List.copyOf(uses);
     if (least < 0 || least > FULL || most < least || most > FULL || leaves > FULL) {
-      throw new IllegalArgumentException(id + " needs and leaves between 0 and 100 %");
+      throw new IllegalArgumentException("test " + id + " needs and leaves between 0 and 100 %");
     }
     if (minutes < 1 || attended < 0 || attended > minutes || rest < 0) {
       throw new IllegalArgumentException(
-          id + " takes time, and nobody is there for longer than it lasts");
+          "test " + id + " takes time, and nobody is there for longer than it lasts");
     }
     if (leaves < 0 && -leaves > most) {
-      throw new IllegalArgumentException(id + " takes more charge than it may begin with");
+      throw new IllegalArgumentException(
+          "test " + id + " takes more charge than it may begin with");
     }
   }
 
