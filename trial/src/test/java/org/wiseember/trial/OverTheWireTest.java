@@ -41,12 +41,14 @@ import org.wiseember.workbook.Workbook;
  * ship, the runner records it, and the finding is held against what the unit truly gave.
  */
 public class OverTheWireTest {
-  private static final double SPEED = 100;
+  /** Slow enough that a busy machine still reads: one reading is due each 100 ms. */
+  private static final double SPEED = 10;
+
   private static final double WATTS = 250;
 
   private static SimulatedUnit unit() {
     return new SimulatedUnit(
-        UnitDesign.typical(Chemistry.LFP, 25, 400, 230, 1), Heater.of(WATTS, 230), 1, 22);
+        UnitDesign.typical(Chemistry.LFP, 5, 400, 230, 1), Heater.of(WATTS, 230), 1, 22);
   }
 
   private static InstrumentDescription meter(int port) {
@@ -64,8 +66,8 @@ public class OverTheWireTest {
       throws IOException {
     Path file = Files.createTempDirectory("ember-wire").resolve("wire.ember");
     try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
-      Unit added = workbook.units().add("Brackley Stall 25");
-      workbook.units().label(added.id(), "25 Wh LFP\n230 V, 400 W", List.of());
+      Unit added = workbook.units().add("Brackley Stall 5");
+      workbook.units().label(added.id(), "5 Wh LFP\n230 V, 400 W", List.of());
       Unit labelled = workbook.units().byId(added.id()).orElseThrow();
       TestPlan plan = Plans.acDrain(WATTS);
       BenchSetup setup = BenchSetup.instruments(List.of(meter(port)), plan, 0, SPEED);
@@ -106,10 +108,7 @@ public class OverTheWireTest {
     }
   }
 
-  /**
-   * At this pace a reading is due each 10 ms. A machine that stands still for a moment sees little
-   * of a drain; such a one shows nothing and is made again.
-   */
+  /** A machine that stands still for a moment sees little of a drain; such a one is made again. */
   @Test(timeOut = 120_000)
   public void aDrainOverScpiGivesWhatTheUnitGave() throws IOException {
     Drained drained = Drained.once();
@@ -125,7 +124,7 @@ public class OverTheWireTest {
     assertTrue(energy.value() < truth + spread, energy.words() + " of " + truth);
     assertTrue(energy.value() > truth - spread - drained.unseen(), energy.words() + " of " + truth);
     assertTrue(drained.unseen() < truth / 2, "not seen: " + drained.unseen() + " Wh");
-    assertTrue(truth > 15, "a real drain: " + truth);
+    assertTrue(truth > 3, "a real drain: " + truth);
   }
 
   /** Time in the trace with no reading, beyond the tick between two. */
@@ -151,7 +150,7 @@ public class OverTheWireTest {
               port,
               wattHours -> {
                 try {
-                  if (wattHours > 8 && pulled.get() == null) {
+                  if (wattHours > 1.5 && pulled.get() == null) {
                     pulled.set(System.nanoTime());
                     open.remove(0).close();
                   } else if (open.isEmpty() && System.nanoTime() - pulled.get() > 400_000_000L) {
@@ -170,7 +169,7 @@ public class OverTheWireTest {
         assertTrue(
             !(trace.value(Channel.AC_POWER, i) > 300), "no sample is invented above the load");
       }
-      assertTrue(longest > 30, "the gap is there: " + longest + " s");
+      assertTrue(longest > 3, "the gap is there: " + longest + " s");
     } finally {
       for (StandInServers servers : open) {
         servers.close();
