@@ -65,8 +65,10 @@ final class Agenda {
    * @param ac mean watts at the outlets
    * @param dc mean watts at the DC ports
    * @param acDue whether anything hangs on the outlets
+   * @param uneven mean of the squared watts at the outlets beyond the square of their mean, W², as
+   *     often as the plan counts it
    */
-  record Span(double from, double to, double ac, double dc, boolean acDue) {
+  record Span(double from, double to, double ac, double dc, boolean acDue, double uneven) {
     double watts() {
       return ac + dc;
     }
@@ -98,14 +100,16 @@ final class Agenda {
       }
       double ac = 0;
       double dc = 0;
+      double uneven = 0;
       boolean due = false;
       for (Going g : on) {
         boolean atOutlet = g.appliance().side() == Side.AC;
         ac += atOutlet ? g.appliance().draw().meanWatts() : 0;
         dc += atOutlet ? 0 : g.appliance().draw().meanWatts();
+        uneven += atOutlet ? Cycling.uneven(g.appliance().draw()) : 0;
         due |= atOutlet;
       }
-      spans.add(new Span(from, inside.get(i + 1), ac, dc, due));
+      spans.add(new Span(from, inside.get(i + 1), ac, dc, due, plan.uneven() * uneven));
     }
     return spans;
   }

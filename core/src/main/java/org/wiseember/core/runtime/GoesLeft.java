@@ -1,5 +1,7 @@
 package org.wiseember.core.runtime;
 
+import java.util.stream.Stream;
+
 /**
  * How often a unit does something that takes its energy by the go.
  *
@@ -20,7 +22,7 @@ public record GoesLeft(String name, int alone, int leastAlone, int more) {
     double left = (course.chargeAtEnd() - asked.reserve()) / PERCENT;
     double worse =
         asked.varied().stream()
-            .map(v -> v.less().curve())
+            .flatMap(v -> Stream.of(v.more().curve(), v.less().curve()))
             .mapToDouble(c -> share(c, appliance))
             .max()
             .orElse(share);

@@ -135,7 +135,9 @@ public final class RunTime {
     double dc = span.dc();
     boolean acOn = plan.acAlwaysOn() || span.acDue();
     boolean past = carried(hour);
-    double out = curve.shareAnHour(past ? 0 : ac, acOn && !past, dc);
+    double out =
+        curve.shareAnHour(past ? 0 : ac, acOn && !past, dc)
+            + (past ? 0 : curve.growing() * span.uneven());
     boolean full = charge >= FULL - NOTHING;
     double takes = full ? out / curve.shareFed(1) : Double.POSITIVE_INFINITY;
     FeedFlow flow = feed.map(f -> FeedFlow.of(f, hour, held, takes)).orElse(null);

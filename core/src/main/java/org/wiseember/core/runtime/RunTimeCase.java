@@ -116,6 +116,24 @@ public record RunTimeCase(
       // One meter and one pair of eyes read them all: they are off together.
       all.add(new Varied("Watts of the appliances", false, drawing(1), drawing(-1)));
     }
+    if (Cycling.in(plan)) {
+      all.add(
+          new Varied(
+              "When what cycles happens to run",
+              true,
+              planning(Cycling.resting(plan)),
+              planning(Cycling.running(plan))));
+    }
+    if (Cycling.in(plan) && !unit.guessed()) {
+      RunTimeCase growing = unit.usable().size() == 1 ? on(unit.bent(GROWS)) : this;
+      // It only ever costs more: counted twice on one side, its half is all of it.
+      all.add(
+          new Varied(
+              "What cycles loses at its running watts, not at its mean",
+              true,
+              growing,
+              growing.planning(plan.uneven(2))));
+    }
     if (unit.guessed()) {
       double part = EnergyLeft.USUAL_YIELD_HALF_WIDTH / EnergyLeft.USUAL_YIELD;
       all.add(

@@ -49,6 +49,9 @@ public class RunTimeTruthTest {
 
   private static final double[] HEATERS = {60, 100, 200, 300};
 
+  private static final double[] TWO_DRAINS = {160, 500};
+  private static final double[] ONE_DRAIN = {300};
+
   private static SimulatedBench bench(int seed) {
     SplittableRandom random = new SplittableRandom(700 + seed);
     Chemistry chemistry = Chemistry.values()[seed % Chemistry.values().length];
@@ -129,13 +132,127 @@ public class RunTimeTruthTest {
 
   @Test
   public void theEndLiesInTheBand() {
-    ends("Two drains", new double[] {160, 500});
+    ends("Two drains", TWO_DRAINS);
   }
 
   /** One drain alone does not say how losses grow, and the band is wider for it. */
   @Test
   public void theEndOfOneDrainLiesInItsBand() {
-    ends("One drain", new double[] {300});
+    ends("One drain", ONE_DRAIN);
+  }
+
+  /**
+   * A load that cycles for as long and as often as it likes, from any moment of its cycle, beside a
+   * steady one: told by its watch as Wh an hour and the watts it runs at, or the Wh an hour alone.
+   */
+  @Test
+  public void theEndUnderALoadThatCyclesLiesInItsBand() {
+    List<String> outside = new ArrayList<>();
+    int asked = 0;
+    for (int seed = 0; seed < UNITS; seed++) {
+      SplittableRandom random = new SplittableRandom(4_000 + seed);
+      Swing swing = Swing.drawn(random);
+      UnitSupply unit = read(seed, random, seed % 3 == 0 ? ONE_DRAIN : TWO_DRAINS);
+      SimulatedBench bench = bench(seed);
+      bench.arrange(SetPoints.atOutlet(swing.steady() + swing.running()));
+      bench.advance(20);
+      double factor =
+          bench.unit().draw().watts()
+              / (swing.steady() + swing.running())
+              * (1 + METER * (random.nextDouble() - 0.5));
+      double truth = cycled(bench(seed), swing);
+      for (boolean seen : new boolean[] {true, false}) {
+        DayPlan plan = new DayPlan(300, swing.told(factor, seen), true);
+        RunTimeCase day = new RunTimeCase(unit, plan, 100, 0, Optional.empty());
+        Figure end = RunTimeFigures.of(day).figure("runs_out").orElseThrow();
+        asked++;
+        if (Math.abs(end.value() - truth) > end.u95()) {
+          outside.add(seed + " " + swing + ": " + end.words() + " of " + truth);
+        }
+      }
+    }
+    Reporter.log(
+        "Cycling: " + (asked - outside.size()) + " of " + asked + " ends in their band " + outside,
+        true);
+    assertTrue(outside.size() <= 0.1 * asked + 1, outside.size() + " of " + asked + ": " + outside);
+  }
+
+  /**
+   * @param period from one start to the next, s
+   * @param phase of the cycle at the start of the day, share of the period
+   */
+  private record Swing(double steady, double running, double duty, double period, double phase) {
+    static Swing drawn(SplittableRandom random) {
+      double[] beside = {0, 0, 60, 100};
+      return new Swing(
+          beside[random.nextInt(beside.length)],
+          random.nextBoolean() ? 200 : 300,
+          0.15 + 0.5 * random.nextDouble(),
+          600 + 3_000 * random.nextDouble(),
+          random.nextDouble());
+    }
+
+    boolean runs(double seconds) {
+      return (seconds / period + phase) % 1 < duty;
+    }
+
+    /** As a tester knows it. */
+    List<Appliance> told(double factor, boolean seen) {
+      double mean = running * duty * factor;
+      List<Appliance> all = new ArrayList<>();
+      all.add(
+          new Appliance(
+                  "cold box",
+                  new Draw(
+                      Draw.Use.CYCLING,
+                      seen ? running * factor : Double.NaN,
+                      mean,
+                      Double.NaN,
+                      Double.NaN),
+                  Side.AC,
+                  List.of(Stretch.ALWAYS),
+                  List.of())
+              .sureTo(SEEN));
+      if (steady > 0) {
+        all.add(
+            new Appliance(
+                    "lamps",
+                    new Draw(Draw.Use.STEADY, steady * factor, Double.NaN, Double.NaN, Double.NaN),
+                    Side.AC,
+                    List.of(Stretch.ALWAYS),
+                    List.of())
+                .sureTo(SEEN));
+      }
+      return all;
+    }
+  }
+
+  /** When it goes dead, h. */
+  private static double cycled(SimulatedBench bench, Swing swing) {
+    while (bench.unit().alive()) {
+      double load = swing.steady() + (swing.runs(bench.unit().seconds()) ? swing.running() : 0);
+      bench.arrange(load > 0 ? SetPoints.atOutlet(load) : SetPoints.NO_LOAD);
+      bench.advance(5);
+    }
+    return bench.unit().seconds() / 3600;
+  }
+
+  /** The unit as its own drains and idle draw tell of it, read with one meter. */
+  private static UnitSupply read(int seed, SplittableRandom random, double[] loads) {
+    // A tester's meter is off by its class, the same in every drain of one tester.
+    double off = 1 + DRAIN * (random.nextDouble() - 0.5);
+    List<Usable> read =
+        DoubleStream.of(loads)
+            .mapToObj(load -> drained(seed, load))
+            .map(d -> new Usable(d.watts(), d.wattHours() * off, d.u95()))
+            .toList();
+    return new UnitSupply(
+        read,
+        List.of(),
+        idle(seed),
+        Double.POSITIVE_INFINITY,
+        Double.POSITIVE_INFINITY,
+        Double.NaN);
   }
 
   private static void ends(String name, double[] loads) {
@@ -143,21 +260,7 @@ public class RunTimeTruthTest {
     List<String> outside = new ArrayList<>();
     for (int seed = 0; seed < UNITS; seed++) {
       SplittableRandom random = new SplittableRandom(seed);
-      int unitNumber = seed;
-      List<Usable> drains =
-          DoubleStream.of(loads).mapToObj(load -> drained(unitNumber, load)).toList();
-      // A tester's meter is off by its class, the same in every drain of one tester.
-      double off = 1 + DRAIN * (random.nextDouble() - 0.5);
-      List<Usable> read =
-          drains.stream().map(d -> new Usable(d.watts(), d.wattHours() * off, d.u95())).toList();
-      UnitSupply unit =
-          new UnitSupply(
-              read,
-              List.of(),
-              idle(seed),
-              Double.POSITIVE_INFINITY,
-              Double.POSITIVE_INFINITY,
-              Double.NaN);
+      UnitSupply unit = read(seed, random, loads);
       Day day = day(random, 20);
       SimulatedBench bench = bench(seed);
       List<Appliance> seen = new ArrayList<>();
