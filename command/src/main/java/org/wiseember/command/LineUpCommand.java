@@ -46,6 +46,7 @@ final class LineUpCommand implements Callable<Integer> {
           Map.entry(Measure.PRICE_PER_DELIVERED_WH, Unit.PER_WATT_HOUR),
           Map.entry(Measure.PRICE_PER_LIFETIME_KWH, Unit.PER_KILOWATT_HOUR),
           Map.entry(Measure.FULL_AGAIN, Unit.HOUR),
+          Map.entry(Measure.SUN, Unit.WATT),
           Map.entry(Measure.IDLE, Unit.WATT),
           Map.entry(Measure.CONTINUOUS, Unit.WATT),
           Map.entry(Measure.DISTORTION, Unit.PERCENT),

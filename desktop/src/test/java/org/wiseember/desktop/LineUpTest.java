@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.OptionalDouble;
 import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -89,6 +90,12 @@ public class LineUpTest extends InDemoWindow {
     long second = lineUp().units().get(1).id();
     window.click("gives-delivered-" + second);
     window.untilShown("Delivered at ");
+    // The field is left by the very press on a figure that changing it rebuilds.
+    window.click("line-up-light");
+    robot.write("99999");
+    window.click("sun-" + second);
+    window.untilShown("Taken from panels is not known");
+    window.until(() -> lineUp().light().equals(OptionalDouble.of(99_999)));
     window.click("source-SOLAR");
     window.until(() -> lineUp().units().get(1).figure(Measure.FULL_AGAIN).isEmpty());
     window.until(() -> lineUp().units().get(0).figure(Measure.FULL_AGAIN).isPresent());

@@ -30,6 +30,7 @@ final class LineUpJson {
     notes.units().forEach(units::add);
     notes.load().ifPresent(w -> root.put("load", w));
     root.put("source", notes.source().name().toLowerCase(Locale.ROOT));
+    notes.light().ifPresent(lux -> root.put("light", lux));
     ArrayNode wishes = root.putArray("mustHaves");
     notes.mustHaves().forEach(wishes::add);
     ObjectNode weights = root.putObject("weights");
@@ -125,9 +126,10 @@ final class LineUpJson {
     }
     return new LineUpNotes(
         units,
-        root.has("load") ? OptionalDouble.of(root.get("load").asDouble()) : OptionalDouble.empty(),
+        number(root, "load"),
         ChargeSource.byName(root.path("source").asText().toUpperCase(Locale.ROOT))
             .orElse(ChargeSource.WALL),
+        number(root, "light"),
         wishes,
         weights,
         root.path("leftAtEnd").asDouble(LineUpNotes.USUAL.leftAtEnd()),
@@ -135,6 +137,10 @@ final class LineUpJson {
         answers,
         parts,
         new Bills(months, root.path("weatherShare").asDouble(Double.NaN)));
+  }
+
+  private static OptionalDouble number(JsonNode root, String key) {
+    return root.has(key) ? OptionalDouble.of(root.get(key).asDouble()) : OptionalDouble.empty();
   }
 
   private static Map<String, MustHave.Answer> answers(JsonNode node) {

@@ -19,6 +19,7 @@ import org.wiseember.core.lineup.MustHave;
  * @param units keys of those on the page, in its order; none for all on the shelf
  * @param load of the page, W; empty for the highest that all were measured at
  * @param source of the page, that charges are compared from
+ * @param light of the page, lx; empty for the one most of them were seen in
  * @param mustHaves as written
  * @param weights what is cared for, and how much
  * @param leftAtEnd share of its energy a unit has at the end of its cycles where its label does not
@@ -32,6 +33,7 @@ public record LineUpNotes(
     List<Long> units,
     OptionalDouble load,
     ChargeSource source,
+    OptionalDouble light,
     List<String> mustHaves,
     Map<Measure, Double> weights,
     double leftAtEnd,
@@ -45,6 +47,7 @@ public record LineUpNotes(
           List.of(),
           OptionalDouble.empty(),
           ChargeSource.WALL,
+          OptionalDouble.empty(),
           MustHave.USUAL.stream().map(MustHave::words).toList(),
           Map.of(
               Measure.DELIVERED, 1.0,
@@ -72,25 +75,61 @@ public record LineUpNotes(
   /** The same with these units on the page. */
   public LineUpNotes on(List<Long> others) {
     return new LineUpNotes(
-        others, load, source, mustHaves, weights, leftAtEnd, cyclesADay, answers, parts, bills);
+        others,
+        load,
+        source,
+        light,
+        mustHaves,
+        weights,
+        leftAtEnd,
+        cyclesADay,
+        answers,
+        parts,
+        bills);
   }
 
   /** The same at another load. */
   public LineUpNotes at(OptionalDouble watts) {
     return new LineUpNotes(
-        units, watts, source, mustHaves, weights, leftAtEnd, cyclesADay, answers, parts, bills);
+        units,
+        watts,
+        source,
+        light,
+        mustHaves,
+        weights,
+        leftAtEnd,
+        cyclesADay,
+        answers,
+        parts,
+        bills);
   }
 
   /** The same charged from another source. */
   public LineUpNotes from(ChargeSource other) {
     return new LineUpNotes(
-        units, load, other, mustHaves, weights, leftAtEnd, cyclesADay, answers, parts, bills);
+        units,
+        load,
+        other,
+        light,
+        mustHaves,
+        weights,
+        leftAtEnd,
+        cyclesADay,
+        answers,
+        parts,
+        bills);
+  }
+
+  /** The same in another light. */
+  public LineUpNotes in(OptionalDouble lux) {
+    return new LineUpNotes(
+        units, load, source, lux, mustHaves, weights, leftAtEnd, cyclesADay, answers, parts, bills);
   }
 
   /** The same with other must-haves. */
   public LineUpNotes having(List<String> others) {
     return new LineUpNotes(
-        units, load, source, others, weights, leftAtEnd, cyclesADay, answers, parts, bills);
+        units, load, source, light, others, weights, leftAtEnd, cyclesADay, answers, parts, bills);
   }
 
   /** The same with a measure weighing so much; 0 for one nobody cares for. */
@@ -99,13 +138,13 @@ public record LineUpNotes(
     next.putAll(weights);
     next.put(measure, weight);
     return new LineUpNotes(
-        units, load, source, mustHaves, next, leftAtEnd, cyclesADay, answers, parts, bills);
+        units, load, source, light, mustHaves, next, leftAtEnd, cyclesADay, answers, parts, bills);
   }
 
   /** The same with another life assumed. */
   public LineUpNotes living(double left, double aDay) {
     return new LineUpNotes(
-        units, load, source, mustHaves, weights, left, aDay, answers, parts, bills);
+        units, load, source, light, mustHaves, weights, left, aDay, answers, parts, bills);
   }
 
   /** The same with an answer by hand; not known takes it back. */
@@ -119,7 +158,7 @@ public record LineUpNotes(
     }
     next.put(unit, own);
     return new LineUpNotes(
-        units, load, source, mustHaves, weights, leftAtEnd, cyclesADay, next, parts, bills);
+        units, load, source, light, mustHaves, weights, leftAtEnd, cyclesADay, next, parts, bills);
   }
 
   /** The same with a unit bought in these parts. */
@@ -127,13 +166,33 @@ public record LineUpNotes(
     Map<Long, List<Parts.Part>> next = new LinkedHashMap<>(parts);
     next.put(unit, list);
     return new LineUpNotes(
-        units, load, source, mustHaves, weights, leftAtEnd, cyclesADay, answers, next, bills);
+        units,
+        load,
+        source,
+        light,
+        mustHaves,
+        weights,
+        leftAtEnd,
+        cyclesADay,
+        answers,
+        next,
+        bills);
   }
 
   /** The same with other bills. */
   public LineUpNotes billed(Bills others) {
     return new LineUpNotes(
-        units, load, source, mustHaves, weights, leftAtEnd, cyclesADay, answers, parts, others);
+        units,
+        load,
+        source,
+        light,
+        mustHaves,
+        weights,
+        leftAtEnd,
+        cyclesADay,
+        answers,
+        parts,
+        others);
   }
 
   /** What was answered by hand; empty where nothing was. */

@@ -16,6 +16,10 @@ public enum Measure {
   PRICE_PER_LIFETIME_KWH(
       "Price per kWh over its life", false, "what was paid for it, its cycles, and a drain"),
   FULL_AGAIN("Full again", false, "a charge from that source, from empty to full"),
+  SUN(
+      "Taken from panels",
+      true,
+      "a line of a solar trial in about that light, watts and light at once"),
   IDLE("Idle draw", false, "an idle test with the AC output on"),
   CONTINUOUS("Holds for good", true, "its rating held for ten minutes"),
   DISTORTION("Most distortion", false, "its wave at some load"),

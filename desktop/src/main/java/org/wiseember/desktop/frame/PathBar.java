@@ -138,7 +138,7 @@ public final class PathBar extends StackPane {
       case VERDICT -> complete ? Mark.DONE : Mark.NONE;
       case REPORT -> complete ? Mark.BEGUN : Mark.NONE;
       case RUN_TIME -> !laidOut() ? Mark.NONE : complete ? Mark.DONE : Mark.BEGUN;
-      default -> Mark.NONE;
+      case LINE_UP -> !complete ? Mark.NONE : desk.shelf().size() > 1 ? Mark.DONE : Mark.BEGUN;
     };
   }
 

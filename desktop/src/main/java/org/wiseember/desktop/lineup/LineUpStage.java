@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
+import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.ListChangeListener;
@@ -15,6 +16,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
@@ -58,8 +60,10 @@ public final class LineUpStage extends StackPane {
   private final Adaptive whole;
   private final Label title = Words.of("title", "Line-up");
   private final Label load = Words.of("quiet", "");
+  private final Label light = Words.of("quiet", "");
   private final FlowPane units = new FlowPane(6, 6);
   private final TextField at = Field.of("line-up-load", "energies at, W", "", 5);
+  private final TextField lit = Field.of("line-up-light", "panels in, lx", "", 6);
   private final TextField left = Field.of("life-left", "left at the end of its cycles, %", "", 4);
   private final TextField daily = Field.of("life-daily", "cycles a day", "", 4);
   private final ObjectProperty<ChargeSource> source = new SimpleObjectProperty<>(ChargeSource.WALL);
@@ -77,6 +81,8 @@ public final class LineUpStage extends StackPane {
   private final VBox remarks = new VBox(4);
   private final UnitForm unitForm;
   private final SheetSave save;
+  private boolean pressed;
+  private boolean waiting;
   private Map<Picture, Drawing> pictures = new EnumMap<>(Picture.class);
   private List<Picture> offered = List.of();
 
@@ -88,7 +94,7 @@ public final class LineUpStage extends StackPane {
     whole = new Adaptive(main, side, desk.textScale());
     gives = new FiguresTable("gives", LineUpPage.GIVES, this::explain, this::openUnit);
     costs = new FiguresTable("costs", LineUpPage.COSTS, this::explain, this::openUnit);
-    wishes = new WishTable(this::explain, this::explain);
+    wishes = new WishTable(this::explain, this::explain, this::explain);
     weights =
         new WeightsForm(
             work,
@@ -100,11 +106,15 @@ public final class LineUpStage extends StackPane {
     unitForm = new UnitForm(work);
     save = new SheetSave(desk, "line-up", "A sheet of it");
     at.setPromptText("shared");
+    lit.setPromptText("shared");
     Field.whenTyped(at, this::loadTyped);
+    Field.whenTyped(lit, this::lightTyped);
     picture.addListener((o, was, is) -> draw());
     desk.whenLookChanges(this::draw);
     desk.shelf().addListener((ListChangeListener<Shelf.Place>) change -> chooseUnits());
-    work.shown().addListener((o, was, is) -> show());
+    work.shown().addListener((o, was, is) -> showUnlessPressed());
+    addEventFilter(MouseEvent.MOUSE_PRESSED, e -> pressed = true);
+    addEventFilter(MouseEvent.MOUSE_RELEASED, e -> released());
     compose();
     show();
   }
@@ -112,7 +122,7 @@ public final class LineUpStage extends StackPane {
   private void compose() {
     var keep = Words.button("action", "Keep the list", this::listTyped);
     keep.setId("keep-must-haves");
-    VBox words = new VBox(2, title, load);
+    VBox words = new VBox(2, title, load, light);
     Map<ChargeSource, String> sources = new LinkedHashMap<>();
     for (ChargeSource s :
         List.of(
@@ -130,7 +140,7 @@ public final class LineUpStage extends StackPane {
             8,
             words,
             units,
-            new HBox(Field.named(at)),
+            new FlowPane(16, 6, Field.named(at), Field.named(lit)),
             Choices.row("Charged from", "source-", sources, source));
     VBox wishSheet = sheet(Words.of("heading", "Must-haves, and starts of the same motor"), wishes);
     VBox editor =
@@ -188,6 +198,25 @@ public final class LineUpStage extends StackPane {
     return sheet;
   }
 
+  /**
+   * Leaving a field by a press on a figure changes the page while the button is down: what is
+   * pressed stays until it is let go, or the click would go nowhere.
+   */
+  private void showUnlessPressed() {
+    waiting = pressed;
+    if (!pressed) {
+      show();
+    }
+  }
+
+  private void released() {
+    pressed = false;
+    if (waiting) {
+      waiting = false;
+      Platform.runLater(this::show);
+    }
+  }
+
   private void show() {
     LineUp lineUp = work.shown().get();
     if (lineUp == null) {
@@ -208,10 +237,9 @@ public final class LineUpStage extends StackPane {
     Node focused = getScene() == null ? null : getScene().getFocusOwner();
     String had = focused == null ? null : focused.getId();
     load.setText(LineUpPage.load(lineUp));
-    if (!at.isFocused()) {
-      OptionalDouble chosen = work.notes().load();
-      at.setText(chosen.isPresent() ? Figures.plain(chosen.getAsDouble()) : "");
-    }
+    light.setText(LineUpPage.light(lineUp));
+    show(at, work.notes().load());
+    show(lit, work.notes().light());
     source.set(work.notes().source());
     left.setText(Figures.plain(100 * work.notes().leftAtEnd()));
     daily.setText(Figures.plain(work.notes().cyclesADay()));
@@ -284,6 +312,21 @@ public final class LineUpStage extends StackPane {
       work.note(work.notes().at(typed), "Load of the page changed");
     } catch (IllegalArgumentException e) {
       desk.say(e.getMessage());
+    }
+  }
+
+  private void lightTyped() {
+    try {
+      OptionalDouble typed = Field.number(lit, 1, 200_000);
+      work.note(work.notes().in(typed), "Light of the page changed");
+    } catch (IllegalArgumentException e) {
+      desk.say(e.getMessage());
+    }
+  }
+
+  private static void show(TextField field, OptionalDouble chosen) {
+    if (!field.isFocused()) {
+      field.setText(chosen.isPresent() ? Figures.plain(chosen.getAsDouble()) : "");
     }
   }
 

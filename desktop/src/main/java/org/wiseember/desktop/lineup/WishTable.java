@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.StackPane;
+import org.wiseember.core.lineup.Measure;
 import org.wiseember.core.lineup.MustHave;
 import org.wiseember.core.runtime.Endured;
 import org.wiseember.desktop.look.ArrowCells;
@@ -17,6 +18,7 @@ import org.wiseember.desktop.look.Words;
 import org.wiseember.report.look.UnitMark;
 import org.wiseember.trial.lineup.Answered;
 import org.wiseember.trial.lineup.LineUp;
+import org.wiseember.trial.lineup.LineUpPage;
 import org.wiseember.trial.lineup.LineUpUnit;
 import org.wiseember.trial.lineup.Motor;
 
@@ -26,16 +28,22 @@ final class WishTable extends GridPane {
 
   private final BiConsumer<LineUpUnit, Answered> open;
   private final BiConsumer<Motor, Motor.OnUnit> openStart;
+  private final BiConsumer<LineUpUnit, Measure> openFigure;
 
   /**
    * Makes an empty one.
    *
    * @param open tells what an answer rests on
    * @param openStart tells why a motor starts or does not
+   * @param openFigure tells what a figure rests on
    */
-  WishTable(BiConsumer<LineUpUnit, Answered> open, BiConsumer<Motor, Motor.OnUnit> openStart) {
+  WishTable(
+      BiConsumer<LineUpUnit, Answered> open,
+      BiConsumer<Motor, Motor.OnUnit> openStart,
+      BiConsumer<LineUpUnit, Measure> openFigure) {
     this.open = open;
     this.openStart = openStart;
+    this.openFigure = openFigure;
     getStyleClass().add("figure-table");
     setHgap(6);
     setVgap(2);
@@ -68,7 +76,23 @@ final class WishTable extends GridPane {
       }
       add("Starts: " + motor.name(), row, cells);
     }
+    LineUpPage.lightRow(lineUp)
+        .ifPresent(name -> add(name, lineUp.units().stream().map(this::sun).toList(), cells));
     ArrowCells.of(cells);
+  }
+
+  private Node sun(LineUpUnit unit) {
+    String watts = LineUpPage.lightCell(unit);
+    Label words = Words.of(unit.figure(Measure.SUN).isPresent() ? "figure" : "figure-quiet", watts);
+    words.setStyle("-fx-text-alignment: center;");
+    StackPane cell = new StackPane(words);
+    cell.getStyleClass().add("opens");
+    cell.setId("sun-" + unit.id());
+    Row.make(
+        cell,
+        unit.name() + ", watts from panels: " + watts,
+        () -> openFigure.accept(unit, Measure.SUN));
+    return cell;
   }
 
   private void add(String name, List<Node> row, List<List<Node>> cells) {

@@ -35,6 +35,7 @@ import org.wiseember.workbook.Workbook;
  *
  * @param units in the order of the page
  * @param load all energies are told at, W; empty where the units share none
+ * @param light watts from panels are told at, lx; empty where none of them was seen in any
  * @param notes what was noted for it
  * @param beaten by name, the names of those that beat or equal it in all one cares for
  * @param order by the weights
@@ -44,6 +45,7 @@ import org.wiseember.workbook.Workbook;
 public record LineUp(
     List<LineUpUnit> units,
     OptionalDouble load,
+    OptionalDouble light,
     LineUpNotes notes,
     Map<String, List<String>> beaten,
     Order order,
@@ -101,16 +103,21 @@ public record LineUp(
         notes.load().isPresent()
             ? notes.load()
             : AtLoad.shared(entries.stream().map(Entry::judgement).toList());
+    OptionalDouble light =
+        notes.light().isPresent()
+            ? notes.light()
+            : InLight.shared(entries.stream().map(Entry::judgement).toList());
     List<MustHave> wishes = notes.mustHaves().stream().map(MustHave::of).toList();
     List<LineUpUnit> units = new ArrayList<>();
     String currency = currency(entries.stream().map(Entry::facts).toList());
     for (Entry entry : entries) {
-      units.add(unit(entry, currency, named(entry, units), notes, load, wishes, appliances));
+      units.add(unit(entry, currency, named(entry, units), notes, load, light, wishes, appliances));
     }
     List<Candidate> candidates = units.stream().map(LineUpUnit::candidate).toList();
     return new LineUp(
         units,
         load,
+        light,
         notes,
         Beaten.by(candidates, told(notes, units).keySet()),
         Order.of(candidates, told(notes, units)),
@@ -179,11 +186,12 @@ public record LineUp(
       String name,
       LineUpNotes notes,
       OptionalDouble load,
+      OptionalDouble light,
       List<MustHave> wishes,
       Map<String, Draw> appliances) {
     Judgement judgement = entry.judgement();
     Map<Measure, Figure> figures =
-        LineUpFigures.of(judgement, inMoney(entry, currency).facts(), notes, load);
+        LineUpFigures.of(judgement, inMoney(entry, currency).facts(), notes, load, light);
     List<Answered> answers =
         new MustHaveAnswers(judgement, figures, appliances)
             .all(wishes, words -> notes.answer(judgement.unit().id(), words));

@@ -45,9 +45,14 @@ final class LineUpFigures {
    * All that are known but the must-haves.
    *
    * @param load of the page, W; empty where the units share none
+   * @param light of the page, lx; empty where none of them was seen in any
    */
   static Map<Measure, Figure> of(
-      Judgement unit, UnitFacts facts, LineUpNotes notes, OptionalDouble load) {
+      Judgement unit,
+      UnitFacts facts,
+      LineUpNotes notes,
+      OptionalDouble load,
+      OptionalDouble light) {
     LineUpFigures made = new LineUpFigures(unit);
     made.energy(load);
     made.asked(Measure.EFFICIENCY, Subject.EFFICIENCY, false);
@@ -55,6 +60,9 @@ final class LineUpFigures {
       made.asked(Measure.FULL_AGAIN, Subject.CHARGE_TIME, true);
     } else {
       made.fullFrom(notes.source());
+    }
+    if (light.isPresent()) {
+      InLight.watts(unit, light.getAsDouble()).ifPresent(w -> made.figures.put(Measure.SUN, w));
     }
     made.asked(Measure.IDLE, Subject.IDLE, true);
     made.asked(Measure.CONTINUOUS, Subject.CONTINUOUS_POWER, false);

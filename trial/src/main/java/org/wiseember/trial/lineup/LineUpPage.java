@@ -1,8 +1,15 @@
 package org.wiseember.trial.lineup;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.wiseember.core.cost.Parts;
@@ -57,6 +64,7 @@ public final class LineUpPage {
       case PRICE_PER_DELIVERED_WH -> "Price per delivered Wh";
       case PRICE_PER_LIFETIME_KWH -> "Price per kWh, life";
       case FULL_AGAIN -> "Full again, h";
+      case SUN -> "From panels, W";
       case IDLE -> "Idle, W";
       case CONTINUOUS -> "Holds, W";
       case DISTORTION -> "Distortion, %";
@@ -287,17 +295,59 @@ public final class LineUpPage {
                   .collect(Collectors.joining(", "))
               + ".");
     }
+    Optional<Instant> newest =
+        lineUp.units().stream().flatMap(u -> u.newestRun().stream()).max(Comparator.naturalOrder());
     for (LineUpUnit unit : lineUp.units()) {
-      unit.newestRun()
-          .ifPresent(
-              at ->
-                  words.add(
-                      unit.name()
-                          + " was last tested on "
-                          + TrialPage.date(at.atZone(ZoneOffset.UTC).toLocalDate())
-                          + "."));
+      unit.newestRun().ifPresent(at -> words.add(runs(unit, at.isBefore(yearBefore(newest)))));
     }
     return words;
+  }
+
+  private static Instant yearBefore(Optional<Instant> newest) {
+    return newest.map(n -> n.minus(Duration.ofDays(365))).orElse(Instant.MIN);
+  }
+
+  /** Which runs stand behind a unit's figures and marks, by their tests. */
+  private static String runs(LineUpUnit unit, boolean older) {
+    Map<String, List<String>> dates = new LinkedHashMap<>();
+    unit.judgement().runs().stream()
+        .sorted(Comparator.comparing(r -> r.run().startedAt()))
+        .forEach(
+            r ->
+                dates
+                    .computeIfAbsent(r.kept().type().words(), k -> new ArrayList<>())
+                    .add(TrialPage.date(r.run().startedAt().atZone(ZoneOffset.UTC).toLocalDate())));
+    return unit.name()
+        + " rests on: "
+        + dates.entrySet().stream()
+            .map(e -> e.getKey() + " of " + String.join(", ", new LinkedHashSet<>(e.getValue())))
+            .collect(Collectors.joining("; "))
+        + (older ? ". All of it is more than a year older than the newest run here." : ".");
+  }
+
+  /** In which light watts from panels are told, and whether somebody chose it. */
+  public static String light(LineUp lineUp) {
+    return lineUp.light().isEmpty()
+        ? "Of none of them are watts from panels known with the light they were read in."
+        : "Watts from panels in "
+            + Figures.plain(lineUp.light().getAsDouble(), Unit.LUX)
+            + ", a tenth more or less"
+            + (lineUp.notes().light().isPresent()
+                ? ", as chosen."
+                : ", the light most of them were seen in.");
+  }
+
+  /** The row of watts from panels; empty where no light is known. */
+  public static Optional<String> lightRow(LineUp lineUp) {
+    return lineUp.light().isPresent()
+        ? Optional.of(
+            "Watts from panels in " + Figures.plain(lineUp.light().getAsDouble(), Unit.LUX))
+        : Optional.empty();
+  }
+
+  /** Its watts from panels; a dash where nobody read them in that light. */
+  public static String lightCell(LineUpUnit unit) {
+    return unit.figure(Measure.SUN).map(Figure::bare).orElse("–");
   }
 
   /** The sheet. */
@@ -318,10 +368,16 @@ public final class LineUpPage {
     page = page.table(heads("What it costs and has", COSTS), rows(lineUp, COSTS));
     page = page.table(wishHeads("Must-have", lineUp), wishRows(lineUp));
     page = page.table(wishHeads("Start of", lineUp), motorRows(lineUp));
+    Optional<String> sun = lightRow(lineUp);
+    if (sun.isPresent()) {
+      List<String> row = new ArrayList<>(List.of(sun.get()));
+      lineUp.units().forEach(u -> row.add(lightCell(u)));
+      page = page.table(wishHeads("Light", lineUp), List.of(row));
+    }
     for (var drawing : LineUpDrawings.of(lineUp).values()) {
       page = page.chart(drawing);
     }
-    List<String> said = new ArrayList<>(List.of(load(lineUp)));
+    List<String> said = new ArrayList<>(List.of(load(lineUp), light(lineUp)));
     said.addAll(order(lineUp));
     said.addAll(leftOut(lineUp));
     said.addAll(room(lineUp));

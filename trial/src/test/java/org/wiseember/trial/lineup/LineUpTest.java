@@ -306,6 +306,7 @@ public class LineUpTest {
                   .on(List.of(3L, 1L))
                   .at(OptionalDouble.of(250))
                   .from(ChargeSource.SOLAR)
+                  .in(OptionalDouble.of(70_000))
                   .having(List.of("at most 14 kg"))
                   .weighing(Measure.NOISE, 2)
                   .living(0.7, 0.5)

@@ -23,12 +23,12 @@ public record Tried(
     OptionalDouble amps,
     OptionalDouble volts) {
   /** Whether it can be compared with another: its watts and its light are known. */
-  boolean comparable() {
+  public boolean comparable() {
     return lux.isPresent() && lux.getAsDouble() > 0 && power().isPresent();
   }
 
   /** Its watts, where they are more than a bound. */
-  Optional<Figure> power() {
+  public Optional<Figure> power() {
     return watts.filter(w -> w.bound() == Bound.EXACT && w.value() > 0);
   }
 }
