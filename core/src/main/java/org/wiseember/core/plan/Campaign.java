@@ -10,8 +10,21 @@ import java.util.Map;
  *
  * @param present windows, minutes from the start
  * @param shared how many there are of each
+ * @param away times one of them is not there, or taken by what runs already
+ * @param people who can attend a test each at one time
  */
-public record Campaign(List<PlanUnit> units, List<Window> present, Map<String, Integer> shared) {
+public record Campaign(
+    List<PlanUnit> units,
+    List<Window> present,
+    Map<String, Integer> shared,
+    List<Away> away,
+    int people) {
+  /** For as many as it takes. */
+  public static final int ENOUGH = Integer.MAX_VALUE;
+
+  /** One of a kind that is not there for a time. */
+  public record Away(String thing, int from, int to) {}
+
   /**
    * A time somebody is there.
    *
@@ -24,11 +37,37 @@ public record Campaign(List<PlanUnit> units, List<Window> present, Map<String, I
     units = List.copyOf(units);
     present = joined(present);
     shared = Map.copyOf(shared);
+    away = away.stream().filter(a -> a.to() > Math.max(0, a.from())).toList();
     for (PlanUnit unit : units) {
       for (Task task : unit.tasks()) {
         check(unit, task, present, shared);
       }
     }
+  }
+
+  /** One in which everything is always there, and as many people as it takes. */
+  public Campaign(List<PlanUnit> units, List<Window> present, Map<String, Integer> shared) {
+    this(units, present, shared, List.of(), ENOUGH);
+  }
+
+  /** The same with nothing pinned. */
+  Campaign unpinned() {
+    return new Campaign(
+        units.stream()
+            .map(
+                u ->
+                    new PlanUnit(
+                        u.name(),
+                        u.charge(),
+                        u.chargeMinutes(),
+                        u.dischargeMinutes(),
+                        u.free(),
+                        u.tasks().stream().map(Task::unpinned).toList()))
+            .toList(),
+        present,
+        shared,
+        away,
+        people);
   }
 
   /** Windows that touch are one. */
@@ -62,6 +101,13 @@ public record Campaign(List<PlanUnit> units, List<Window> present, Map<String, I
         && present.stream().noneMatch(w -> w.to() - w.from() >= task.attended())) {
       throw new IllegalArgumentException(
           name + " needs somebody for " + task.attended() + " min, and nobody is there so long");
+    }
+    if (task.pinned()
+        && task.attended() > 0
+        && present.stream()
+            .noneMatch(w -> task.at() >= w.from() && task.at() + task.attended() <= w.to())) {
+      throw new IllegalArgumentException(
+          name + " is pinned to a time at which nobody is there for it");
     }
   }
 

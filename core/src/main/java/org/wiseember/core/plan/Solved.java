@@ -76,12 +76,17 @@ final class Solved {
     if (best.isPresent()) {
       return best.get().minutes();
     }
-    int all = campaign.present().stream().mapToInt(Campaign.Window::to).max().orElse(0);
+    int all =
+        Math.max(
+            campaign.present().stream().mapToInt(Campaign.Window::to).max().orElse(0),
+            campaign.away().stream().mapToInt(Campaign.Away::to).max().orElse(0));
     for (PlanUnit unit : campaign.units()) {
       for (Task task : unit.tasks()) {
         all += task.minutes() + task.rest();
         all += (int) Math.ceil(Math.max(unit.chargeMinutes(), unit.dischargeMinutes()));
+        all = Math.max(all, task.at() + task.minutes());
       }
+      all += Math.max(0, unit.free());
     }
     return all;
   }
@@ -125,6 +130,9 @@ final class Solved {
     /** Minutes at which a task may begin for who is there. */
     private static IntVar start(
         Model model, Campaign campaign, Task task, String name, int horizon) {
+      if (task.pinned()) {
+        return model.intVar(name, task.at());
+      }
       int last = Math.max(0, horizon - task.minutes());
       if (task.attended() == 0) {
         return model.intVar(name, 0, last);
@@ -199,12 +207,19 @@ final class Solved {
       }
       IntVar prepared = model.intVar(name + "prepared", 0, Arrays.stream(minutes).max().orElse(0));
       model.element(prepared, minutes, change, -Task.FULL).post();
-      IntVar rest = looked(model, which[p], table(Task::rest), name + "rest");
-      IntVar rested = rest;
+      int free = unit.free();
+      IntVar rested =
+          p > 0
+              ? looked(model, which[p], table(Task::rest), name + "rest")
+              : looked(model, which[p], table(t -> t.rest() + Math.max(0, free)), name + "rested");
       if (p == 0) {
+        // What is not charged first has rested since its last thing ended.
+        IntVar since =
+            looked(model, which[p], table(t -> Math.max(0, t.rest() + free)), name + "since");
         BoolVar moved = model.arithm(change, "!=", 0).reify();
-        rested = model.intVar(name + "rested", 0, rest.getUB());
-        model.times(rest, moved, rested).post();
+        IntVar first = model.intVar(name + "first", 0, Math.max(rested.getUB(), since.getUB()));
+        model.element(first, new IntVar[] {since, rested}, moved, 0).post();
+        rested = first;
       }
       IntVar lasts = looked(model, which[p], table(Task::minutes), name + "lasts");
       model.arithm(ends[p], "=", starts[p], "+", lasts).post();
@@ -222,7 +237,7 @@ final class Solved {
     }
 
     void into(List<Plan.Step> steps) {
-      int free = 0;
+      int free = Math.max(0, unit.free());
       for (int p = 0; p < which.length; p++) {
         Task task = unit.tasks().get(which[p].getValue());
         int from = before[p].getValue();
@@ -248,6 +263,7 @@ final class Solved {
   }
 
   private static final class Problem {
+    private final Campaign campaign;
     private final Model model = new Model("campaign");
     private final List<Row> rows = new ArrayList<>();
     private final IntVar whole;
@@ -255,6 +271,7 @@ final class Solved {
     private final IntVar starts;
 
     Problem(Campaign campaign, int horizon) {
+      this.campaign = campaign;
       for (PlanUnit unit : campaign.units()) {
         if (!unit.tasks().isEmpty()) {
           rows.add(new Row(model, campaign, unit, horizon));
@@ -263,6 +280,7 @@ final class Solved {
       for (Map.Entry<String, Integer> thing : campaign.shared().entrySet()) {
         share(thing.getKey(), thing.getValue());
       }
+      attend(campaign.people());
       whole = model.intVar("whole", 0, horizon);
       model
           .max(whole, rows.stream().map(r -> r.ends[r.ends.length - 1]).toArray(IntVar[]::new))
@@ -285,6 +303,30 @@ final class Solved {
           }
         }
       }
+      for (Campaign.Away away : campaign.away()) {
+        if (away.thing().equals(thing)) {
+          int from = Math.max(0, away.from());
+          using.add(model.taskVar(model.intVar(from), away.to() - from));
+        }
+      }
+      together(using, many);
+    }
+
+    /** No more attended parts at once than there are people. */
+    private void attend(int people) {
+      List<org.chocosolver.solver.variables.Task> parts = new ArrayList<>();
+      for (Row row : rows) {
+        for (int k = 0; k < row.ofTask.length; k++) {
+          int minutes = row.unit.tasks().get(k).attended();
+          if (minutes > 0) {
+            parts.add(model.taskVar(row.ofTask[k], minutes));
+          }
+        }
+      }
+      together(parts, people);
+    }
+
+    private void together(List<org.chocosolver.solver.variables.Task> using, int many) {
       if (using.size() > many) {
         IntVar[] heights = new IntVar[using.size()];
         Arrays.fill(heights, model.intVar(1));

@@ -13,6 +13,7 @@ import java.util.List;
  * @param attended minutes from its start that somebody has to be there; 0 for none
  * @param uses shared things it takes, one of each
  * @param rest minutes the unit has to have rested before it
+ * @param at the minute it is pinned to; {@link #ANY} for none
  */
 public record Task(
     String id,
@@ -22,14 +23,21 @@ public record Task(
     int minutes,
     int attended,
     List<String> uses,
-    int rest) {
+    int rest,
+    int at) {
   /** A full unit, in tenths of a percent. */
   public static final int FULL = 1000;
+
+  /** For a test that is pinned to no minute. */
+  public static final int ANY = -1;
 
   public Task {
     uses = List.copyOf(uses);
     if (least < 0 || least > FULL || most < least || most > FULL || leaves > FULL) {
       throw new IllegalArgumentException("test " + id + " needs and leaves between 0 and 100 %");
+    }
+    if (at < ANY) {
+      throw new IllegalArgumentException("test " + id + " cannot begin in the past");
     }
     if (minutes < 1 || attended < 0 || attended > minutes || rest < 0) {
       throw new IllegalArgumentException(
@@ -39,6 +47,28 @@ public record Task(
       throw new IllegalArgumentException(
           "test " + id + " takes more charge than it may begin with");
     }
+  }
+
+  /** One that may begin whenever it can. */
+  public Task(
+      String id,
+      int least,
+      int most,
+      int leaves,
+      int minutes,
+      int attended,
+      List<String> uses,
+      int rest) {
+    this(id, least, most, leaves, minutes, attended, uses, rest, ANY);
+  }
+
+  boolean pinned() {
+    return at != ANY;
+  }
+
+  /** The same at no minute of its own. */
+  Task unpinned() {
+    return new Task(id, least, most, leaves, minutes, attended, uses, rest);
   }
 
   /** What must be there at its start: its need, and what it takes. */

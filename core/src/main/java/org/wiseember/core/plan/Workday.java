@@ -15,6 +15,9 @@ final class Workday {
   /** A task with where its unit is charged to before it. */
   record Move(int unit, int task, int charged) {}
 
+  /** Whoever attends a test: no name of a thing. */
+  private static final String PERSON = "";
+
   private final Campaign campaign;
   private final List<Plan.Step> steps = new ArrayList<>();
   private final int[] free;
@@ -23,7 +26,8 @@ final class Workday {
 
   private Workday(Campaign campaign) {
     this.campaign = campaign;
-    this.free = new int[campaign.units().size()];
+    this.free = campaign.units().stream().mapToInt(PlanUnit::free).toArray();
+    campaign.away().forEach(a -> take(a.thing(), Math.max(0, a.from()), a.to()));
     this.charge = campaign.units().stream().mapToInt(PlanUnit::charge).toArray();
   }
 
@@ -42,33 +46,42 @@ final class Workday {
     PlanUnit unit = campaign.units().get(move.unit());
     Task task = unit.tasks().get(move.task());
     int now = charge[move.unit()];
-    int ready = free[move.unit()];
-    boolean moved = ready > 0;
+    int ready = Math.max(0, free[move.unit()]);
+    int rests = free[move.unit()];
     int wanted = Math.min(task.most(), Math.max(task.needs(), Math.max(now, move.charged())));
     if (wanted != now) {
       int to = ready + unit.minutes(now, wanted);
       String id = wanted > now ? Plan.CHARGE : Plan.DISCHARGE;
       if (to > ready) {
         steps.add(new Plan.Step(unit.name(), id, ready, to, now, wanted));
-        moved = true;
+        rests = to;
       }
       ready = to;
     }
-    int start = start(task, ready + (moved ? task.rest() : 0));
+    int start = start(task, Math.max(ready, rests + task.rest()));
     if (start < 0) {
       return false;
     }
     int end = start + task.minutes();
     steps.add(new Plan.Step(unit.name(), task.id(), start, end, wanted, task.after(wanted)));
-    task.uses()
-        .forEach(u -> taken.computeIfAbsent(u, k -> new ArrayList<>()).add(new int[] {start, end}));
+    task.uses().forEach(u -> take(u, start, end));
+    if (task.attended() > 0) {
+      take(PERSON, start, start + task.attended());
+    }
     free[move.unit()] = end;
     charge[move.unit()] = task.after(wanted);
     return true;
   }
 
-  /** The earliest minute from one on at which everything is there. */
+  private void take(String thing, int from, int to) {
+    taken.computeIfAbsent(thing, k -> new ArrayList<>()).add(new int[] {from, to});
+  }
+
+  /** The earliest minute from one on at which everything is there; −1 for none. */
   private int start(Task task, int from) {
+    if (task.pinned()) {
+      return from <= task.at() && free(task, task.at()) ? task.at() : -1;
+    }
     int at = from;
     while (true) {
       int there = campaign.attendedFrom(task, at);
@@ -79,6 +92,9 @@ final class Workday {
       for (String use : task.uses()) {
         clear = Math.max(clear, clear(use, clear, task.minutes()));
       }
+      if (task.attended() > 0) {
+        clear = Math.max(clear, clear(PERSON, clear, task.attended()));
+      }
       if (clear == there) {
         return there;
       }
@@ -86,10 +102,17 @@ final class Workday {
     }
   }
 
+  /** Whether everything is there at one minute. */
+  private boolean free(Task task, int at) {
+    return task.uses().stream().allMatch(u -> clear(u, at, task.minutes()) == at)
+        && (task.attended() == 0
+            || (campaign.attended(task, at) && clear(PERSON, at, task.attended()) == at));
+  }
+
   /** The earliest minute from one on at which one of a kind is free for so long. */
   private int clear(String use, int from, int minutes) {
     List<int[]> busy = taken.getOrDefault(use, List.of());
-    int many = campaign.shared().get(use);
+    int many = use.equals(PERSON) ? campaign.people() : campaign.shared().get(use);
     int at = from;
     while (true) {
       int most = 0;

@@ -202,6 +202,81 @@ public class PlannerTest {
     }
   }
 
+  /**
+   * The same while one unit is still busy, the meter is away for a while, one person attends one
+   * test at a time, and a test is pinned.
+   */
+  @Test
+  public void whatStandsAlreadyIsKept() {
+    SplittableRandom random = new SplittableRandom(31);
+    int pinned = 0;
+    for (int i = 0; i < 8; i++) {
+      Campaign plain = random(random, 2, i % 2 == 0 ? 2 : 3);
+      int from = 30 * random.nextInt(6);
+      List<PlanUnit> units = new ArrayList<>();
+      Plan.Step later = null;
+      for (PlanUnit u : plain.units()) {
+        int free = -10 + 15 * random.nextInt(4);
+        units.add(
+            new PlanUnit(
+                u.name(), u.charge(), u.chargeMinutes(), u.dischargeMinutes(), free, u.tasks()));
+      }
+      Campaign busy =
+          new Campaign(
+              units,
+              plain.present(),
+              plain.shared(),
+              List.of(new Campaign.Away("meter", from, from + 120)),
+              1);
+      Plan plan = plan(busy);
+      Plan brute = exhausted(busy);
+      assertTrue(plan.proven(), "case " + i);
+      assertEquals(plan.minutes(), brute.minutes(), "case " + i + "\n" + plan + "\n" + brute);
+      assertEquals(plan.charges(), brute.charges(), "case " + i + "\n" + plan + "\n" + brute);
+      for (Plan.Step s : plan.steps()) {
+        later = s.id().startsWith("t") ? s : later;
+      }
+      Campaign with = pinned(busy, later, later.from() + 40);
+      try {
+        Plan kept = plan(with);
+        Plan least = exhausted(with);
+        assertEquals(kept.minutes(), least.minutes(), "case " + i + "\n" + kept + "\n" + least);
+        pinned++;
+      } catch (IllegalArgumentException nobodyThere) {
+        assertTrue(exhausted(with) == null, "case " + i);
+      }
+    }
+    assertTrue(pinned >= 5, "pins that could be kept: " + pinned);
+  }
+
+  private static Campaign pinned(Campaign campaign, Plan.Step step, int minute) {
+    List<PlanUnit> units = new ArrayList<>();
+    for (PlanUnit u : campaign.units()) {
+      List<Task> tasks = new ArrayList<>();
+      for (Task t : u.tasks()) {
+        boolean it = u.name().equals(step.unit()) && t.id().equals(step.id());
+        tasks.add(
+            it
+                ? new Task(
+                    t.id(),
+                    t.least(),
+                    t.most(),
+                    t.leaves(),
+                    t.minutes(),
+                    t.attended(),
+                    t.uses(),
+                    t.rest(),
+                    minute)
+                : t);
+      }
+      units.add(
+          new PlanUnit(
+              u.name(), u.charge(), u.chargeMinutes(), u.dischargeMinutes(), u.free(), tasks));
+    }
+    return new Campaign(
+        units, campaign.present(), campaign.shared(), campaign.away(), campaign.people());
+  }
+
   /** Eight units of twelve tests: feasible, and never worse than the plain order of work. */
   @Test
   public void largeCampaignsAreFeasible() {

@@ -14,9 +14,18 @@ final class Replayed {
 
   static void check(Campaign campaign, Plan plan) {
     Map<String, List<int[]>> taken = new HashMap<>();
+    List<int[]> attended = new ArrayList<>();
+    campaign
+        .away()
+        .forEach(
+            a ->
+                taken
+                    .computeIfAbsent(a.thing(), k -> new ArrayList<>())
+                    .add(new int[] {Math.max(0, a.from()), a.to()}));
     for (PlanUnit unit : campaign.units()) {
       int charge = unit.charge();
-      int over = 0;
+      int over = Math.max(0, unit.free());
+      int rests = unit.free();
       List<String> done = new ArrayList<>();
       for (Plan.Step s : plan.steps().stream().filter(p -> p.unit().equals(unit.name())).toList()) {
         assertTrue(s.from() >= over, s + " begins before " + over);
@@ -35,7 +44,11 @@ final class Replayed {
           assertTrue(charge >= task.least() && charge <= task.most(), s + " needs another charge");
           assertTrue(
               task.leaves() >= 0 || charge >= -task.leaves(), s + " takes more than is there");
-          assertTrue(over == 0 || s.from() >= over + task.rest(), s + " has not rested");
+          assertTrue(s.from() >= rests + task.rest(), s + " has not rested");
+          assertTrue(!task.pinned() || s.from() == task.at(), s + " is not where it is pinned");
+          if (task.attended() > 0) {
+            attended.add(new int[] {s.from(), s.from() + task.attended()});
+          }
           assertTrue(campaign.attended(task, s.from()), s + " has nobody there");
           assertEquals(s.chargeTo(), task.leaves() >= 0 ? task.leaves() : charge + task.leaves());
           task.uses()
@@ -47,11 +60,16 @@ final class Replayed {
         }
         charge = s.chargeTo();
         over = s.to();
+        rests = s.to();
       }
       assertEquals(
           done.stream().sorted().toList(),
           unit.tasks().stream().map(Task::id).sorted().toList(),
           "no test is lost");
+    }
+    for (int[] a : attended) {
+      long together = attended.stream().filter(o -> o[0] <= a[0] && o[1] > a[0]).count();
+      assertTrue(together <= campaign.people(), together + " tests want somebody at " + a[0]);
     }
     taken.forEach(
         (thing, times) -> {
