@@ -12,13 +12,15 @@ import java.util.Map;
  * @param shared how many there are of each
  * @param away times one of them is not there, or taken by what runs already
  * @param people who can attend a test each at one time
+ * @param tended whether somebody has to be there to begin a charge or a run-down in between too
  */
 public record Campaign(
     List<PlanUnit> units,
     List<Window> present,
     Map<String, Integer> shared,
     List<Away> away,
-    int people) {
+    int people,
+    boolean tended) {
   /** For as many as it takes. */
   public static final int ENOUGH = Integer.MAX_VALUE;
 
@@ -47,7 +49,7 @@ public record Campaign(
 
   /** One in which everything is always there, and as many people as it takes. */
   public Campaign(List<PlanUnit> units, List<Window> present, Map<String, Integer> shared) {
-    this(units, present, shared, List.of(), ENOUGH);
+    this(units, present, shared, List.of(), ENOUGH, false);
   }
 
   /** The same with nothing pinned. */
@@ -67,7 +69,8 @@ public record Campaign(
         present,
         shared,
         away,
-        people);
+        people,
+        tended);
   }
 
   /** Windows that touch are one. */
@@ -115,6 +118,19 @@ public record Campaign(
   boolean attended(Task task, int start) {
     return task.attended() == 0
         || present.stream().anyMatch(w -> start >= w.from() && start + task.attended() <= w.to());
+  }
+
+  /** The next minute from one on at which a charge or a run-down may begin; −1 for none. */
+  int tendedFrom(int from) {
+    if (!tended) {
+      return from;
+    }
+    for (Window w : present) {
+      if (from < w.to()) {
+        return Math.max(from, w.from());
+      }
+    }
+    return -1;
   }
 
   /** The next minute from one on at which a task may begin for who is there; −1 for none. */

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.ToIntFunction;
+import java.util.stream.IntStream;
 import org.chocosolver.solver.Model;
 import org.chocosolver.solver.Solver;
 import org.chocosolver.solver.search.strategy.Search;
@@ -100,6 +101,7 @@ final class Solved {
     private final IntVar[] starts;
     private final IntVar[] ends;
     private final IntVar[] ofTask;
+    private final IntVar[] prepared;
     private final BoolVar[] charges;
 
     Row(Model model, Campaign campaign, PlanUnit unit, int horizon) {
@@ -116,6 +118,7 @@ final class Solved {
       starts = model.intVarArray(name + "start", n, 0, horizon);
       ends = model.intVarArray(name + "end", n, 0, horizon);
       charges = model.boolVarArray(name + "charge", n);
+      prepared = model.intVarArray(name + "prepared", n, Math.max(0, unit.free()), horizon);
       ofTask = new IntVar[n];
       for (int k = 0; k < n; k++) {
         ofTask[k] = start(model, campaign, unit.tasks().get(k), name + k, horizon);
@@ -123,7 +126,7 @@ final class Solved {
       model.allDifferent(which).post();
       int[] levels = levels();
       for (int p = 0; p < n; p++) {
-        place(model, p, levels, horizon);
+        place(model, campaign, p, levels, horizon);
       }
     }
 
@@ -184,7 +187,14 @@ final class Solved {
       return value;
     }
 
-    private void place(Model model, int p, int[] levels, int horizon) {
+    /** Minutes at which somebody can begin something. */
+    private static int[] tended(Campaign campaign, int horizon) {
+      return campaign.present().stream()
+          .flatMapToInt(w -> IntStream.range(w.from(), Math.min(w.to(), horizon + 1)))
+          .toArray();
+    }
+
+    private void place(Model model, Campaign campaign, int p, int[] levels, int horizon) {
       String name = unit.name() + " " + p + " ";
       IntVar least = looked(model, which[p], table(Task::needs), name + "least");
       IntVar most = looked(model, which[p], table(Task::most), name + "most");
@@ -205,39 +215,57 @@ final class Solved {
       for (int c = -Task.FULL; c <= Task.FULL; c++) {
         minutes[c + Task.FULL] = c == 0 ? 0 : c > 0 ? unit.minutes(0, c) : unit.minutes(-c, 0);
       }
-      IntVar prepared = model.intVar(name + "prepared", 0, Arrays.stream(minutes).max().orElse(0));
-      model.element(prepared, minutes, change, -Task.FULL).post();
+      IntVar preparing =
+          model.intVar(name + "preparing", 0, Arrays.stream(minutes).max().orElse(0));
+      model.element(preparing, minutes, change, -Task.FULL).post();
       int free = unit.free();
       IntVar rested =
           p > 0
               ? looked(model, which[p], table(Task::rest), name + "rest")
-              : looked(model, which[p], table(t -> t.rest() + Math.max(0, free)), name + "rested");
+              : looked(model, which[p], table(Task::rest), name + "rested");
       if (p == 0) {
         // What is not charged first has rested since its last thing ended.
         IntVar since =
-            looked(model, which[p], table(t -> Math.max(0, t.rest() + free)), name + "since");
+            looked(
+                model,
+                which[p],
+                table(t -> Math.max(0, t.rest() + free) - first()),
+                name + "since");
         BoolVar moved = model.arithm(change, "!=", 0).reify();
-        IntVar first = model.intVar(name + "first", 0, Math.max(rested.getUB(), since.getUB()));
+        IntVar first =
+            model.intVar(
+                name + "first",
+                Math.min(rested.getLB(), since.getLB()),
+                Math.max(rested.getUB(), since.getUB()));
         model.element(first, new IntVar[] {since, rested}, moved, 0).post();
         rested = first;
       }
       IntVar lasts = looked(model, which[p], table(Task::minutes), name + "lasts");
       model.arithm(ends[p], "=", starts[p], "+", lasts).post();
       IntVar ready = model.intVar(name + "ready", 0, horizon);
-      model
-          .sum(
-              p == 0
-                  ? new IntVar[] {prepared, rested}
-                  : new IntVar[] {ends[p - 1], prepared, rested},
-              "=",
-              ready)
-          .post();
+      if (campaign.tended()) {
+        if (p > 0) {
+          model.arithm(prepared[p], ">=", ends[p - 1]).post();
+        }
+        int[] there = tended(campaign, horizon);
+        model
+            .or(model.arithm(change, "=", 0).reify(), model.member(prepared[p], there).reify())
+            .post();
+      } else {
+        model.arithm(prepared[p], "=", p > 0 ? ends[p - 1] : model.intVar(first())).post();
+      }
+      // What only rests has begun to rest before somebody came to see to it.
+      model.sum(new IntVar[] {prepared[p], preparing, rested}, "=", ready).post();
       model.arithm(starts[p], ">=", ready).post();
       model.element(starts[p], ofTask, which[p], 0).post();
     }
 
+    /** The first minute at which anything can be done with it. */
+    private int first() {
+      return Math.max(0, unit.free());
+    }
+
     void into(List<Plan.Step> steps) {
-      int free = Math.max(0, unit.free());
       for (int p = 0; p < which.length; p++) {
         Task task = unit.tasks().get(which[p].getValue());
         int from = before[p].getValue();
@@ -248,8 +276,8 @@ final class Solved {
               new Plan.Step(
                   unit.name(),
                   to > from ? Plan.CHARGE : Plan.DISCHARGE,
-                  free,
-                  free + minutes,
+                  prepared[p].getValue(),
+                  prepared[p].getValue() + minutes,
                   from,
                   to));
         }
@@ -257,7 +285,6 @@ final class Solved {
         steps.add(
             new Plan.Step(
                 unit.name(), task.id(), start, start + task.minutes(), to, task.after(to)));
-        free = start + task.minutes();
       }
     }
   }
@@ -357,10 +384,13 @@ final class Solved {
     AbstractStrategy<?>[] search() {
       IntVar[] which = rows.stream().flatMap(r -> Arrays.stream(r.which)).toArray(IntVar[]::new);
       IntVar[] begins = rows.stream().flatMap(r -> Arrays.stream(r.begins)).toArray(IntVar[]::new);
+      IntVar[] prepared =
+          rows.stream().flatMap(r -> Arrays.stream(r.prepared)).toArray(IntVar[]::new);
       IntVar[] of = rows.stream().flatMap(r -> Arrays.stream(r.ofTask)).toArray(IntVar[]::new);
       return new AbstractStrategy<?>[] {
         Search.domOverWDegSearch(which),
         Search.inputOrderLBSearch(begins),
+        Search.inputOrderLBSearch(prepared),
         Search.minDomLBSearch(of)
       };
     }

@@ -50,6 +50,10 @@ final class Workday {
     int rests = free[move.unit()];
     int wanted = Math.min(task.most(), Math.max(task.needs(), Math.max(now, move.charged())));
     if (wanted != now) {
+      ready = campaign.tendedFrom(ready);
+      if (ready < 0) {
+        return false;
+      }
       int to = ready + unit.minutes(now, wanted);
       String id = wanted > now ? Plan.CHARGE : Plan.DISCHARGE;
       if (to > ready) {

@@ -227,7 +227,8 @@ public class PlannerTest {
               plain.present(),
               plain.shared(),
               List.of(new Campaign.Away("meter", from, from + 120)),
-              1);
+              1,
+              i % 4 < 2);
       Plan plan = plan(busy);
       Plan brute = exhausted(busy);
       assertTrue(plan.proven(), "case " + i);
@@ -274,7 +275,12 @@ public class PlannerTest {
               u.name(), u.charge(), u.chargeMinutes(), u.dischargeMinutes(), u.free(), tasks));
     }
     return new Campaign(
-        units, campaign.present(), campaign.shared(), campaign.away(), campaign.people());
+        units,
+        campaign.present(),
+        campaign.shared(),
+        campaign.away(),
+        campaign.people(),
+        campaign.tended());
   }
 
   /** Eight units of twelve tests: feasible, and never worse than the plain order of work. */

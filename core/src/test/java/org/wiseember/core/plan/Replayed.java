@@ -33,6 +33,11 @@ final class Replayed {
         if (s.id().equals(Plan.CHARGE) || s.id().equals(Plan.DISCHARGE)) {
           double whole =
               s.id().equals(Plan.CHARGE) ? unit.chargeMinutes() : unit.dischargeMinutes();
+          assertTrue(
+              !campaign.tended()
+                  || campaign.present().stream()
+                      .anyMatch(w -> s.from() >= w.from() && s.from() < w.to()),
+              s + " has nobody to begin it");
           double needed = Math.abs(s.chargeTo() - s.chargeFrom()) / 1000.0 * whole;
           assertTrue(s.to() - s.from() >= needed - 1e-6, s + " is too short");
           assertEquals(s.chargeTo() > s.chargeFrom(), s.id().equals(Plan.CHARGE));

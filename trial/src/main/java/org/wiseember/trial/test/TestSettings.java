@@ -89,4 +89,9 @@ public interface TestSettings {
   default double chartWatts() {
     return watts();
   }
+
+  /** What it needs of the unit and of the bench, so that it can be planned. */
+  default Needs needs(UnitTimes unit) {
+    return Needs.some(unit.percent(watts() / 2), 0.5, Thing.LOADS, Thing.AC_METER);
+  }
 }

@@ -27,9 +27,12 @@ import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.Leads;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /**
  * From empty until it takes no more.
@@ -49,6 +52,15 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
   private static final double CAR_AMPS = 10;
   private static final double CAR_VOLTS = 12;
   private static final double MAINS_WATTS = 1000;
+
+  /** Of their plates panels bring about so much over a day of trying. */
+  private static final double OF_PLATE = 0.6;
+
+  private static final double BESIDE_WATTS = 200;
+
+  /** What goes in over what comes out again. */
+  private static final double BOTH_WAYS = 1.2;
+
   private static final double SECOND_BATTERY_VOLTS = 20;
   private static final double USB_VOLTS = 20;
   private static final double USB_AMPS = 5;
@@ -226,5 +238,44 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
         new LiveTile(
             "Display says", "%", m -> m.reading(Channel.DISPLAY_CHARGE, 0, "by the unit itself")),
         LiveTile.CLOCK);
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    Thing[] things =
+        setting.sources().stream()
+            .flatMap(s -> things(s).stream())
+            .distinct()
+            .toArray(Thing[]::new);
+    return Needs.filling(hours(unit), things);
+  }
+
+  /** What fills it an hour adds up over the sources. */
+  private double hours(UnitTimes unit) {
+    boolean wall = setting.sources().stream().anyMatch(s -> s.inlet() == Inlet.WALL);
+    double watts = setting.sources().stream().mapToDouble(this::supposedWatts).sum();
+    return 1 / ((wall ? 1 / unit.fillHours() : 0) + watts / (BOTH_WAYS * unit.wattHours()));
+  }
+
+  /** What a source beside the wall usually brings, W; common practice, no published source. */
+  private double supposedWatts(ChargeSource source) {
+    return switch (source) {
+      case CAR -> CAR_AMPS * CAR_VOLTS;
+      case SOLAR ->
+          setting.panels().map(p -> OF_PLATE * p.panels() * p.panel().watts()).orElse(100.0);
+      case BATTERY, SUPPLY -> BESIDE_WATTS;
+      case USB_C -> setting.usbWatts();
+      case TWO_USB_C -> 2 * setting.usbWatts();
+      case WALL, GENERATOR -> 0;
+    };
+  }
+
+  private static List<Thing> things(ChargeSource source) {
+    return switch (source) {
+      case WALL, GENERATOR -> List.of(Thing.MAINS, Thing.AC_METER);
+      case SOLAR -> List.of(Thing.PANELS, Thing.DC_METER);
+      case CAR, BATTERY, SUPPLY -> List.of(Thing.SUPPLY, Thing.DC_METER);
+      case USB_C, TWO_USB_C -> List.of(Thing.USB_TESTER);
+    };
   }
 }

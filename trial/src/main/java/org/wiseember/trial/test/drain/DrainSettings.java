@@ -19,10 +19,13 @@ import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.Leads;
 import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /**
  * One load until the output drops out.
@@ -200,5 +203,11 @@ public record DrainSettings(boolean direct, double watts, double volts, String r
     double volts = kept.volts() > 0 ? kept.volts() : direct ? FromLabel.PORT_VOLTS : 0;
     return new DrainSettings(
         direct, kept.loads().isEmpty() ? kept.loadWatts() : kept.loads().get(0), volts, "");
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.emptying(
+        unit.hours(watts) + 0.1, Thing.LOADS, direct ? Thing.DC_METER : Thing.AC_METER);
   }
 }

@@ -16,8 +16,11 @@ import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.Kept;
 import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /**
  * Loads from light to heavy.
@@ -136,5 +139,12 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
     return new LiveTile.Now(
         Figures.fixed(celsius - m.frame().value(Channel.ROOM_TEMPERATURE), 1),
         Figures.fixed(celsius, 1) + "\u00a0°C");
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.some(unit.percent(watts() * 0.9), 1.2, Thing.LOADS, Thing.AC_METER)
+        .attended(0.4)
+        .rested();
   }
 }

@@ -14,9 +14,12 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /** Nothing plugged in, every way the outputs can be switched. */
 public record IdleSettings(double volts, String reason) implements TestSettings {
@@ -110,5 +113,10 @@ public record IdleSettings(double volts, String reason) implements TestSettings 
                 new LiveTile.Now(
                     Figures.fixed(m.displayCharge(), 0),
                     Figures.plain(m.view().deliveredWattHours()) + " Wh drawn so far")));
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.some(2, 0.75, Thing.DC_METER).attended(0.4).rested();
   }
 }

@@ -14,7 +14,9 @@ import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.HandOnlySettings;
 import org.wiseember.trial.test.HandRecord;
 import org.wiseember.trial.test.Known;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.UnitTimes;
 
 /** Every point of the inspection, one after the other. */
 public record InspectionSettings(double volts, String reason) implements HandOnlySettings {
@@ -85,5 +87,10 @@ public record InspectionSettings(double volts, String reason) implements HandOnl
   @Override
   public String ends(boolean byHand) {
     return "Yes, half or no at each point, with a note and a photo where it helps.";
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.looking(0.3);
   }
 }

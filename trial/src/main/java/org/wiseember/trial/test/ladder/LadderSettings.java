@@ -14,8 +14,11 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.LiveMoment;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /** The steps of a ladder, W. */
 public record LadderSettings(List<Double> loads, double volts, String reason)
@@ -115,5 +118,16 @@ public record LadderSettings(List<Double> loads, double volts, String reason)
         ? new LiveTile.Now(
             Figures.fixed(100 * ac / dc, 1), "of this moment; figures wait until it settles")
         : new LiveTile.Now("–", "no load");
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.some(
+            unit.percent(loads.stream().mapToDouble(w -> w).sum() * 0.2),
+            0.1 + 0.2 * loads.size(),
+            Thing.LOADS,
+            Thing.AC_METER,
+            Thing.DC_METER)
+        .rested();
   }
 }

@@ -10,7 +10,10 @@ import org.wiseember.core.wiring.Connector;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.HandOnlySettings;
 import org.wiseember.trial.test.Leads;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /** Two units and the load between them. */
 public record LegsSettings(String reason) implements HandOnlySettings {
@@ -77,5 +80,10 @@ public record LegsSettings(String reason) implements HandOnlySettings {
   @Override
   public String ends(boolean byHand) {
     return "Do what is asked, type what you read, then go on.";
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.some(5, 0.5, Thing.LOADS, Thing.AC_METER);
   }
 }

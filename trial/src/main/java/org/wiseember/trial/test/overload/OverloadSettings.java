@@ -24,9 +24,12 @@ import org.wiseember.trial.test.HandRecord;
 import org.wiseember.trial.test.Kept;
 import org.wiseember.trial.test.Known;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 import org.wiseember.workbook.RunSettings;
 
 /**
@@ -243,5 +246,10 @@ public record OverloadSettings(
         LiveTile.OUTLET_VOLTS,
         LiveTile.CASE,
         LiveTile.count("Load", OverloadHolds.class, h -> h.begun() + " of " + h.inAll()));
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.some(unit.percent(watts() * 0.3), 0.6, Thing.LOADS, Thing.AC_METER).rested();
   }
 }

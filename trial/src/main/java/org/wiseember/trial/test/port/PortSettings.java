@@ -14,9 +14,12 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.Leads;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /** Currents of a 12 V port, A, light to heavy. */
 public record PortSettings(List<Double> loads, double volts, String reason)
@@ -111,5 +114,10 @@ public record PortSettings(List<Double> loads, double volts, String reason)
   @Override
   public List<LiveTile> tiles() {
     return List.of(LiveTile.PORT, LiveTile.PORT_AMPS, LiveTile.PORT_VOLTS, LiveTile.CLOCK);
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.some(2, 0.4, Thing.LOADS, Thing.DC_METER);
   }
 }

@@ -12,7 +12,10 @@ import org.wiseember.trial.test.HandOnlySettings;
 import org.wiseember.trial.test.HandRecord;
 import org.wiseember.trial.test.Known;
 import org.wiseember.trial.test.Leads;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /** Ordinary loads one after the other, each done several times. */
 public record RealLoadSettings(RealLoads doing, double volts, String reason)
@@ -111,5 +114,10 @@ public record RealLoadSettings(RealLoads doing, double volts, String reason)
   @Override
   public String ends(boolean byHand) {
     return "Press each time one is done; it ends after the last of them was read.";
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.some(20, 0.6, Thing.AC_METER);
   }
 }

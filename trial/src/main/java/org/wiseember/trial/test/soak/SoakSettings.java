@@ -14,8 +14,11 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /**
  * The small load.
@@ -128,5 +131,12 @@ public record SoakSettings(List<Double> loads, SoakLoad load, double volts, Stri
   @Override
   public List<LiveTile> tiles() {
     return List.of(LiveTile.SOCKET, LiveTile.OUTLET_VOLTS, LiveTile.CASE, LiveTile.clock("On for"));
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    double hours = Math.max(0.5, load.hours());
+    return Needs.some(unit.percent(load.watts() * hours), hours, Thing.LOADS)
+        .attended(Math.min(1, 0.2 / hours));
   }
 }

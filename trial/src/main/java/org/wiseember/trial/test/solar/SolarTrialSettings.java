@@ -20,7 +20,10 @@ import org.wiseember.trial.test.HandRecord;
 import org.wiseember.trial.test.Known;
 import org.wiseember.trial.test.LabelInputs;
 import org.wiseember.trial.test.Leads;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 import org.wiseember.workbook.KeptReading;
 
 /**
@@ -183,5 +186,11 @@ public record SolarTrialSettings(Arrangements arrangements, double mostVolts, St
   @Override
   public String ends(boolean byHand) {
     return "Each arrangement is plugged in, read and taken off; it ends after the last.";
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.looking(0.2 + 0.15 * arrangements.lines().size(), Thing.PANELS, Thing.DC_METER)
+        .from(0, 60);
   }
 }

@@ -20,9 +20,12 @@ import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.Kept;
 import org.wiseember.trial.test.Leads;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.RigCable;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /**
  * The motor that is started.
@@ -189,5 +192,10 @@ public record StartsSettings(Optional<Nameplate> motor, double volts, String rea
         LiveTile.OUTLET_VOLTS,
         LiveTile.CASE,
         LiveTile.count("Try", MotorStarts.class, s -> s.attempt() + " of " + s.tries()));
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.some(5, 0.5, Thing.LOADS, Thing.SCOPE);
   }
 }

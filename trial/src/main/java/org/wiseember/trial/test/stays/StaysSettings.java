@@ -11,8 +11,11 @@ import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.hand.Press;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /**
  * A lamp and a computer at the outlet, and how often the wall plug is pulled.
@@ -105,5 +108,10 @@ public record StaysSettings(double load, int pulls, double volts, String reason)
   @Override
   public List<LiveTile> tiles() {
     return List.of(LiveTile.SOCKET, LiveTile.OUTLET_VOLTS, LiveTile.FROM_WALL, LiveTile.CLOCK);
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.some(2, 0.3, Thing.LOADS, Thing.MAINS);
   }
 }

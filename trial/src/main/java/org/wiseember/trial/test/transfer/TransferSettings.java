@@ -11,8 +11,11 @@ import org.wiseember.core.hand.Press;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.FromLabel;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.SimulatedRig;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /** A light load and a heavy one behind the mains. */
 public record TransferSettings(List<Double> loads, double volts, String reason)
@@ -90,5 +93,10 @@ public record TransferSettings(List<Double> loads, double volts, String reason)
   @Override
   public List<LiveTile> tiles() {
     return List.of(LiveTile.SOCKET, LiveTile.OUTLET_VOLTS, LiveTile.FROM_WALL, LiveTile.CLOCK);
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.some(3, 0.5, Thing.LOADS, Thing.MAINS, Thing.SCOPE);
   }
 }

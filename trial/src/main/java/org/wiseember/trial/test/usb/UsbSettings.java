@@ -13,7 +13,10 @@ import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.test.HandOnlySettings;
 import org.wiseember.trial.test.Kept;
 import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.RigCable;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 
 /**
  * What USB is asked, and with what.
@@ -150,5 +153,10 @@ public record UsbSettings(UsbTester tester, UsbUse use, String reason) implement
   @Override
   public List<LiveTile> tiles() {
     return List.of(LiveTile.PORT, LiveTile.PORT_AMPS, LiveTile.PORT_VOLTS, LiveTile.CLOCK);
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.some(3, 0.5, Thing.USB_TESTER);
   }
 }

@@ -8,7 +8,10 @@ import org.wiseember.core.hand.Press;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.test.Needs;
 import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.test.UnitTimes;
 import org.wiseember.workbook.Event;
 
 /** Loads a wave is captured at, W. */
@@ -90,5 +93,14 @@ public record WaveSettings(List<Double> loads, double volts, String reason)
     return byHand
         ? "Read the meter at every load; a capture is added in Evidence."
         : "The mains first, then a capture at every load once it has settled.";
+  }
+
+  @Override
+  public Needs needs(UnitTimes unit) {
+    return Needs.some(
+        unit.percent(loads.stream().mapToDouble(w -> w).sum() * 0.05),
+        0.6,
+        Thing.LOADS,
+        Thing.SCOPE);
   }
 }

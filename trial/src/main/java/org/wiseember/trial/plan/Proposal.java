@@ -1,0 +1,101 @@
+package org.wiseember.trial.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.wiseember.core.label.Label;
+import org.wiseember.core.verdict.Standing;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.test.UnitTimes;
+import org.wiseember.trial.verdict.Judged;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.plan.CampaignNotes;
+
+/**
+ * What a unit's claims still want: each that is not tested, or too close to call, names the first
+ * test that can answer it.
+ *
+ * @param wanted tests to plan, those that cost least of somebody's time first
+ * @param left tests that are not in it, in the order of work, with why
+ */
+public record Proposal(List<Wanted> wanted, List<Left> left) {
+  /**
+   * A test that is not in the plan.
+   *
+   * @param why one sentence
+   * @param possible whether it can be added
+   */
+  public record Left(TestType type, String why, boolean possible) {}
+
+  public Proposal {
+    wanted = List.copyOf(wanted);
+    left = List.copyOf(left);
+  }
+
+  /** Of a unit, as its claims stand and as somebody chose. */
+  public static Proposal of(Judgement unit, OnHand onHand, CampaignNotes notes) {
+    Label label = unit.unit().label();
+    UnitTimes times = UnitTimes.of(unit);
+    Map<TestType, List<Judged>> asked = asked(unit, onHand);
+    List<Wanted> wanted = new ArrayList<>();
+    List<Left> left = new ArrayList<>();
+    for (TestType type : AllTests.list()) {
+      List<Judged> claims = asked.getOrDefault(type, List.of());
+      Optional<CampaignNotes.Choice> choice = notes.choice(unit.unit().id(), type.key());
+      Optional<TestPlan> plan = AllTests.plan(type, label, onHand);
+      if (plan.isEmpty()) {
+        left.add(new Left(type, type.missing(label, onHand), false));
+      } else if (choice.filter(c -> c != CampaignNotes.Choice.ADDED).isPresent()) {
+        boolean elsewhere = choice.get() == CampaignNotes.Choice.ELSEWHERE;
+        left.add(new Left(type, elsewhere ? "It is done elsewhere." : "You left it out.", true));
+      } else if (!claims.isEmpty() || choice.isPresent()) {
+        wanted.add(
+            new Wanted(
+                plan.get(),
+                plan.get().settings().needs(times),
+                claims.stream().map(c -> c.claim().subject().words().toLowerCase(java.util.Locale.ROOT)).distinct().toList(),
+                !claims.isEmpty() && claims.stream().noneMatch(Proposal::untested)));
+      } else {
+        left.add(new Left(type, why(unit, type), true));
+      }
+    }
+    wanted.sort(
+        Comparator.comparingDouble(Wanted::attendedHours)
+            .thenComparingDouble(w -> w.needs().hours()));
+    return new Proposal(wanted, left);
+  }
+
+  private static String why(Judgement unit, TestType type) {
+    return unit.runs().stream().anyMatch(r -> !r.aside() && r.type().equals(type))
+        ? "It was made, and nothing it answers is open."
+        : "No open claim waits for it.";
+  }
+
+  private static Map<TestType, List<Judged>> asked(Judgement unit, OnHand onHand) {
+    Map<TestType, List<Judged>> asked = new LinkedHashMap<>();
+    for (Judged line : unit.lines()) {
+      if (untested(line) || close(line)) {
+        AllTests.answering(line.claim().subject()).stream()
+            .filter(t -> !t.onlyOnceMade())
+            .filter(t -> t.settings(unit.unit().label(), onHand).isPresent())
+            .findFirst()
+            .ifPresent(t -> asked.computeIfAbsent(t, k -> new ArrayList<>()).add(line));
+      }
+    }
+    return asked;
+  }
+
+  private static boolean untested(Judged line) {
+    return line.verdict().map(v -> v.standing() == Standing.NOT_TESTED).orElse(true);
+  }
+
+  private static boolean close(Judged line) {
+    return line.verdict().filter(v -> v.standing() == Standing.TOO_CLOSE).isPresent();
+  }
+}

@@ -1,0 +1,146 @@
+package org.wiseember.workbook.plan;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.BiFunction;
+import org.wiseember.workbook.WorkbookException;
+
+/** Notes of a campaign as JSON; see docs/formats.md. */
+public final class CampaignNotesJson {
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private CampaignNotesJson() {}
+
+  /** As it is kept. */
+  public static String write(CampaignNotes notes) {
+    ObjectNode root = JSON.createObjectNode();
+    ArrayNode units = root.putArray("units");
+    notes.units().forEach(units::add);
+    ArrayNode present = root.putArray("present");
+    notes
+        .present()
+        .forEach(
+            p ->
+                present
+                    .addObject()
+                    .put("from", p.from().toString())
+                    .put("to", p.to().toString()));
+    ObjectNode choices = root.putObject("choices");
+    notes
+        .choices()
+        .forEach(
+            (unit, own) -> {
+              ObjectNode node = choices.putObject(String.valueOf(unit));
+              own.forEach((test, c) -> node.put(test, c.name().toLowerCase(Locale.ROOT)));
+            });
+    ObjectNode pins = root.putObject("pins");
+    notes
+        .pins()
+        .forEach(
+            (unit, own) -> {
+              ObjectNode node = pins.putObject(String.valueOf(unit));
+              own.forEach((test, at) -> node.put(test, at.toString()));
+            });
+    ArrayNode away = root.putArray("away");
+    notes
+        .away()
+        .forEach(
+            a ->
+                away.addObject()
+                    .put("thing", a.thing())
+                    .put("from", a.from().toString())
+                    .put("to", a.to().toString()));
+    ObjectNode charges = root.putObject("charges");
+    notes
+        .charges()
+        .forEach(
+            (unit, c) ->
+                charges
+                    .putObject(String.valueOf(unit))
+                    .put("percent", c.percent())
+                    .put("at", c.at().toString()));
+    return root.toString();
+  }
+
+  /**
+   * Reads what was kept.
+   *
+   * @throws WorkbookException where it makes no sense
+   */
+  public static CampaignNotes read(String json) {
+    if (json.isBlank()) {
+      return CampaignNotes.USUAL;
+    }
+    try {
+      return read(JSON.readTree(json));
+    } catch (JsonProcessingException | DateTimeException | IllegalArgumentException damaged) {
+      throw new WorkbookException(
+          "The notes of the plan kept in the workbook cannot be read.", damaged);
+    }
+  }
+
+  private static CampaignNotes read(JsonNode root) {
+    List<Long> units = new ArrayList<>();
+    root.path("units").forEach(n -> units.add(n.asLong()));
+    List<CampaignNotes.Present> present = new ArrayList<>();
+    for (JsonNode p : root.path("present")) {
+      present.add(
+          new CampaignNotes.Present(
+              LocalTime.parse(p.path("from").asText()), LocalTime.parse(p.path("to").asText())));
+    }
+    List<CampaignNotes.Away> away = new ArrayList<>();
+    for (JsonNode a : root.path("away")) {
+      away.add(
+          new CampaignNotes.Away(
+              a.path("thing").asText(),
+              Instant.parse(a.path("from").asText()),
+              Instant.parse(a.path("to").asText())));
+    }
+    Map<Long, CampaignNotes.Charge> charges = new LinkedHashMap<>();
+    root.path("charges")
+        .properties()
+        .forEach(
+            e ->
+                charges.put(
+                    Long.valueOf(e.getKey()),
+                    new CampaignNotes.Charge(
+                        Math.max(0, Math.min(100, e.getValue().path("percent").asDouble())),
+                        Instant.parse(e.getValue().path("at").asText()))));
+    return new CampaignNotes(
+        units,
+        present,
+        byTest(
+            root.path("choices"),
+            (test, node) ->
+                CampaignNotes.Choice.valueOf(node.asText().toUpperCase(Locale.ROOT))),
+        byTest(root.path("pins"), (test, node) -> Instant.parse(node.asText())),
+        away,
+        charges);
+  }
+
+  private static <V> Map<Long, Map<String, V>> byTest(
+      JsonNode root, BiFunction<String, JsonNode, V> read) {
+    Map<Long, Map<String, V>> all = new LinkedHashMap<>();
+    root.properties()
+        .forEach(
+            e -> {
+              Map<String, V> own = new LinkedHashMap<>();
+              e.getValue()
+                  .properties()
+                  .forEach(t -> own.put(t.getKey(), read.apply(t.getKey(), t.getValue())));
+              all.put(Long.valueOf(e.getKey()), own);
+            });
+    return all;
+  }
+}
