@@ -82,7 +82,7 @@ final class PlanCommand implements Callable<Integer> {
       steps
           .addObject()
           .put("unit", s.unit())
-          .put("id", s.id())
+          .put("id", s.words())
           .put("from", s.from() / HOUR)
           .put("to", s.to() / HOUR)
           .put("chargeFrom", s.chargeFrom() / TENTHS)
@@ -123,7 +123,7 @@ final class PlanCommand implements Callable<Integer> {
                           + " to "
                           + clock(s.to())
                           + "  "
-                          + s.id()
+                          + s.words()
                           + ", "
                           + Figures.plain(s.chargeFrom() / TENTHS)
                           + " → "

@@ -12,6 +12,8 @@ import java.util.Optional;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.workbook.disk.Scratch;
 import org.wiseember.workbook.disk.WholeFile;
+import org.wiseember.workbook.plan.CampaignNotes;
+import org.wiseember.workbook.plan.CampaignNotesJson;
 
 /**
  * An open workbook. One program writes it; a second opening reads only and says who writes. Safe
@@ -338,6 +340,15 @@ public final class Workbook implements AutoCloseable {
 
   public void lineUpNotes(LineUpNotes notes) {
     about("line_up", LineUpJson.write(notes));
+  }
+
+  /** What was noted for the plan; the usual where nothing was. */
+  public CampaignNotes campaignNotes() {
+    return CampaignNotesJson.read(about("campaign"));
+  }
+
+  public void campaignNotes(CampaignNotes notes) {
+    about("campaign", CampaignNotesJson.write(notes));
   }
 
   private String about(String key) {

@@ -53,7 +53,7 @@ public record Campaign(
   }
 
   /** The same with nothing pinned. */
-  Campaign unpinned() {
+  public Campaign unpinned() {
     return new Campaign(
         units.stream()
             .map(

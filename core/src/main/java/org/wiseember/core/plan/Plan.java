@@ -10,11 +10,11 @@ import java.util.List;
  * @param proven whether no shorter one exists, with no fewer charges
  */
 public record Plan(List<Step> steps, boolean proven) {
-  /** A charge put in between, with no test. */
-  public static final String CHARGE = "charge";
+  /** A charge put in between, with no test; no test can be called so. */
+  public static final String CHARGE = "\u0001charge";
 
   /** Run down on purpose. */
-  public static final String DISCHARGE = "discharge";
+  public static final String DISCHARGE = "\u0001discharge";
 
   /**
    * A test, a charge or a run-down.
@@ -24,7 +24,17 @@ public record Plan(List<Step> steps, boolean proven) {
    * @param chargeFrom tenths of a percent
    * @param chargeTo tenths of a percent
    */
-  public record Step(String unit, String id, int from, int to, int chargeFrom, int chargeTo) {}
+  public record Step(String unit, String id, int from, int to, int chargeFrom, int chargeTo) {
+    /** Whether it is a test, and nothing put in between. */
+    public boolean test() {
+      return !id.equals(CHARGE) && !id.equals(DISCHARGE);
+    }
+
+    /** As files and people spell it: {@code charge}, {@code ac-drain}. */
+    public String words() {
+      return test() ? id : id.substring(1);
+    }
+  }
 
   public Plan {
     steps =
@@ -48,10 +58,7 @@ public record Plan(List<Step> steps, boolean proven) {
 
   /** The sum of the starts of all tests, min. */
   public long starts() {
-    return steps.stream()
-        .filter(s -> !s.id().equals(CHARGE) && !s.id().equals(DISCHARGE))
-        .mapToLong(Step::from)
-        .sum();
+    return steps.stream().filter(Step::test).mapToLong(Step::from).sum();
   }
 
   /** Whether this is better than another: shorter, then fewer charges, then earlier. */

@@ -10,12 +10,15 @@ import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.AllTests;
+import org.wiseember.trial.plan.Tide;
+import org.wiseember.trial.plan.TideStep;
+import org.wiseember.trial.plan.TideTimes;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judgement;
 
 /**
- * Which test comes next in the order of work: the first that answers a claim nobody has tested yet.
- * The others are one press away.
+ * Which test comes next: by the plan where there is one, else the first in the order of work that
+ * answers a claim nobody has tested yet. The others are one press away.
  */
 final class NextTest extends HBox {
   private final Desk desk;
@@ -42,11 +45,26 @@ final class NextTest extends HBox {
     desk.chosen().addListener((o, was, is) -> show());
     desk.bench().test().addListener((o, was, is) -> show());
     desk.bench().onHand().addListener((o, was, is) -> show());
+    desk.planWork().tide().addListener((o, was, is) -> show());
     show();
+  }
+
+  /** What the plan says of the unit that is looked at. */
+  private Optional<TideStep> planned() {
+    Judgement judgement = desk.chosen().get();
+    Tide tide = desk.planWork().tide().get();
+    return judgement == null || tide == null
+        ? Optional.empty()
+        : tide.nextTest(judgement.unit().id());
   }
 
   private Optional<TestType> next() {
     Judgement judgement = desk.chosen().get();
+    Optional<TestType> planned = planned().flatMap(TideStep::wanted).map(w -> w.plan().type());
+    return planned.isPresent() ? planned : inOrder(judgement);
+  }
+
+  private Optional<TestType> inOrder(Judgement judgement) {
     return judgement == null
         ? Optional.empty()
         : AllTests.list().stream()
@@ -65,6 +83,17 @@ final class NextTest extends HBox {
             .anyMatch(l -> l.verdict().map(v -> v.standing() == Standing.NOT_TESTED).orElse(true));
   }
 
+  private String where() {
+    TideTimes times = desk.planWork().times();
+    Tide tide = desk.planWork().tide().get();
+    return planned()
+        .map(
+            s ->
+                "in your plan, "
+                    + (s.from().isAfter(tide.now()) ? "at " + times.words(s.from()) : "now"))
+        .orElse("in the order of work");
+  }
+
   private void show() {
     Optional<TestType> next = next();
     TestType chosen = desk.bench().test().get();
@@ -73,8 +102,8 @@ final class NextTest extends HBox {
         next.isEmpty()
             ? chosen.words() + ". Every test its label asks for has been made"
             : isNext
-                ? chosen.words() + ", next in the order of work"
-                : chosen.words() + ". Next in the order of work: " + next.get().words());
+                ? chosen.words() + ", next " + where()
+                : chosen.words() + ". Next " + where() + ": " + next.get().words());
     Words.shown(take, next.isPresent() && !isNext);
   }
 }

@@ -3,11 +3,15 @@ package org.wiseember.desktop.frame;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.animation.Animation;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.shape.Circle;
+import javafx.util.Duration;
 import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.bench.run.RunView;
@@ -27,6 +31,8 @@ public final class FootBar extends HBox {
   private final HBox meters = new HBox();
   private final List<Meter> shown = new ArrayList<>();
   private final Label state = Words.line("foot-state", "");
+  private final Label reminder = Words.line("foot-state", "");
+  private final Timeline minute;
   private final Button stop = new Button("Stop the test");
   private final ChangeListener<RunView> watch = (o, was, is) -> show(is);
 
@@ -97,7 +103,14 @@ public final class FootBar extends HBox {
     stop.setId("foot-stop");
     stop.setMinWidth(USE_PREF_SIZE);
     stop.setOnAction(e -> desk.bench().stopRun());
-    getChildren().addAll(meters, stop, units, text, look, state);
+    reminder.setId("foot-reminder");
+    reminder.getStyleClass().add("foot-reminder");
+    getChildren().addAll(meters, stop, reminder, units, text, look, state);
+    minute = new Timeline(new KeyFrame(Duration.minutes(1), e -> minutePassed()));
+    minute.setCycleCount(Animation.INDEFINITE);
+    minute.play();
+    desk.planWork().tide().addListener((o, was, is) -> remind());
+    remind();
     desk.bench()
         .live()
         .addListener(
@@ -116,6 +129,17 @@ public final class FootBar extends HBox {
     desk.shelf().addListener((javafx.beans.Observable o) -> showState());
     meters.widthProperty().addListener((o, was, is) -> fit());
     showState();
+  }
+
+  private void minutePassed() {
+    desk.planWork().tick();
+    remind();
+  }
+
+  /** What the plan wants somebody for soon. */
+  private void remind() {
+    reminder.setText(desk.planWork().reminder());
+    Words.shown(reminder, !reminder.getText().isEmpty());
   }
 
   private void build(List<Instrument> instruments) {

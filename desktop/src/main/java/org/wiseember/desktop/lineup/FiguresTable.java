@@ -15,6 +15,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import org.wiseember.core.lineup.Measure;
 import org.wiseember.desktop.look.ArrowCells;
+import org.wiseember.desktop.look.MarkNode;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.look.UnitMark;

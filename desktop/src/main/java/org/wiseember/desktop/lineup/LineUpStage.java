@@ -34,6 +34,7 @@ import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
+import org.wiseember.desktop.look.MarkNode;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.LineUpWork;

@@ -13,6 +13,7 @@ import org.wiseember.core.lineup.Measure;
 import org.wiseember.core.lineup.MustHave;
 import org.wiseember.core.runtime.Endured;
 import org.wiseember.desktop.look.ArrowCells;
+import org.wiseember.desktop.look.MarkNode;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.look.UnitMark;

@@ -1,12 +1,15 @@
 package org.wiseember.desktop.look;
 
 import java.awt.geom.Rectangle2D;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.function.Supplier;
 import javafx.scene.AccessibleRole;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.layout.Region;
 import org.jfree.chart.ChartRenderingInfo;
 import org.jfree.chart.JFreeChart;
+import org.jfree.chart.plot.PlotRenderingInfo;
 import org.jfree.fx.FXGraphics2D;
 
 /** A chart that fills its room. It is drawn anew only when the chart or the room changes. */
@@ -15,6 +18,7 @@ public final class ChartPane extends Region {
   private Supplier<JFreeChart> maker;
   private JFreeChart chart;
   private Rectangle2D dataArea = new Rectangle2D.Double();
+  private List<Rectangle2D> parts = List.of();
   private Runnable drawn = () -> {};
 
   /**
@@ -46,6 +50,11 @@ public final class ChartPane extends Region {
     return dataArea;
   }
 
+  /** The same of each chart of several one above the other; empty for a single one. */
+  public List<Rectangle2D> parts() {
+    return parts;
+  }
+
   /** The chart on show, for tests of what is written in it; null while there is none. */
   public JFreeChart chart() {
     return chart;
@@ -73,13 +82,21 @@ public final class ChartPane extends Region {
     }
     ChartRenderingInfo info = new ChartRenderingInfo();
     chart.draw(new FXGraphics2D(graphics), new Rectangle2D.Double(0, 0, width, height), null, info);
-    Rectangle2D inside = info.getPlotInfo().getDataArea();
-    dataArea =
-        new Rectangle2D.Double(
-            inside.getX() + snappedLeftInset(),
-            inside.getY() + snappedTopInset(),
-            inside.getWidth(),
-            inside.getHeight());
+    PlotRenderingInfo all = info.getPlotInfo();
+    dataArea = inPane(all.getDataArea());
+    List<Rectangle2D> each = new ArrayList<>();
+    for (int i = 0; i < all.getSubplotCount(); i++) {
+      each.add(inPane(all.getSubplotInfo(i).getDataArea()));
+    }
+    parts = List.copyOf(each);
     drawn.run();
+  }
+
+  private Rectangle2D inPane(Rectangle2D inside) {
+    return new Rectangle2D.Double(
+        inside.getX() + snappedLeftInset(),
+        inside.getY() + snappedTopInset(),
+        inside.getWidth(),
+        inside.getHeight());
   }
 }

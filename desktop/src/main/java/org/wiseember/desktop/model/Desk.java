@@ -50,6 +50,7 @@ import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
 import org.wiseember.workbook.disk.WholeFile;
+import org.wiseember.workbook.plan.CampaignNotes;
 
 /**
  * What is on the desk: the open workbook, the chosen unit and stage, how its label stands, the run
@@ -88,6 +89,7 @@ public final class Desk {
   private final BesideWork beside;
   private final DayWork dayWork;
   private final LineUpWork lineUpWork;
+  private final PlanWork planWork;
   private final Drawer drawer;
   private final ObjectProperty<Palette> palette = new SimpleObjectProperty<>(Palette.LIGHT);
   private final ObjectProperty<ReaderUnits> units = new SimpleObjectProperty<>(ReaderUnits.AS_KEPT);
@@ -126,6 +128,7 @@ public final class Desk {
     this.beside = new BesideWork(this, clock, edits);
     this.dayWork = new DayWork(this, clock, edits);
     this.lineUpWork = new LineUpWork(this, edits);
+    this.planWork = new PlanWork(this, clock, edits);
     this.drawer = new Drawer(this);
     guardBand.addListener((o, was, is) -> judgeAgain(is));
     chosen.addListener((o, was, is) -> chosenUnit.set(is == null ? null : is.unit().id()));
@@ -247,6 +250,11 @@ public final class Desk {
   /** The days that were laid out. */
   public DayWork dayWork() {
     return dayWork;
+  }
+
+  /** What comes when. */
+  public PlanWork planWork() {
+    return planWork;
   }
 
   /** Units beside each other. */
@@ -453,6 +461,7 @@ public final class Desk {
           beside.show(opened.beside());
           dayWork.show(opened.days());
           lineUpWork.show(opened.lineUp());
+          planWork.show(opened.campaign());
           shelf.setAll(opened.all());
           chooseFirst();
           title.set(opened.title().isBlank() ? String.valueOf(file.getFileName()) : opened.title());
@@ -509,7 +518,8 @@ public final class Desk {
               panels(next),
               next.days().all(),
               BesideRun.all(next),
-              LineUpWork.read(this, next));
+              LineUpWork.read(this, next),
+              PlanWork.read(this, next));
       done = true;
       return opened;
     } finally {
@@ -604,7 +614,8 @@ public final class Desk {
       PanelsOnHand panels,
       Days.All days,
       List<BesideRun> beside,
-      LineUpNotes lineUp) {}
+      LineUpNotes lineUp,
+      CampaignNotes campaign) {}
 
   /** Holds what is known against the labels again; no reading is looked at. */
   private void judgeAgain(boolean guarded) {
@@ -821,6 +832,7 @@ public final class Desk {
   public void close() {
     try {
       bench.close();
+      planWork.close();
       work.shutdown();
       work.awaitTermination(3, TimeUnit.SECONDS);
     } catch (InterruptedException e) {

@@ -12,35 +12,44 @@ import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.model.Desk;
 
-/** What to settle before a test: panels for the solar port, cables for every rig. */
+/** What comes when, and what to settle before a test: panels for the solar port, cables. */
 public final class PlanStage extends StackPane {
   private enum Page {
+    CAMPAIGN,
     SOLAR,
     CABLES
   }
 
   private final VBox main = new VBox();
-  private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.SOLAR);
+  private final ObjectProperty<Page> page = new SimpleObjectProperty<>(Page.CAMPAIGN);
   private final Node pages;
+  private final StackPane side = new StackPane();
+  private final BecausePanel because;
+  private final CampaignPage campaign;
   private final SolarPage solar;
   private final CablePage cables;
 
   public PlanStage(Desk desk) {
     main.getStyleClass().add("stage");
     Map<Page, String> words = new LinkedHashMap<>();
+    words.put(Page.CAMPAIGN, "What comes when");
     words.put(Page.SOLAR, "Solar port");
     words.put(Page.CABLES, "Cables and fuses");
     pages = Choices.row("Plan", "plan-", words, page);
-    BecausePanel because = new BecausePanel(desk);
+    because = new BecausePanel(desk);
+    campaign = new CampaignPage(desk);
     solar = new SolarPage(desk, because, () -> page.get() == Page.SOLAR);
     cables = new CablePage(because, () -> page.get() == Page.CABLES);
     page.addListener((o, was, is) -> show());
-    getChildren().add(new Adaptive(main, because, desk.textScale()));
+    getChildren().add(new Adaptive(main, side, desk.textScale()));
     show();
   }
 
   private void show() {
-    if (page.get() == Page.SOLAR) {
+    side.getChildren().setAll(page.get() == Page.CAMPAIGN ? campaign.side() : because);
+    if (page.get() == Page.CAMPAIGN) {
+      main.getChildren().setAll(pages, campaign);
+    } else if (page.get() == Page.SOLAR) {
       main.getChildren().setAll(pages, solar);
       solar.explain();
     } else {

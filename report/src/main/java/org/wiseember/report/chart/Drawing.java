@@ -14,8 +14,10 @@ public sealed interface Drawing
         InputWindowDrawing,
         LinesDrawing,
         ProfileDrawing,
+        RigDrawing,
         RowsDrawing,
         SeamsDrawing,
+        TideDrawing,
         TraceDrawing,
         WaveDrawing {
   /**

@@ -83,6 +83,13 @@ public record FindingPage(List<Explanation> headlines, List<Part> parts) {
     return words.isEmpty() ? this : with(new Sentences(words));
   }
 
+  /** The same with the parts of another below. */
+  public FindingPage and(FindingPage other) {
+    List<Part> more = new ArrayList<>(parts);
+    more.addAll(other.parts());
+    return new FindingPage(headlines, more);
+  }
+
   /** Its charts. */
   public List<Chart> charts() {
     return parts.stream().filter(Chart.class::isInstance).map(Chart.class::cast).toList();

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.wiseember.core.label.Label;
@@ -13,8 +14,10 @@ import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.UnitTimes;
+import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.Run;
 import org.wiseember.workbook.plan.CampaignNotes;
 
 /**
@@ -59,7 +62,10 @@ public record Proposal(List<Wanted> wanted, List<Left> left) {
             new Wanted(
                 plan.get(),
                 plan.get().settings().needs(times),
-                claims.stream().map(c -> c.claim().subject().words().toLowerCase(java.util.Locale.ROOT)).distinct().toList(),
+                claims.stream()
+                    .map(c -> c.claim().subject().words().toLowerCase(Locale.ROOT))
+                    .distinct()
+                    .toList(),
                 !claims.isEmpty() && claims.stream().noneMatch(Proposal::untested)));
       } else {
         left.add(new Left(type, why(unit, type), true));
@@ -72,17 +78,17 @@ public record Proposal(List<Wanted> wanted, List<Left> left) {
   }
 
   private static String why(Judgement unit, TestType type) {
-    return unit.runs().stream().anyMatch(r -> !r.aside() && r.type().equals(type))
-        ? "It was made, and nothing it answers is open."
+    return made(unit, type)
+        ? "It was made, and nothing it could answer by being made again is open."
         : "No open claim waits for it.";
   }
 
   private static Map<TestType, List<Judged>> asked(Judgement unit, OnHand onHand) {
     Map<TestType, List<Judged>> asked = new LinkedHashMap<>();
     for (Judged line : unit.lines()) {
-      if (untested(line) || close(line)) {
+      if (line.verdict().isPresent() && (untested(line) || close(line))) {
         AllTests.answering(line.claim().subject()).stream()
-            .filter(t -> !t.onlyOnceMade())
+            .filter(t -> !t.onlyOnceMade() && (close(line) || !made(unit, t)))
             .filter(t -> t.settings(unit.unit().label(), onHand).isPresent())
             .findFirst()
             .ifPresent(t -> asked.computeIfAbsent(t, k -> new ArrayList<>()).add(line));
@@ -92,7 +98,17 @@ public record Proposal(List<Wanted> wanted, List<Left> left) {
   }
 
   private static boolean untested(Judged line) {
-    return line.verdict().map(v -> v.standing() == Standing.NOT_TESTED).orElse(true);
+    return line.verdict().filter(v -> v.standing() == Standing.NOT_TESTED).isPresent();
+  }
+
+  /** Whether a run of it came to its end, a drain to that of the unit. */
+  private static boolean made(Judgement unit, TestType type) {
+    return unit.runs().stream()
+        .filter(r -> !r.aside() && r.type().equals(type))
+        .anyMatch(
+            r ->
+                r.run().state() == Run.State.DONE
+                    && !(r instanceof DrainRun drain && !drain.complete()));
   }
 
   private static boolean close(Judged line) {

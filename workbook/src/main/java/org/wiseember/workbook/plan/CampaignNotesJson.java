@@ -31,11 +31,7 @@ public final class CampaignNotesJson {
     notes
         .present()
         .forEach(
-            p ->
-                present
-                    .addObject()
-                    .put("from", p.from().toString())
-                    .put("to", p.to().toString()));
+            p -> present.addObject().put("from", p.from().toString()).put("to", p.to().toString()));
     ObjectNode choices = root.putObject("choices");
     notes
         .choices()
@@ -122,8 +118,7 @@ public final class CampaignNotesJson {
         present,
         byTest(
             root.path("choices"),
-            (test, node) ->
-                CampaignNotes.Choice.valueOf(node.asText().toUpperCase(Locale.ROOT))),
+            (test, node) -> CampaignNotes.Choice.valueOf(node.asText().toUpperCase(Locale.ROOT))),
         byTest(root.path("pins"), (test, node) -> Instant.parse(node.asText())),
         away,
         charges);

@@ -1,14 +1,14 @@
-package org.wiseember.desktop.lineup;
+package org.wiseember.desktop.look;
 
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Polygon;
 import org.wiseember.report.look.UnitMark;
 
 /** The mark of a unit, as the charts draw it. */
-final class MarkNode extends StackPane {
+public final class MarkNode extends StackPane {
   private static final double RADIUS = 5;
 
-  MarkNode(UnitMark mark) {
+  public MarkNode(UnitMark mark) {
     double[] corners = mark.corners();
     double[] at = new double[corners.length];
     for (int i = 0; i < at.length; i++) {

@@ -1,0 +1,338 @@
+package org.wiseember.desktop.model;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.ListChangeListener;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.report.page.Sheet;
+import org.wiseember.trial.plan.RigCard;
+import org.wiseember.trial.plan.Tide;
+import org.wiseember.trial.plan.TideChanges;
+import org.wiseember.trial.plan.TideMaker;
+import org.wiseember.trial.plan.TidePage;
+import org.wiseember.trial.plan.TideStep;
+import org.wiseember.trial.plan.TideTimes;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.UnitTimes;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.verdict.Shelf;
+import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.WorkbookException;
+import org.wiseember.workbook.plan.CampaignNotes;
+
+/**
+ * The plan of the units on the shelf. It bends by itself: when a run begins or ends, when something
+ * noted changes, and when a moment passes at which something should have begun.
+ */
+public final class PlanWork {
+  /** A plan that is good within so long is shown; nobody waits for the proof of a better one, s. */
+  private static final double SECONDS = 1.2;
+
+  /** So early somebody is reminded. */
+  private static final Duration SOON = Duration.ofMinutes(30);
+
+  /** While a test runs its end is foretold anew every so many minutes. */
+  private static final int EVERY = 5;
+
+  private static final double HOUR = 3600;
+
+  private final Desk desk;
+  private final Clock clock;
+  private final Edits edits;
+  private final ObjectProperty<Tide> tide = new SimpleObjectProperty<>();
+  private final ObjectProperty<List<String>> changed = new SimpleObjectProperty<>(List.of());
+  private final ExecutorService solving =
+      Executors.newSingleThreadExecutor(
+          task -> {
+            Thread thread = new Thread(task, "plan");
+            thread.setDaemon(true);
+            return thread;
+          });
+  private CampaignNotes notes = CampaignNotes.USUAL;
+  private Map<Long, Judgement> judged = Map.of();
+  private boolean looked;
+  private boolean moveOn;
+  private long asked;
+  private int ticks;
+
+  PlanWork(Desk desk, Clock clock, Edits edits) {
+    this.desk = desk;
+    this.clock = clock;
+    this.edits = edits;
+    desk.chosen().addListener((o, was, is) -> again());
+    desk.shelf().addListener((ListChangeListener<Shelf.Place>) change -> again());
+    desk.stage().addListener((o, was, is) -> looked());
+    desk.bench().onHand().addListener((o, was, is) -> again());
+    desk.bench()
+        .live()
+        .addListener(
+            (o, was, is) -> {
+              again();
+              if (is != null) {
+                is.view()
+                    .addListener(
+                        (v, before, now) -> {
+                          if (now.phase().over()) {
+                            moveOn = true;
+                          }
+                        });
+              }
+            });
+  }
+
+  /** The plan; null until somebody looked at it once. */
+  public ReadOnlyObjectProperty<Tide> tide() {
+    return tide;
+  }
+
+  /** What became otherwise when it was last laid out, a sentence each. */
+  public ReadOnlyObjectProperty<List<String>> changed() {
+    return changed;
+  }
+
+  public CampaignNotes notes() {
+    return notes;
+  }
+
+  /** How moments are told to this reader. */
+  public TideTimes times() {
+    return new TideTimes(clock.instant(), ZoneId.systemDefault(), desk.units().get());
+  }
+
+  /** Shows what a workbook has that was just opened. */
+  void show(CampaignNotes kept) {
+    notes = kept;
+    tide.set(null);
+    changed.set(List.of());
+    looked = desk.stage().get() == StageName.PLAN;
+    again();
+  }
+
+  private void looked() {
+    boolean bench = desk.stage().get() == StageName.BENCH && begun();
+    if (!looked && (bench || desk.stage().get() == StageName.PLAN)) {
+      looked = true;
+      again();
+    }
+  }
+
+  /** Whether somebody noted anything for it. */
+  private boolean begun() {
+    return !notes.equals(CampaignNotes.USUAL);
+  }
+
+  /** A minute has passed. */
+  public void tick() {
+    Tide now = tide.get();
+    ticks++;
+    if (!looked && begun()) {
+      looked = true;
+      again();
+    }
+    boolean missed =
+        now != null
+            && now.steps().stream()
+                .anyMatch(
+                    s ->
+                        s.kind() == TideStep.Kind.RUNNING
+                            ? s.to().isBefore(clock.instant())
+                            : s.from().isBefore(clock.instant().minusSeconds(60)));
+    if (missed || (desk.bench().going() && ticks % EVERY == 0)) {
+      again();
+    }
+  }
+
+  /** Lays it out anew, once somebody looked at it. */
+  private void again() {
+    Judgement chosen = desk.chosen().get();
+    if (!looked || desk.workbook().isEmpty() || chosen == null) {
+      return;
+    }
+    long mine = ++asked;
+    CampaignNotes now = notes;
+    OnHand onHand = desk.bench().onHand().get();
+    Optional<LiveRun> live = Optional.ofNullable(desk.bench().live().get()).filter(LiveRun::going);
+    double pace = desk.bench().source().get() == RunSettings.Source.SIMULATED ? pace() : 1;
+    Instant instant = clock.instant();
+    Optional<Instant> ends =
+        live.filter(l -> l.plan().type().drains() && l.view().get() != null)
+            .map(l -> instant.plusSeconds((long) (l.expectedEnd().secondsLeft() / pace)));
+    desk.background(
+        () -> units(now, chosen),
+        units ->
+            solving.execute(
+                () -> {
+                  Optional<TideMaker.Going> going =
+                      live.flatMap(
+                          l ->
+                              units.stream()
+                                  .filter(u -> u.unit().id() == l.unitId())
+                                  .findFirst()
+                                  .map(u -> going(l, u, pace, ends)));
+                  Tide made =
+                      TideMaker.of(
+                          units, onHand, going, now, instant, ZoneId.systemDefault(), SECONDS);
+                  desk.screen().later(() -> take(mine, made, units));
+                }));
+  }
+
+  private double pace() {
+    Pace pace = desk.bench().pace().get();
+    return pace == Pace.FULL ? HOUR : pace.factor();
+  }
+
+  private static TideMaker.Going going(
+      LiveRun live, Judgement unit, double pace, Optional<Instant> ends) {
+    double hours = live.plan().settings().needs(UnitTimes.of(unit)).hours();
+    return new TideMaker.Going(
+        live.unitId(),
+        live.plan().type().key(),
+        live.startedAt(),
+        ends.orElseGet(() -> live.startedAt().plusMillis((long) (1000 * HOUR * hours / pace))));
+  }
+
+  private List<Judgement> units(CampaignNotes now, Judgement chosen) {
+    Workbook workbook = desk.workbook().orElseThrow();
+    List<Judgement> all = new ArrayList<>();
+    workbook.units().all().stream()
+        .filter(u -> now.units().contains(u.id()))
+        .forEach(
+            u ->
+                all.add(
+                    u.id() == chosen.unit().id()
+                        ? chosen
+                        : Judgement.of(workbook, u, desk.guardBand().get())));
+    return now.units().isEmpty() ? List.of(chosen) : all;
+  }
+
+  private void take(long mine, Tide made, List<Judgement> units) {
+    if (mine != asked) {
+      return;
+    }
+    judged = new HashMap<>();
+    units.forEach(u -> judged.put(u.unit().id(), u));
+    Tide before = tide.get();
+    changed.set(before == null ? List.of() : TideChanges.between(before, made, times()));
+    tide.set(made);
+    Judgement chosen = desk.chosen().get();
+    if (moveOn && chosen != null && !desk.bench().going()) {
+      moveOn = false;
+      made.nextTest(chosen.unit().id())
+          .flatMap(TideStep::wanted)
+          .ifPresent(w -> desk.bench().test().set(w.plan().type()));
+    }
+  }
+
+  /** Pins a test to a moment; empty takes its pin out. */
+  public void pin(TideStep step, Optional<Instant> at) {
+    String key = step.wanted().orElseThrow().key();
+    note(
+        notes.pinning(step.unit(), key, at),
+        step.words() + (at.isPresent() ? " pinned" : " no longer pinned"));
+  }
+
+  /** What becomes of a test; empty for what the program proposes. */
+  public void choose(long unit, String test, Optional<CampaignNotes.Choice> choice) {
+    note(notes.choosing(unit, test, choice).pinning(unit, test, Optional.empty()), "Plan changed");
+  }
+
+  /** Keeps what a unit's display shows now, %. */
+  public void charged(long unit, double percent) {
+    note(
+        notes.charged(unit, new CampaignNotes.Charge(percent, clock.instant())),
+        "Charge of a unit changed");
+  }
+
+  /** The plan as a sheet, with the rig card of every test on it. */
+  public Sheet printed() {
+    Tide now = tide.get();
+    Sheet plan = TidePage.sheet(now, times());
+    List<RigCard> cards = now.steps().stream().flatMap(s -> card(s).stream()).toList();
+    return new Sheet(plan.title(), plan.under(), plan.page().and(RigCard.sheet(cards).page()));
+  }
+
+  /** The rig card of a step; empty for one without a test. */
+  public Optional<RigCard> card(TideStep step) {
+    return Optional.ofNullable(judged.get(step.unit()))
+        .flatMap(u -> RigCard.of(step, u.unit().label(), UnitTimes.of(u)));
+  }
+
+  /** What somebody should be told of at this moment; empty for nothing. */
+  public String reminder() {
+    Tide now = tide.get();
+    if (now == null) {
+      return "";
+    }
+    Instant instant = clock.instant();
+    for (TideStep s : now.steps()) {
+      boolean running = s.kind() == TideStep.Kind.RUNNING;
+      Instant moment = running ? s.to() : s.from();
+      Duration left = Duration.between(instant, moment);
+      if (left.compareTo(SOON) <= 0) {
+        String name = s.words() + ", " + s.unitName();
+        return running
+            ? name + (left.isNegative() ? " should be over" : " ends in " + TideTimes.words(left))
+            : left.compareTo(Duration.ofMinutes(1)) < 0
+                ? "Now: " + name
+                : name + " in " + TideTimes.words(left);
+      }
+    }
+    return "";
+  }
+
+  /**
+   * Takes other notes; undo returns to those before.
+   *
+   * @param what undoing it will say
+   */
+  public void note(CampaignNotes next, String what) {
+    CampaignNotes before = notes;
+    if (next.equals(before) || desk.refuseWhenReadOnly()) {
+      return;
+    }
+    edits.did(what, () -> keep(before));
+    keep(next);
+  }
+
+  private void keep(CampaignNotes next) {
+    notes = next;
+    again();
+    desk.background(
+        () -> {
+          desk.workbook().orElseThrow().campaignNotes(next);
+          return next;
+        },
+        done -> {});
+  }
+
+  /** The notes of a workbook; the usual where they cannot be read, which is said. */
+  static CampaignNotes read(Desk desk, Workbook workbook) {
+    try {
+      return workbook.campaignNotes();
+    } catch (WorkbookException e) {
+      desk.say(e.getMessage() + " The waking hours are taken, and what the claims want.");
+      return CampaignNotes.USUAL;
+    }
+  }
+
+  Instant now() {
+    return clock.instant();
+  }
+
+  void close() {
+    solving.shutdownNow();
+  }
+}

@@ -1,0 +1,61 @@
+package org.wiseember.desktop.plan;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.trial.plan.CalendarFile;
+import org.wiseember.trial.plan.Tide;
+
+/** Saves what somebody has to be there for as a calendar a phone reads. */
+final class CalendarSave extends VBox {
+  private final Desk desk;
+  private final TextField place = new TextField();
+  private final Label state = Words.of("quiet", "");
+  private Tide tide;
+
+  CalendarSave(Desk desk) {
+    this.desk = desk;
+    setSpacing(6);
+    place.setId("calendar-file");
+    place.setAccessibleText("Where the calendar is saved");
+    HBox.setHgrow(place, Priority.ALWAYS);
+    var save = Words.button("action", "Save the calendar", this::save);
+    save.setId("save-calendar");
+    getChildren()
+        .addAll(Words.of("heading", "A calendar for the phone"), place, new HBox(save), state);
+  }
+
+  void show(Tide next) {
+    tide = next;
+    if (place.getText().isBlank()) {
+      Path folder =
+          desk.workbook()
+              .map(w -> w.file().toAbsolutePath().getParent())
+              .orElse(Path.of(System.getProperty("user.home")));
+      place.setText(folder.resolve("Plan.ics").toString());
+    }
+  }
+
+  private void save() {
+    try {
+      Path file = Path.of(place.getText().strip());
+      byte[] content =
+          CalendarFile.write(tide, desk.planWork().times().now()).getBytes(StandardCharsets.UTF_8);
+      desk.background(
+          () -> Desk.written(file, content),
+          words -> {
+            state.setText(words);
+            desk.say(words);
+          });
+    } catch (InvalidPathException e) {
+      desk.say("Type where the calendar should go first.");
+    }
+  }
+}

@@ -1,0 +1,267 @@
+package org.wiseember.desktop.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.wiseember.desktop.finding.SheetSave;
+import org.wiseember.desktop.look.EmptyStage;
+import org.wiseember.desktop.look.Focus;
+import org.wiseember.desktop.look.MarkNode;
+import org.wiseember.desktop.look.Row;
+import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.PlanWork;
+import org.wiseember.desktop.model.StageName;
+import org.wiseember.report.look.UnitMark;
+import org.wiseember.trial.plan.PackState;
+import org.wiseember.trial.plan.Proposal;
+import org.wiseember.trial.plan.Tide;
+import org.wiseember.trial.plan.TidePage;
+import org.wiseember.trial.plan.TideStep;
+import org.wiseember.trial.plan.TideTimes;
+import org.wiseember.trial.verdict.Shelf;
+import org.wiseember.workbook.plan.CampaignNotes;
+
+/** What comes when: the tide, its steps in a row, and what was left out. */
+final class CampaignPage extends StackPane {
+  private final Desk desk;
+  private final PlanWork work;
+  private final VBox whole = new VBox(10);
+  private final Label summary = Words.of("quiet", "");
+  private final Label next = Words.of("strong", "");
+  private final VBox said = new VBox(3);
+  private final FlowPane units = new FlowPane(6, 6);
+  private final PlanFields fields;
+  private final TidePane tide;
+  private final VBox steps = new VBox(4);
+  private final VBox left = new VBox(4);
+  private final StepPanel side;
+  private final SheetSave print;
+  private final CalendarSave calendar;
+  private Optional<TideStep> chosen = Optional.empty();
+
+  CampaignPage(Desk desk) {
+    this.desk = desk;
+    this.work = desk.planWork();
+    side = new StepPanel(desk);
+    fields = new PlanFields(desk);
+    tide = new TidePane(desk, this::choose, (step, at) -> work.pin(step, Optional.of(at)));
+    print = new SheetSave(desk, "plan", "The plan, and every rig card");
+    calendar = new CalendarSave(desk);
+    whole
+        .getChildren()
+        .setAll(
+            new VBox(2, Words.of("title", "Plan"), summary, next, said),
+            units,
+            tide,
+            fields,
+            Words.of("heading", "Steps"),
+            steps,
+            left,
+            print,
+            calendar);
+    work.tide().addListener((o, was, is) -> show());
+    desk.whenLookChanges(this::show);
+    desk.shelf()
+        .addListener((javafx.collections.ListChangeListener<Shelf.Place>) change -> chooseUnits());
+    show();
+  }
+
+  /** What is told beside it. */
+  Node side() {
+    return side;
+  }
+
+  private void show() {
+    Tide now = work.tide().get();
+    if (now == null) {
+      getChildren()
+          .setAll(
+              desk.shelf().isEmpty()
+                  ? new EmptyStage(
+                      "Plan",
+                      "Once a label is typed, its claims say which tests they want. Here they are"
+                          + " laid out so that no charge is wasted and nobody waits in vain.",
+                      "To the label",
+                      () -> desk.stage().set(StageName.LABEL))
+                  : Words.of("quiet", "The plan is being laid out."));
+      return;
+    }
+    Node focused = getScene() == null ? null : getScene().getFocusOwner();
+    String had = focused == null ? null : focused.getId();
+    getChildren().setAll(whole);
+    TideTimes times = work.times();
+    summary.setText(TidePage.summary(now, times));
+    next.setText(TidePage.next(now, times));
+    Words.shown(next, !next.getText().isEmpty());
+    List<Node> words = new ArrayList<>();
+    work.changed().get().forEach(w -> words.add(Words.of("notice-text", "Changed: " + w)));
+    now.said().forEach(w -> words.add(Words.of("care", w)));
+    said.getChildren().setAll(words);
+    chooseUnits();
+    fields.show(now);
+    chosen =
+        chosen
+            .flatMap(c -> again(now, c))
+            .or(() -> now.next())
+            .or(() -> now.steps().stream().findFirst());
+    tide.show(now, chosen);
+    Words.shown(tide, !now.steps().isEmpty());
+    rows(now, times);
+    leftOut(now);
+    side.show(chosen, now);
+    print.show("Plan", () -> work.printed(), null);
+    calendar.show(now);
+    Node again = had == null ? null : lookup("#" + had);
+    if (again != null && again != getScene().getFocusOwner()) {
+      Focus.keep(again);
+    }
+  }
+
+  /** The same step of a plan laid out anew. */
+  private static Optional<TideStep> again(Tide now, TideStep was) {
+    return was.wanted().isPresent()
+        ? now.step(was.unit(), was.wanted().get().key())
+        : now.steps().stream()
+            .filter(s -> s.unit() == was.unit() && s.kind() == was.kind())
+            .findFirst();
+  }
+
+  private void choose(TideStep step) {
+    chosen = Optional.of(step);
+    Tide now = work.tide().get();
+    tide.show(now, chosen);
+    for (Node row : steps.getChildren()) {
+      Row.chosen(row, row.getUserData() == step);
+    }
+    side.show(chosen, now);
+  }
+
+  private void chooseUnits() {
+    List<Node> all = new ArrayList<>(List.of(Words.line("strong", "In this plan")));
+    Tide now = work.tide().get();
+    List<Long> order = now == null ? List.of() : List.copyOf(now.packs().keySet());
+    for (Shelf.Place place : desk.shelf()) {
+      long id = place.unit().id();
+      ToggleButton toggle = new ToggleButton(place.unit().name());
+      toggle.getStyleClass().setAll("toggle-button", "choice");
+      toggle.setId("plan-unit-" + id);
+      toggle.setMinWidth(USE_PREF_SIZE);
+      toggle.setSelected(order.contains(id));
+      if (order.contains(id)) {
+        toggle.setGraphic(new MarkNode(new UnitMark(order.indexOf(id))));
+      }
+      toggle.setOnAction(e -> inPlan(id, toggle.isSelected(), order));
+      Words.enterPresses(toggle);
+      all.add(toggle);
+    }
+    units.getChildren().setAll(all);
+  }
+
+  private void inPlan(long unit, boolean in, List<Long> order) {
+    List<Long> next = new ArrayList<>(order);
+    next.remove(unit);
+    if (in) {
+      next.add(unit);
+    }
+    List<Long> sorted =
+        desk.shelf().stream().map(p -> p.unit().id()).filter(next::contains).toList();
+    work.note(work.notes().of(sorted), "Units of the plan changed");
+  }
+
+  private void rows(Tide now, TideTimes times) {
+    List<Node> all = new ArrayList<>();
+    List<Long> order = List.copyOf(now.packs().keySet());
+    for (int i = 0; i < now.steps().size(); i++) {
+      TideStep step = now.steps().get(i);
+      Label what =
+          Words.of("strong", step.words() + (order.size() > 1 ? ", " + step.unitName() : ""));
+      Label needs = Words.of("quiet", TidePage.needs(step, now.packs().get(step.unit())));
+      VBox words = new VBox(what, needs);
+      words.setMinWidth(0);
+      HBox.setHgrow(words, Priority.ALWAYS);
+      VBox when =
+          new VBox(
+              Words.line("figure", TidePage.state(now, step, times)),
+              Words.line("quiet", TideTimes.words(step.lasts())));
+      when.setStyle("-fx-alignment: center-right;");
+      HBox row = new HBox(10, new MarkNode(new UnitMark(order.indexOf(step.unit()))), words, when);
+      row.setStyle("-fx-alignment: center-left;");
+      row.getStyleClass().add("row");
+      row.setId("step-" + i);
+      row.setUserData(step);
+      Row.make(
+          row,
+          step.words() + ", " + step.unitName() + ", " + TidePage.state(now, step, times),
+          () -> choose(step));
+      row.addEventHandler(KeyEvent.KEY_PRESSED, e -> moved(e, step));
+      Row.chosen(row, chosen.filter(step::equals).isPresent());
+      all.add(row);
+    }
+    steps.getChildren().setAll(all);
+  }
+
+  /** Left and right pin a test a quarter of an hour earlier or later. */
+  private void moved(KeyEvent e, TideStep step) {
+    boolean later = e.getCode() == KeyCode.RIGHT;
+    if (step.kind() == TideStep.Kind.TEST && (later || e.getCode() == KeyCode.LEFT)) {
+      choose(step);
+      work.pin(step, Optional.of(step.from().plusSeconds(later ? 900 : -900)));
+      e.consume();
+    }
+  }
+
+  private void leftOut(Tide now) {
+    List<Node> all = new ArrayList<>();
+    for (Map.Entry<Long, Proposal> unit : now.proposals().entrySet()) {
+      List<Proposal.Left> can =
+          unit.getValue().left().stream().filter(Proposal.Left::possible).toList();
+      if (can.isEmpty()) {
+        continue;
+      }
+      all.add(Words.of("heading", "Not in it, " + now.names().get(unit.getKey())));
+      for (Proposal.Left one : can) {
+        var add =
+            Words.button(
+                "action",
+                "Add",
+                () ->
+                    work.choose(
+                        unit.getKey(),
+                        one.type().key(),
+                        work.notes().choice(unit.getKey(), one.type().key()).isPresent()
+                            ? Optional.empty()
+                            : Optional.of(CampaignNotes.Choice.ADDED)));
+        add.setId("add-" + unit.getKey() + "-" + one.type().key());
+        add.setAccessibleText("Add " + one.type().words());
+        Label why = Words.of("quiet", one.why());
+        why.setMinWidth(0);
+        HBox.setHgrow(why, Priority.ALWAYS);
+        why.setMaxWidth(Double.MAX_VALUE);
+        HBox row = new HBox(10, Words.line("figure", one.type().words()), why, add);
+        row.setStyle("-fx-alignment: center-left;");
+        all.add(row);
+      }
+    }
+    for (Map.Entry<Long, PackState> pack : now.packs().entrySet()) {
+      if (!pack.getValue().known()) {
+        all.add(
+            0,
+            Words.of(
+                "notice-text", now.names().get(pack.getKey()) + ": " + pack.getValue().words()));
+      }
+    }
+    left.getChildren().setAll(all);
+  }
+}

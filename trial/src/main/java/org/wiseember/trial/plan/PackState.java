@@ -1,0 +1,98 @@
+package org.wiseember.trial.plan;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.Optional;
+import org.wiseember.core.label.Subject;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Series;
+import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.charge.ChargeRun;
+import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.plan.CampaignNotes;
+
+/**
+ * How full a unit is, and since when it rests.
+ *
+ * @param percent taken for the plan
+ * @param known whether somebody or something read it
+ * @param since its last test ended; empty where it never had one
+ * @param words where that comes from, one sentence
+ * @param none whether it has no pack of its own, as an inverter on a battery
+ */
+public record PackState(
+    double percent, boolean known, Optional<Instant> since, String words, boolean none) {
+  private PackState(double percent, boolean known, Optional<Instant> since, String words) {
+    this(percent, known, since, words, false);
+  }
+
+  /** Of a unit nobody read: neither full nor empty, so that it is charged or run down first. */
+  private static final double HALF = 50;
+
+  /** As its newest run left it, or as somebody read it since. */
+  public static PackState of(Judgement unit, CampaignNotes notes, Instant now) {
+    Optional<TestRun> last =
+        unit.runs().stream().max(Comparator.comparing((TestRun r) -> r.run().startedAt()));
+    Optional<Instant> since = last.map(r -> ended(r, now));
+    if (unit.label().ratedWattHours().isEmpty()
+        && unit.label().claim(Subject.INPUT_VOLTAGE).isPresent()) {
+      return new PackState(
+          100,
+          true,
+          since,
+          "It has no pack of its own; keep the battery it runs on charged.",
+          true);
+    }
+    CampaignNotes.Charge typed = notes.charges().get(unit.unit().id());
+    if (typed != null && (since.isEmpty() || !typed.at().isBefore(since.get()))) {
+      return new PackState(
+          typed.percent(),
+          true,
+          since,
+          "Its display was read at " + Figures.fixed(typed.percent(), 0) + " %.");
+    }
+    Optional<PackState> left = last.flatMap(r -> left(r, since));
+    return left.orElseGet(
+        () ->
+            new PackState(
+                HALF,
+                false,
+                since,
+                "Nobody read how full it is; half is taken, so it is charged or run down before"
+                    + " anything that begins full or empty. Type what its display shows."));
+  }
+
+  /** A simulated run may be over before its own time has passed. */
+  private static Instant ended(TestRun run, Instant now) {
+    Series watts = run.preview();
+    double seconds = watts.size() == 0 ? 0 : watts.seconds(watts.size() - 1);
+    Instant end = run.run().startedAt().plus(Duration.ofSeconds((long) seconds));
+    return end.isAfter(now) ? now : end;
+  }
+
+  private static Optional<PackState> left(TestRun run, Optional<Instant> since) {
+    if (run instanceof DrainRun drain && drain.complete()) {
+      return Optional.of(new PackState(0, true, since, "Its last drain emptied it."));
+    }
+    if (run instanceof ChargeRun charge
+        && charge.run().state() == Run.State.DONE
+        && charge.finding().timeToFull().isPresent()) {
+      return Optional.of(new PackState(100, true, since, "Its last charge filled it."));
+    }
+    Series display = run.trace().series(Channel.DISPLAY_CHARGE);
+    if (display.size() == 0) {
+      return Optional.empty();
+    }
+    double shown = Math.max(0, Math.min(100, display.value(display.size() - 1)));
+    return Optional.of(
+        new PackState(
+            shown,
+            true,
+            since,
+            "Its display showed " + Figures.fixed(shown, 0) + " % at the end of its last test."));
+  }
+}
