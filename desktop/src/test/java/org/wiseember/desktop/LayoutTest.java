@@ -226,6 +226,32 @@ public class LayoutTest {
           full.desk().stage().set(StageName.PLAN);
           return null;
         });
+    full.until(() -> full.desk().planWork().tide().get() != null);
+    OpenWindow.onFx(
+        () -> {
+          full.desk()
+              .planWork()
+              .note(
+                  full.desk()
+                      .planWork()
+                      .notes()
+                      .of(full.desk().shelf().stream().map(p -> p.unit().id()).toList()),
+                  "all");
+          return null;
+        });
+    full.until(
+        () -> full.desk().planWork().tide().get().packs().size() == full.desk().shelf().size());
+    problemsOf("Plan, what comes when", problems);
+    for (String step : List.of("step-0", "step-3")) {
+      OpenWindow.onFx(
+          () -> {
+            Row.choose(full.scene().lookup("#" + step));
+            return null;
+          });
+      full.settle();
+      problemsOf("Plan, " + step, problems);
+    }
+    press("plan-SOLAR");
     full.untilShown("Best of what you have");
     problemsOf("Plan, solar port", problems);
     press("plan-CABLES");
@@ -234,6 +260,7 @@ public class LayoutTest {
     full.choose(4);
     problemsOf("Plan without a port", problems);
     full.choose(0);
+    press("plan-CAMPAIGN");
   }
 
   /** Days with their appliances and their feeds. */

@@ -34,6 +34,7 @@ public class PlanTest extends InDemoWindow {
   @Test
   public void aColdMorningDecides() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    window.click("plan-SOLAR");
     window.untilShown("62.2 V cold, only then too many");
     window.untilShown("Best of what you have");
     window.untilShown("Panels are live in daylight");
@@ -42,6 +43,7 @@ public class PlanTest extends InDemoWindow {
     window.untilShown("58.4 V cold");
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT1);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    window.click("plan-SOLAR");
     OpenWindow.onFx(
         () -> {
           window.desk().undo();
@@ -55,6 +57,7 @@ public class PlanTest extends InDemoWindow {
   @Test
   public void sheetsAreReadWithCare() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    window.click("plan-SOLAR");
     window.untilShown("Best of what you have");
     replace("panel-0-voc", "224x");
     window.untilShown("V open: “224x” is no number from 0.5 to 200.");
@@ -80,6 +83,7 @@ public class PlanTest extends InDemoWindow {
   @Test
   public void fromThePlanToACharge() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    window.click("plan-SOLAR");
     window.untilShown("2 stall roof 200 W in parallel");
     OpenWindow.onFx(
         () -> {

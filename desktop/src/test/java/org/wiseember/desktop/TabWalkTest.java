@@ -25,7 +25,18 @@ public class TabWalkTest extends InDemoWindow {
           StageName.LABEL,
           List.of("unit-name", "label-text", "Chemistry", "Capacity", "Warranty", "to-bench"),
           StageName.PLAN,
-          List.of("plan-SOLAR", "2 strings of 2", "panel-0-name", "add-panel", "use-panels"),
+          List.of(
+              "plan-CAMPAIGN",
+              "plan-unit-1",
+              "plan-present",
+              "plan-charge-",
+              "away-LOADS",
+              "step-0",
+              "add-",
+              "plan-file",
+              "save-plan-pdf",
+              "calendar-file",
+              "save-calendar"),
           StageName.BENCH,
           List.of("another-test", "source-SIMULATED", "fault-", "start-test", "pace-"),
           StageName.EVIDENCE,
@@ -92,6 +103,8 @@ public class TabWalkTest extends InDemoWindow {
           return null;
         });
     window.idle();
+    window.until(() -> stage != StageName.PLAN || window.desk().planWork().tide().get() != null);
+    window.settle();
     OpenWindow.onFx(
         () -> {
           window.scene().lookup("#add-unit").requestFocus();

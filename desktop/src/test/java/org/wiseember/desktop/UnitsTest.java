@@ -46,6 +46,7 @@ public class UnitsTest extends InDemoWindow {
   @Test
   public void whatIsOnShowIsToldAnewAndBack() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    window.click("plan-SOLAR");
     window.until(() -> window.scene().lookup("#site-coldest") != null);
     TextField coldest = (TextField) window.scene().lookup("#site-coldest");
     String celsius = coldest.getText();

@@ -1,0 +1,159 @@
+package org.wiseember.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.util.List;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.testng.annotations.Test;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.desktop.model.StageName;
+import org.wiseember.trial.plan.Tide;
+import org.wiseember.trial.plan.TideStep;
+import org.wiseember.trial.test.TestType;
+import org.wiseember.workbook.plan.CampaignNotes;
+
+/** From a fresh label to a plan that moves on by itself. */
+public class CampaignTest extends InDemoWindow {
+  private static final List<CampaignNotes.Present> ALWAYS =
+      List.of(new CampaignNotes.Present(LocalTime.MIDNIGHT, LocalTime.MIDNIGHT));
+
+  private Tide tide() {
+    return window.desk().planWork().tide().get();
+  }
+
+  private long chosen() {
+    return window.desk().chosen().get().unit().id();
+  }
+
+  private void labelled() {
+    robot.push(KeyCode.CONTROL, KeyCode.N);
+    window.until(
+        () ->
+            window.scene().getFocusOwner() instanceof TextField f
+                && "unit-name".equals(f.getId())
+                && f.getText().equals(f.getSelectedText()));
+    robot.write("Lampwright 60");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> "label-text".equals(window.scene().getFocusOwner().getId()));
+    for (String line : List.of("60 Wh LFP", "Idle draw 9 W", "USB-C 60 W")) {
+      robot.write(line);
+      robot.push(KeyCode.ENTER);
+    }
+    window.until(
+        () ->
+            window.desk().chosen().get().unit().name().equals("Lampwright 60")
+                && window.desk().chosen().get().unit().label().claims().size() >= 3);
+  }
+
+  /** Runs what stands ready at 600×, and waits until the plan has moved on. */
+  private TestType run() {
+    TideStep next = tide().nextTest(chosen()).orElseThrow();
+    TestType type = next.wanted().orElseThrow().plan().type();
+    long tests = tide().tests();
+    window.until(() -> window.desk().bench().test().get().equals(type));
+    window.untilShown("next in your plan");
+    int runs = window.desk().chosen().get().runs().size();
+    window.click("start-test");
+    window.until(() -> window.desk().bench().going());
+    window.until(() -> tide().steps().get(0).kind() == TideStep.Kind.RUNNING);
+    window.until(() -> !window.desk().bench().going());
+    window.until(() -> window.desk().chosen().get().runs().size() == runs + 1);
+    window.until(() -> tide().tests() < tests && tide().step(chosen(), type.key()).isEmpty());
+    return type;
+  }
+
+  @Test
+  public void fromAFreshLabelThePlanMovesOn() {
+    labelled();
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    window.until(() -> tide() != null && tide().packs().containsKey(chosen()));
+    window.untilShown("Nobody read how full it is");
+    window.replace("plan-charge-" + chosen(), "100");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> tide().packs().get(chosen()).known());
+    // USB is made by hand, and elsewhere.
+    TideStep usb = tide().step(chosen(), "usb").orElseThrow();
+    window.click("step-" + tide().steps().indexOf(usb));
+    window.click("elsewhere-step");
+    window.until(() -> tide().step(chosen(), "usb").isEmpty());
+    window.untilShown("It is done elsewhere.");
+    assertEquals(tide().tests(), 2);
+    window.click("step-0");
+    window.click("to-bench");
+    window.until(() -> window.desk().stage().get() == StageName.BENCH);
+    OpenWindow.onFx(
+        () -> {
+          window.desk().bench().setPace(Pace.SIX_HUNDRED);
+          return null;
+        });
+    TestType first = run();
+    TestType second = run();
+    assertTrue(!first.equals(second));
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    window.untilShown("Nothing is to be done");
+  }
+
+  /** A test pinned by arrow and by typing stays there; undo takes the pin out; both are printed. */
+  @Test
+  public void pinsAreKeptAndPrinted() throws Exception {
+    window.choose(1);
+    OpenWindow.onFx(
+        () -> {
+          window.desk().stage().set(StageName.PLAN);
+          // Whatever the hour is, somebody is there.
+          window.desk().planWork().note(window.desk().planWork().notes().present(ALWAYS), "there");
+          return null;
+        });
+    window.until(
+        () ->
+            tide() != null
+                && tide().packs().containsKey(2L)
+                && tide().steps().stream().anyMatch(s -> s.kind() == TideStep.Kind.TEST));
+    window.settle();
+    TideStep last =
+        tide().steps().stream()
+            .filter(s -> s.kind() == TideStep.Kind.TEST)
+            .reduce((a, b) -> b)
+            .orElseThrow();
+    String key = last.wanted().orElseThrow().key();
+    int row = tide().steps().indexOf(last);
+    window.click("step-" + row);
+    robot.push(KeyCode.RIGHT);
+    window.until(() -> tide().step(2, key).filter(TideStep::pinned).isPresent());
+    Instant pinned = tide().step(2, key).orElseThrow().from();
+    assertEquals(Duration.between(last.from(), pinned).toMinutes(), 15);
+    window.click("unpin-step");
+    window.until(() -> tide().step(2, key).filter(s -> !s.pinned()).isPresent());
+    window.replace("pin-time", "+2 10:30");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> tide().step(2, key).filter(TideStep::pinned).isPresent());
+    window.replace("pin-time", "half past");
+    robot.push(KeyCode.ENTER);
+    window.untilShown("is no time; type 14:20");
+    Path calendar = folder.resolve("plan.ics");
+    window.replace("calendar-file", calendar.toString());
+    window.click("save-calendar");
+    window.until(() -> Files.exists(calendar));
+    assertTrue(Files.readString(calendar).startsWith("BEGIN:VCALENDAR"));
+    Path sheet = folder.resolve("plan.pdf");
+    window.replace("plan-file", sheet.toString());
+    window.click("save-plan-pdf");
+    window.until(() -> Files.exists(sheet));
+    window.idle();
+    try (PDDocument pdf = Loader.loadPDF(sheet.toFile())) {
+      String text = new PDFTextStripper().getText(pdf);
+      assertTrue(text.contains("Before you start"), text);
+      assertTrue(text.contains("licensed electrician"), text);
+    }
+  }
+}
