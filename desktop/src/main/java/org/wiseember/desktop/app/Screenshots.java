@@ -21,11 +21,14 @@ import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.look.Palette;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.demo.DemoWorkbook;
+import org.wiseember.trial.plan.Tide;
+import org.wiseember.trial.plan.TideStep;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.workbook.RunSettings;
 
@@ -74,7 +77,7 @@ final class Screenshots {
         () -> true);
 
     add("overload", () -> desk.shownRun().set(run("Overload")), () -> true);
-    add("motor-starts", () -> desk.shownRun().set(run("Motor")), () -> true);
+
     add("charge", () -> desk.shownRun().set(run("Charge from the wall and")), () -> true);
     add("waveform", () -> desk.shownRun().set(run("Waveform")), () -> true);
     add("run-time", () -> desk.stage().set(StageName.RUN_TIME), () -> workedOut(0));
@@ -118,7 +121,8 @@ final class Screenshots {
           fired("#back-to-bench");
           desk.stage().set(StageName.PLAN);
         },
-        this::waysShown);
+        this::tideShown);
+    add("solar-port", () -> fire("#plan-SOLAR"), this::waysShown);
     add(
         "inspection",
         () -> {
@@ -181,6 +185,19 @@ final class Screenshots {
     }
     // The page of a run comes once its readings are fetched.
     return found && scene.lookup("#look-FOUND") != null;
+  }
+
+  /** With the rig card of its first test. */
+  private boolean tideShown() {
+    Tide tide = desk.planWork().tide().get();
+    if (tide == null) {
+      return false;
+    }
+    tide.steps().stream()
+        .filter(s -> s.kind() == TideStep.Kind.TEST)
+        .findFirst()
+        .ifPresent(s -> Row.choose(scene.lookup("#step-" + tide.steps().indexOf(s))));
+    return true;
   }
 
   private boolean waysShown() {

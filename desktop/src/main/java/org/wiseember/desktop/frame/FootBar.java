@@ -17,15 +17,23 @@ import org.wiseember.bench.instrument.Instrument;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.LiveRun;
+import org.wiseember.desktop.model.PlanWork;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.RunSettings;
 
 /** The foot: what every meter reads and how it does, and how the bench and the workbook are. */
 public final class FootBar extends HBox {
   private static final int MOST_FIGURES = 2;
+
+  /** Narrower than this many em, a reminder is brief. */
+  private static final double ROOMY_EM = 85;
+
+  /** A longer reminder would push the meters out. */
+  private static final double MOST_OF_FOOT = 0.3;
 
   private final Desk desk;
   private final HBox meters = new HBox();
@@ -128,6 +136,8 @@ public final class FootBar extends HBox {
     desk.bench().source().addListener((o, was, is) -> showState());
     desk.shelf().addListener((javafx.beans.Observable o) -> showState());
     meters.widthProperty().addListener((o, was, is) -> fit());
+    widthProperty().addListener((o, was, is) -> remind());
+    desk.textScale().addListener((o, was, is) -> remind());
     showState();
   }
 
@@ -138,8 +148,15 @@ public final class FootBar extends HBox {
 
   /** What the plan wants somebody for soon. */
   private void remind() {
-    reminder.setText(desk.planWork().reminder());
-    Words.shown(reminder, !reminder.getText().isEmpty());
+    Optional<PlanWork.Reminder> due = desk.planWork().reminder();
+    Words.shown(reminder, due.isPresent());
+    // In a narrow window it names the moment alone.
+    boolean roomy = getWidth() > ROOMY_EM * desk.textScale().get() * Look.BASE;
+    reminder.setText(due.map(r -> roomy ? r.words() : r.brief()).orElse(""));
+    double most = getWidth() * MOST_OF_FOOT;
+    if (roomy && reminder.prefWidth(-1) > most) {
+      reminder.setText(due.map(PlanWork.Reminder::brief).orElse(""));
+    }
   }
 
   private void build(List<Instrument> instruments) {

@@ -270,27 +270,36 @@ public final class PlanWork {
         .flatMap(u -> RigCard.of(step, u.unit().label(), UnitTimes.of(u)));
   }
 
-  /** What somebody should be told of at this moment; empty for nothing. */
-  public String reminder() {
+  /**
+   * What somebody should be told of at this moment.
+   *
+   * @param words with the thing named
+   * @param brief where there is no room for that
+   */
+  public record Reminder(String words, String brief) {}
+
+  /** What is due soon; empty for nothing. */
+  public Optional<Reminder> reminder() {
     Tide now = tide.get();
-    if (now == null) {
-      return "";
+    return now == null
+        ? Optional.empty()
+        : now.steps().stream().flatMap(s -> reminder(s).stream()).findFirst();
+  }
+
+  private Optional<Reminder> reminder(TideStep step) {
+    boolean running = step.kind() == TideStep.Kind.RUNNING;
+    Duration left = Duration.between(clock.instant(), running ? step.to() : step.from());
+    if (left.compareTo(SOON) > 0) {
+      return Optional.empty();
     }
-    Instant instant = clock.instant();
-    for (TideStep s : now.steps()) {
-      boolean running = s.kind() == TideStep.Kind.RUNNING;
-      Instant moment = running ? s.to() : s.from();
-      Duration left = Duration.between(instant, moment);
-      if (left.compareTo(SOON) <= 0) {
-        String name = s.words() + ", " + s.unitName();
-        return running
-            ? name + (left.isNegative() ? " should be over" : " ends in " + TideTimes.words(left))
-            : left.compareTo(Duration.ofMinutes(1)) < 0
-                ? "Now: " + name
-                : name + " in " + TideTimes.words(left);
-      }
-    }
-    return "";
+    String name = step.words() + ", " + step.unitName();
+    String when =
+        running
+            ? left.isNegative()
+                ? "should be over"
+                : "ends in " + TideTimes.words(left) + ", be there"
+            : left.compareTo(Duration.ofMinutes(1)) < 0 ? "now" : "in " + TideTimes.words(left);
+    return Optional.of(new Reminder(name + ": " + when, "Plan: " + when));
   }
 
   /**

@@ -11,9 +11,12 @@ public enum StageName {
           + " taken to mean and to correct it. Below, the label is held against itself."),
   PLAN(
       "Plan",
-      "Every way to wire the panels on hand, held against the solar port of the unit on its label: red"
-          + " is only what could pass its volts on the coldest morning. The second page tells which"
-          + " cable and fuse carry what."),
+      "What comes when: the tests the claims still want, laid out so that each finds the charge, the"
+          + " rest, the meters and the person it needs. Drag a bar along its lane, or choose a step"
+          + " and press left or right, to pin a test; beside it stand its rig card and what else can"
+          + " be done with it. The other pages hold panels against the solar port, where red is only"
+          + " what could pass its volts on the coldest morning, and tell which cable and fuse carry"
+          + " what."),
   BENCH(
       "Bench",
       "Choose a test, start it here and watch it. What can hurt is said above it first, and the foot"

@@ -142,10 +142,23 @@ final class CampaignPage extends StackPane {
     chosen = Optional.of(step);
     Tide now = work.tide().get();
     tide.show(now, chosen);
-    for (Node row : steps.getChildren()) {
-      Row.chosen(row, row.getUserData() == step);
-    }
+    markChosen();
+    leftOut(now);
     side.show(chosen, now);
+  }
+
+  /** The chosen row is the one Tab leads to; up and down lead to the others. */
+  private void markChosen() {
+    boolean any = false;
+    for (Node row : steps.getChildren()) {
+      boolean it = chosen.filter(c -> row.getUserData() == c).isPresent();
+      Row.chosen(row, it);
+      row.setFocusTraversable(it);
+      any |= it;
+    }
+    if (!any && !steps.getChildren().isEmpty()) {
+      steps.getChildren().get(0).setFocusTraversable(true);
+    }
   }
 
   private void chooseUnits() {
@@ -205,15 +218,25 @@ final class CampaignPage extends StackPane {
           row,
           step.words() + ", " + step.unitName() + ", " + TidePage.state(now, step, times),
           () -> choose(step));
-      row.addEventHandler(KeyEvent.KEY_PRESSED, e -> moved(e, step));
-      Row.chosen(row, chosen.filter(step::equals).isPresent());
+      int place = i;
+      row.addEventHandler(KeyEvent.KEY_PRESSED, e -> moved(e, step, place));
       all.add(row);
     }
     steps.getChildren().setAll(all);
+    chosen = chosen.flatMap(c -> now.steps().stream().filter(c::equals).findFirst());
+    markChosen();
   }
 
-  /** Left and right pin a test a quarter of an hour earlier or later. */
-  private void moved(KeyEvent e, TideStep step) {
+  /** Up and down go on; left and right pin a test a quarter of an hour earlier or later. */
+  private void moved(KeyEvent e, TideStep step, int place) {
+    int next = e.getCode() == KeyCode.DOWN ? place + 1 : e.getCode() == KeyCode.UP ? place - 1 : -1;
+    if (next >= 0 && next < steps.getChildren().size()) {
+      Node row = steps.getChildren().get(next);
+      choose((TideStep) row.getUserData());
+      row.requestFocus();
+      e.consume();
+      return;
+    }
     boolean later = e.getCode() == KeyCode.RIGHT;
     if (step.kind() == TideStep.Kind.TEST && (later || e.getCode() == KeyCode.LEFT)) {
       choose(step);
@@ -224,14 +247,19 @@ final class CampaignPage extends StackPane {
 
   private void leftOut(Tide now) {
     List<Node> all = new ArrayList<>();
+    long one =
+        chosen.map(TideStep::unit).orElseGet(() -> now.proposals().keySet().iterator().next());
     for (Map.Entry<Long, Proposal> unit : now.proposals().entrySet()) {
+      if (unit.getKey() != one) {
+        continue;
+      }
       List<Proposal.Left> can =
           unit.getValue().left().stream().filter(Proposal.Left::possible).toList();
       if (can.isEmpty()) {
         continue;
       }
       all.add(Words.of("heading", "Not in it, " + now.names().get(unit.getKey())));
-      for (Proposal.Left one : can) {
+      for (Proposal.Left test : can) {
         var add =
             Words.button(
                 "action",
@@ -239,17 +267,17 @@ final class CampaignPage extends StackPane {
                 () ->
                     work.choose(
                         unit.getKey(),
-                        one.type().key(),
-                        work.notes().choice(unit.getKey(), one.type().key()).isPresent()
+                        test.type().key(),
+                        work.notes().choice(unit.getKey(), test.type().key()).isPresent()
                             ? Optional.empty()
                             : Optional.of(CampaignNotes.Choice.ADDED)));
-        add.setId("add-" + unit.getKey() + "-" + one.type().key());
-        add.setAccessibleText("Add " + one.type().words());
-        Label why = Words.of("quiet", one.why());
+        add.setId("add-" + unit.getKey() + "-" + test.type().key());
+        add.setAccessibleText("Add " + test.type().words());
+        Label why = Words.of("quiet", test.why());
         why.setMinWidth(0);
         HBox.setHgrow(why, Priority.ALWAYS);
         why.setMaxWidth(Double.MAX_VALUE);
-        HBox row = new HBox(10, Words.line("figure", one.type().words()), why, add);
+        HBox row = new HBox(10, Words.line("figure", test.type().words()), why, add);
         row.setStyle("-fx-alignment: center-left;");
         all.add(row);
       }

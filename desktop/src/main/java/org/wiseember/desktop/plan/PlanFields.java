@@ -13,12 +13,15 @@ import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.look.Field;
+import org.wiseember.desktop.look.MarkNode;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.PlanWork;
+import org.wiseember.report.look.UnitMark;
 import org.wiseember.trial.plan.PackState;
 import org.wiseember.trial.plan.Tide;
 import org.wiseember.trial.test.Thing;
@@ -61,13 +64,7 @@ final class PlanFields extends VBox {
       List<Node> all = new ArrayList<>();
       tide.packs().entrySet().stream()
           .filter(p -> !p.getValue().none())
-          .forEach(
-              p ->
-                  all.add(
-                      charge(
-                          p.getKey(),
-                          p.getValue(),
-                          tide.packs().size() > 1 ? tide.names().get(p.getKey()) : "")));
+          .forEach(p -> all.add(charge(p.getKey(), p.getValue(), tide)));
       charges.getChildren().setAll(all);
     }
     List<Node> things = new ArrayList<>(List.of(Words.line("strong", "Not here")));
@@ -77,17 +74,22 @@ final class PlanFields extends VBox {
     away.getChildren().setAll(things);
   }
 
-  private Node charge(long unit, PackState pack, String name) {
+  /** The mark tells whose it is; a screen reader says the name. */
+  private Node charge(long unit, PackState pack, Tide tide) {
     TextField field =
         Field.of(
             "plan-charge-" + unit,
-            (name.isEmpty() ? "its" : name + "’s") + " display shows, %",
+            "display shows, %",
             pack.known() ? Figures.fixed(pack.percent(), 0) : "",
             4);
     field.setPromptText("not read");
     Field.whenTyped(field, () -> chargeTyped(unit, field, pack));
     fields.add(field);
-    return Field.named(field);
+    HBox pair = Field.named(field);
+    field.setAccessibleText(tide.names().get(unit) + ", its display shows, %");
+    List<Long> order = List.copyOf(tide.packs().keySet());
+    pair.getChildren().add(0, new MarkNode(new UnitMark(order.indexOf(unit))));
+    return pair;
   }
 
   private void chargeTyped(long unit, TextField field, PackState pack) {

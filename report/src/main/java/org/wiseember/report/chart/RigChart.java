@@ -29,7 +29,7 @@ final class RigChart {
   private static final double HALF_HIGH = 0.3;
   private static final double FUSE_WIDE = 0.09;
   private static final double FUSE_HIGH = 0.07;
-  private static final double LINE = 0.17;
+  private static final double LINE = 0.24;
   private static final double PROBE = -0.85;
 
   private final RigDrawing drawing;

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
@@ -61,6 +62,7 @@ import org.wiseember.workbook.RunWriter;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.plan.CampaignNotes;
 
 /**
  * The demo: the equipment officer of a night-market co-operative tests units before they join the
@@ -242,7 +244,20 @@ public final class DemoWorkbook {
       charge(workbook, units.get(0), Set.of(ChargeSource.BATTERY), 18, 29);
       charge(workbook, units.get(0), Set.of(ChargeSource.WALL, ChargeSource.SOLAR), 19, 30);
       lineUp(workbook, units);
+      campaign(workbook, units);
     }
+  }
+
+  /** Three units at once, one of them half done, by people who keep a stall in between. */
+  private static void campaign(Workbook workbook, List<Unit> units) {
+    workbook.campaignNotes(
+        CampaignNotes.USUAL
+            .of(List.of(units.get(1).id(), units.get(2).id(), units.get(3).id()))
+            .present(
+                List.of(
+                    new CampaignNotes.Present(LocalTime.of(8, 0), LocalTime.of(11, 0)),
+                    new CampaignNotes.Present(LocalTime.of(15, 30), LocalTime.of(23, 0))))
+            .choosing(units.get(2).id(), Drain.DC, Optional.of(CampaignNotes.Choice.ELSEWHERE)));
   }
 
   /** What a line-up of the pool wants: drains at one load for three of them, and what was paid. */
