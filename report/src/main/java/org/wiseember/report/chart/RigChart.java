@@ -127,8 +127,9 @@ final class RigChart {
     Color colour = Palette.awt(probe.isolated() ? palette.shortOf() : palette.quiet());
     plot.addAnnotation(
         new XYLineAnnotation(probe.on(), -HALF_HIGH, probe.on(), PROBE, DOTS, colour));
-    boolean right = probe.on() > drawing.row().size() / 2;
-    boolean left = probe.on() < (drawing.row().size() - 1) / 2.0;
+    int last = drawing.row().size() - 1;
+    boolean right = last > 0 && probe.on() == last;
+    boolean left = last > 0 && probe.on() == 0;
     words(
         probe.words(),
         right ? probe.on() + HALF_BOX : left ? probe.on() - HALF_BOX : probe.on(),
