@@ -3,21 +3,26 @@ package org.wiseember.desktop;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.awt.geom.Rectangle2D;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.util.List;
+import javafx.geometry.Point2D;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
+import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.plan.Tide;
+import org.wiseember.trial.plan.TideDrawings;
 import org.wiseember.trial.plan.TideStep;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.workbook.plan.CampaignNotes;
@@ -108,6 +113,53 @@ public class CampaignTest extends InDemoWindow {
     assertTrue(!first.equals(second));
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
     window.untilShown("Nothing is to be done");
+  }
+
+  /** Takes a bar along its lane. */
+  private void drag(TideStep step, double hours) {
+    // Scrolls there.
+    window.click("tide-chart");
+    double[] at =
+        OpenWindow.onFx(
+            () -> {
+              ChartPane chart = (ChartPane) window.scene().lookup("#tide-chart");
+              Rectangle2D lanes = chart.parts().get(1);
+              Tide tide = tide();
+              int many = tide.packs().size() + 4;
+              int lane = List.copyOf(tide.packs().keySet()).indexOf(step.unit());
+              double hour = lanes.getWidth() / TideDrawings.hours(tide);
+              double from =
+                  Duration.between(TideDrawings.begins(tide), step.from()).toSeconds() / 3600.0;
+              Point2D screen =
+                  chart.localToScreen(
+                      lanes.getX() + hour * from + 2,
+                      lanes.getY() + lanes.getHeight() * (lane + 0.5) / many);
+              return new double[] {screen.getX(), screen.getY(), hour};
+            });
+    robot.drag(at[0], at[1], MouseButton.PRIMARY);
+    robot.moveBy(at[2] * hours / 2, 0);
+    robot.moveBy(at[2] * hours / 2, 0);
+    robot.drop();
+    window.settle();
+  }
+
+  /** A bar that is taken along its lane is pinned where it is let go. */
+  @Test
+  public void aBarIsDragged() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    window.until(() -> tide() != null && tide().nextTest(2).isPresent());
+    window.idle();
+    TideStep free =
+        tide().steps().stream()
+            .filter(s -> s.unit() == 2 && s.kind() == TideStep.Kind.TEST)
+            .reduce((a, b) -> b)
+            .orElseThrow();
+    String key = free.wanted().orElseThrow().key();
+    drag(free, 1.5);
+    window.until(() -> window.desk().planWork().notes().pin(2, key).isPresent());
+    Instant pin = window.desk().planWork().notes().pin(2, key).orElseThrow();
+    long moved = Duration.between(free.from(), pin).toMinutes();
+    assertTrue(Math.abs(moved - 90) <= 10, "dragged by " + moved + " min");
   }
 
   /** A test pinned by arrow and by typing stays there; undo takes the pin out; both are printed. */

@@ -192,7 +192,7 @@ public class PlannerTest {
   @Test
   public void smallCampaignsAreProvenAndTheLeast() {
     SplittableRandom random = new SplittableRandom(9);
-    for (int i = 0; i < 6; i++) {
+    for (int i = 0; i < 4; i++) {
       Campaign campaign = random(random, 2, i % 2 == 0 ? 2 : 3);
       Plan plan = plan(campaign);
       Plan brute = exhausted(campaign);
@@ -210,7 +210,7 @@ public class PlannerTest {
   public void whatStandsAlreadyIsKept() {
     SplittableRandom random = new SplittableRandom(31);
     int pinned = 0;
-    for (int i = 0; i < 6; i++) {
+    for (int i = 0; i < 4; i++) {
       Campaign plain = random(random, 2, i % 2 == 0 ? 2 : 3);
       int from = 30 * random.nextInt(6);
       List<PlanUnit> units = new ArrayList<>();
@@ -247,7 +247,7 @@ public class PlannerTest {
         assertTrue(exhausted(with) == null, "case " + i);
       }
     }
-    assertTrue(pinned >= 3, "pins that could be kept: " + pinned);
+    assertTrue(pinned >= 2, "pins that could be kept: " + pinned);
   }
 
   private static Campaign pinned(Campaign campaign, Plan.Step step, int minute) {

@@ -10,13 +10,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.ListChangeListener;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.report.page.Sheet;
+import org.wiseember.trial.plan.KnownTimes;
 import org.wiseember.trial.plan.RigCard;
 import org.wiseember.trial.plan.Tide;
 import org.wiseember.trial.plan.TideChanges;
@@ -25,7 +28,6 @@ import org.wiseember.trial.plan.TidePage;
 import org.wiseember.trial.plan.TideStep;
 import org.wiseember.trial.plan.TideTimes;
 import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.UnitTimes;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.RunSettings;
@@ -55,12 +57,19 @@ public final class PlanWork {
   private final ObjectProperty<Tide> tide = new SimpleObjectProperty<>();
   private final ObjectProperty<List<String>> changed = new SimpleObjectProperty<>(List.of());
   private final ExecutorService solving =
-      Executors.newSingleThreadExecutor(
+      new ThreadPoolExecutor(
+          1,
+          1,
+          0,
+          TimeUnit.SECONDS,
+          new LinkedBlockingQueue<>(),
           task -> {
             Thread thread = new Thread(task, "plan");
             thread.setDaemon(true);
             return thread;
-          });
+          },
+          // Once the window closes nobody wants a plan.
+          new ThreadPoolExecutor.DiscardPolicy());
   private CampaignNotes notes = CampaignNotes.USUAL;
   private Map<Long, Judgement> judged = Map.of();
   private boolean looked;
@@ -196,7 +205,7 @@ public final class PlanWork {
 
   private static TideMaker.Going going(
       LiveRun live, Judgement unit, double pace, Optional<Instant> ends) {
-    double hours = live.plan().settings().needs(UnitTimes.of(unit)).hours();
+    double hours = live.plan().settings().needs(KnownTimes.of(unit)).hours();
     return new TideMaker.Going(
         live.unitId(),
         live.plan().type().key(),
@@ -267,7 +276,7 @@ public final class PlanWork {
   /** The rig card of a step; empty for one without a test. */
   public Optional<RigCard> card(TideStep step) {
     return Optional.ofNullable(judged.get(step.unit()))
-        .flatMap(u -> RigCard.of(step, u.unit().label(), UnitTimes.of(u)));
+        .flatMap(u -> RigCard.of(step, u.unit().label(), KnownTimes.of(u)));
   }
 
   /**

@@ -283,12 +283,8 @@ final class CampaignPage extends StackPane {
       }
     }
     for (Map.Entry<Long, PackState> pack : now.packs().entrySet()) {
-      if (!pack.getValue().known()) {
-        all.add(
-            0,
-            Words.of(
-                "notice-text", now.names().get(pack.getKey()) + ": " + pack.getValue().words()));
-      }
+      String words = now.names().get(pack.getKey()) + ": " + pack.getValue().words();
+      all.add(0, Words.of(pack.getValue().known() ? "quiet" : "notice-text", words));
     }
     left.getChildren().setAll(all);
   }

@@ -45,6 +45,7 @@ final class TidePane extends StackPane {
     this.desk = desk;
     this.choose = choose;
     this.pin = pin;
+    chart.setId("tide-chart");
     ghost.setManaged(false);
     ghost.setVisible(false);
     ghost.setMouseTransparent(true);

@@ -29,7 +29,7 @@ abstract class OnDesk {
   public final void openTheDemo() throws Exception {
     folder = Files.createTempDirectory("ember-desk");
     file = DemoFile.in(folder);
-    desk = new Desk(Clock.systemUTC(), screen());
+    desk = new Desk(clock(), screen());
     desk.open(file);
     until(() -> desk.chosen().get() != null);
   }
@@ -38,6 +38,11 @@ abstract class OnDesk {
   public final void closeIt() {
     desk.close();
     changes.clear();
+  }
+
+  /** What time it is. */
+  protected Clock clock() {
+    return Clock.systemUTC();
   }
 
   /** Everything is done on the thread that waits. */

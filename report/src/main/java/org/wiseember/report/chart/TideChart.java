@@ -35,8 +35,8 @@ final class TideChart {
   /** A letter takes about so much of its height. */
   private static final double LETTER = 0.62;
 
-  /** Most plans are drawn about so wide, px at usual text. */
-  private static final double WIDE = 640;
+  /** No plan is drawn much narrower, px. */
+  private static final double WIDE = 400;
 
   private final TideDrawing drawing;
   private final Palette palette;

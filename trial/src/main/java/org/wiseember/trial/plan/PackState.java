@@ -9,6 +9,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.UnitTimes;
 import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.verdict.Judgement;
@@ -64,6 +65,11 @@ public record PackState(
                 since,
                 "Nobody read how full it is; half is taken, so it is charged or run down before"
                     + " anything that begins full or empty. Type what its display shows."));
+  }
+
+  /** The same with how long it takes to fill and to empty said as well. */
+  PackState timed(UnitTimes times) {
+    return none ? this : new PackState(percent, known, since, words + " " + times.restsOn(), false);
   }
 
   /** A simulated run may be over before its own time has passed. */

@@ -44,7 +44,7 @@ public record Proposal(List<Wanted> wanted, List<Left> left) {
   /** Of a unit, as its claims stand and as somebody chose. */
   public static Proposal of(Judgement unit, OnHand onHand, CampaignNotes notes) {
     Label label = unit.unit().label();
-    UnitTimes times = UnitTimes.of(unit);
+    UnitTimes times = KnownTimes.of(unit);
     Map<TestType, List<Judged>> asked = asked(unit, onHand);
     List<Wanted> wanted = new ArrayList<>();
     List<Left> left = new ArrayList<>();

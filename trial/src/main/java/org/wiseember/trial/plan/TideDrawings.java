@@ -21,6 +21,7 @@ import org.wiseember.trial.test.Thing;
 /** A plan as its picture. */
 public final class TideDrawings {
   private static final double LEAST_HOURS = 4;
+  private static final int LANE_NAME = 20;
   private static final int[] STEPS = {1, 2, 3, 6, 12, 24, 48, 96};
   private static final int MOST_TICKS = 12;
   private static final double MINUTE = 1 / 60.0;
@@ -60,7 +61,7 @@ public final class TideDrawings {
       }
       lanes.add(
           new TideDrawing.Lane(
-              tide.names().get(unit),
+              laneName(tide.names().get(unit)),
               own.stream()
                   .map(s -> bar(tide, s, s.from(), s.to(), mark, brief(s), chosen))
                   .toList()));
@@ -86,6 +87,11 @@ public final class TideDrawings {
                 .map(s -> bar(tide, s, s.from(), attended(s), mark(units, s), "be there", chosen))
                 .toList()));
     return new TideDrawing(hours(tide), hour(tide, tide.now()), ticks(tide, times), lines, lanes);
+  }
+
+  /** The names of lanes stand beside them and must leave them room. */
+  private static String laneName(String name) {
+    return name.length() <= LANE_NAME ? name : name.substring(0, LANE_NAME - 1).strip() + "…";
   }
 
   /** Beginning a charge takes somebody a moment. */

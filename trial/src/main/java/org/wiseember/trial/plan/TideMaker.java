@@ -176,10 +176,10 @@ public final class TideMaker {
 
   private PlanUnit row(Judgement unit, int longest) {
     long id = unit.unit().id();
-    UnitTimes times = UnitTimes.of(unit);
+    UnitTimes times = KnownTimes.of(unit);
     PackState pack = PackState.of(unit, notes, now);
     Proposal proposal = Proposal.of(unit, onHand, notes);
-    packs.put(id, pack);
+    packs.put(id, pack.timed(times));
     proposals.put(id, proposal);
     Map<String, Wanted> wanted = new LinkedHashMap<>();
     proposal.wanted().forEach(w -> wanted.put(w.key(), w));

@@ -148,7 +148,7 @@ public class TideTest {
           assertEquals(drain.chargeTo(), 0, 0);
           // 500 Wh × 0.85 at 200 W, and a few minutes: by its label, before anything is measured.
           assertEquals((double) drain.lasts().toMinutes(), Math.ceil(60 * (425 / 200.0 + 0.1)), 1);
-          assertEquals(UnitTimes.of(judged(workbook, id)).fillHours(), 2, 0);
+          assertEquals(KnownTimes.of(judged(workbook, id)).fillHours(), 2, 0);
         });
   }
 
@@ -319,7 +319,7 @@ public class TideTest {
                   "Stall lamp 500",
                   LABEL + "12 V port 10 A\nUSB-C 60 W\nSolar 12-60 V 10 A 200 W\nUPS < 20 ms\n");
           Judgement unit = judged(workbook, id);
-          UnitTimes times = UnitTimes.of(unit);
+          UnitTimes times = KnownTimes.of(unit);
           int cards = 0;
           for (var type : AllTests.list()) {
             var plan = AllTests.plan(type, unit.unit().label(), onHand());

@@ -1,0 +1,133 @@
+package org.wiseember.desktop.model;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import org.testng.annotations.Test;
+import org.wiseember.trial.plan.Tide;
+import org.wiseember.trial.plan.TideStep;
+import org.wiseember.workbook.plan.CampaignNotes;
+
+/** The plan as the window has it, on a clock that is wound by hand. */
+public class PlanWorkModelTest extends OnDesk {
+  private static final long HADDLEWICK = 2;
+  private Instant now = Instant.parse("2026-06-01T09:00:00Z");
+
+  @Override
+  protected Clock clock() {
+    return new Clock() {
+      @Override
+      public ZoneId getZone() {
+        return ZoneOffset.UTC;
+      }
+
+      @Override
+      public Clock withZone(ZoneId zone) {
+        return this;
+      }
+
+      @Override
+      public Instant instant() {
+        return now;
+      }
+    };
+  }
+
+  private PlanWork work() {
+    return desk.planWork();
+  }
+
+  private Tide tide() {
+    return work().tide().get();
+  }
+
+  /** One unit, and somebody there day and night. */
+  private void open() {
+    desk.stage().set(StageName.PLAN);
+    work()
+        .note(
+            work()
+                .notes()
+                .of(List.of(HADDLEWICK))
+                .present(
+                    List.of(new CampaignNotes.Present(LocalTime.MIDNIGHT, LocalTime.MIDNIGHT))),
+            "there");
+    until(() -> tide() != null && tide().packs().keySet().equals(java.util.Set.of(HADDLEWICK)));
+    settle();
+  }
+
+  /** Nobody came: once a minute has passed it is planned from now on, and what moved is said. */
+  @Test
+  public void whatWasNotBegunIsPlannedAnew() {
+    open();
+    TideStep first = tide().steps().get(0);
+    assertFalse(first.from().isAfter(now));
+    long tests = tide().tests();
+    work().tick();
+    Tide same = tide();
+    now = now.plus(Duration.ofHours(3));
+    work().tick();
+    until(() -> !tide().now().equals(same.now()));
+    assertTrue(tide().steps().stream().noneMatch(s -> s.from().isBefore(now.minusSeconds(60))));
+    assertEquals(tide().tests(), tests, "no test is lost");
+    assertTrue(
+        work().changed().get().get(0).startsWith("All is over at"),
+        work().changed().get().toString());
+  }
+
+  /** Half an hour ahead it reminds; before that it is silent. */
+  @Test
+  public void itRemindsInTime() {
+    open();
+    assertTrue(work().reminder().orElseThrow().brief().contains("now"));
+    TideStep test =
+        tide().steps().stream()
+            .filter(s -> s.kind() == TideStep.Kind.TEST)
+            .findFirst()
+            .orElseThrow();
+    Tide before = tide();
+    for (TideStep s : List.copyOf(before.steps())) {
+      if (!s.equals(test) && s.kind() == TideStep.Kind.TEST) {
+        work()
+            .choose(
+                HADDLEWICK,
+                s.wanted().orElseThrow().key(),
+                Optional.of(CampaignNotes.Choice.DROPPED));
+      }
+    }
+    work().pin(test, Optional.of(now.plus(Duration.ofMinutes(90))));
+    until(
+        () ->
+            tide().tests() == 1
+                && tide().nextTest(HADDLEWICK).orElseThrow().from().isAfter(now.plusSeconds(3600)));
+    if (tide().charges() == 0) {
+      assertTrue(work().reminder().isEmpty());
+    }
+    now = now.plus(Duration.ofMinutes(78));
+    assertTrue(
+        work().reminder().isPresent(), "twelve minutes before: " + tide().steps() + " at " + now);
+  }
+
+  /** Notes are kept in the workbook, and undo returns to those before. */
+  @Test
+  public void notesAreKeptAndUndone() {
+    open();
+    CampaignNotes before = work().notes();
+    work().charged(HADDLEWICK, 40);
+    settle();
+    assertEquals(desk.workbook().orElseThrow().campaignNotes(), work().notes());
+    desk.undo();
+    settle();
+    assertEquals(desk.workbook().orElseThrow().campaignNotes(), before);
+    assertEquals(work().notes(), before);
+  }
+}
