@@ -193,6 +193,12 @@ public class CampaignTest extends InDemoWindow {
     window.replace("pin-time", "+2 10:30");
     robot.push(KeyCode.ENTER);
     window.until(() -> tide().step(2, key).filter(TideStep::pinned).isPresent());
+    window.click("unpin-step");
+    window.until(() -> tide().step(2, key).filter(s -> !s.pinned()).isPresent());
+    window.idle();
+    // Right after what comes before it, which it touches.
+    drag(tide().step(2, key).orElseThrow(), 1.5);
+    window.until(() -> tide().step(2, key).filter(TideStep::pinned).isPresent());
     window.replace("pin-time", "half past");
     robot.push(KeyCode.ENTER);
     window.untilShown("is no time; type 14:20");

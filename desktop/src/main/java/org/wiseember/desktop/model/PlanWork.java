@@ -17,6 +17,8 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.ListChangeListener;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.report.page.Sheet;
 import org.wiseember.trial.plan.KnownTimes;
@@ -50,6 +52,8 @@ public final class PlanWork {
   private static final int EVERY = 5;
 
   private static final double HOUR = 3600;
+
+  private static final Logger LOG = LoggerFactory.getLogger(PlanWork.class);
 
   private final Desk desk;
   private final Clock clock;
@@ -191,10 +195,15 @@ public final class PlanWork {
                                   .filter(u -> u.unit().id() == l.unitId())
                                   .findFirst()
                                   .map(u -> going(l, u, pace, ends)));
-                  Tide made =
-                      TideMaker.of(
-                          units, onHand, going, now, instant, ZoneId.systemDefault(), SECONDS);
-                  desk.screen().later(() -> take(mine, made, units));
+                  try {
+                    Tide made =
+                        TideMaker.of(
+                            units, onHand, going, now, instant, ZoneId.systemDefault(), SECONDS);
+                    desk.screen().later(() -> take(mine, made, units));
+                  } catch (WorkbookException e) {
+                    // Another took its place meanwhile, of which a plan is laid out as well.
+                    LOG.info("a plan was given up: {}", e.getMessage());
+                  }
                 }));
   }
 

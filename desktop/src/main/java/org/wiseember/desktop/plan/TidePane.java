@@ -94,10 +94,17 @@ final class TidePane extends StackPane {
     if (lane < 0 || lane >= units.size()) {
       return Optional.empty();
     }
-    return tide.steps().stream()
-        .filter(s -> s.unit() == units.get(lane))
-        .filter(s -> e.getX() >= x(s.from(), area) - 2 && e.getX() <= x(s.to(), area) + 2)
-        .findFirst();
+    List<TideStep> own = tide.steps().stream().filter(s -> s.unit() == units.get(lane)).toList();
+    // Of two that touch it is the one under the mouse; beside a narrow one a little counts too.
+    return own.stream()
+        .filter(s -> e.getX() >= x(s.from(), area) && e.getX() < x(s.to(), area))
+        .findFirst()
+        .or(
+            () ->
+                own.stream()
+                    .filter(
+                        s -> e.getX() >= x(s.from(), area) - 2 && e.getX() <= x(s.to(), area) + 2)
+                    .findFirst());
   }
 
   private void pressed(MouseEvent e) {
