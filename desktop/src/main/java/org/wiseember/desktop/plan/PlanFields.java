@@ -80,7 +80,7 @@ final class PlanFields extends VBox {
         Field.of(
             "plan-charge-" + unit,
             "display shows, %",
-            pack.known() ? Figures.fixed(pack.percent(), 0) : "",
+            pack.read() ? Figures.fixed(pack.percent(), 0) : "",
             4);
     field.setPromptText("not read");
     Field.whenTyped(field, () -> chargeTyped(unit, field, pack));
@@ -96,7 +96,7 @@ final class PlanFields extends VBox {
     try {
       OptionalDouble typed = Field.number(field, 0, 100);
       boolean same =
-          pack.known()
+          pack.read()
               && typed.isPresent()
               && Figures.fixed(typed.getAsDouble(), 0).equals(Figures.fixed(pack.percent(), 0));
       if (typed.isPresent() && !same) {

@@ -20,15 +20,25 @@ import org.wiseember.workbook.plan.CampaignNotes;
  * How full a unit is, and since when it rests.
  *
  * @param percent taken for the plan
- * @param known whether somebody or something read it
+ * @param known whether somebody or something told it lately
+ * @param read whether that was its display
  * @param since its last test ended; empty where it never had one
  * @param words where that comes from, one sentence
  * @param none whether it has no pack of its own, as an inverter on a battery
  */
 public record PackState(
-    double percent, boolean known, Optional<Instant> since, String words, boolean none) {
-  private PackState(double percent, boolean known, Optional<Instant> since, String words) {
-    this(percent, known, since, words, false);
+    double percent,
+    boolean known,
+    boolean read,
+    Optional<Instant> since,
+    String words,
+    boolean none) {
+  /** Longer ago, somebody may have used it and its display may have wandered; own choice. */
+  private static final Duration LATELY = Duration.ofDays(2);
+
+  private static PackState told(
+      double percent, boolean read, Optional<Instant> since, String words) {
+    return new PackState(percent, true, read, since, words, false);
   }
 
   /** Of a unit nobody read: neither full nor empty, so that it is charged or run down first. */
@@ -44,32 +54,44 @@ public record PackState(
       return new PackState(
           100,
           true,
+          false,
           since,
           "It has no pack of its own; keep the battery it runs on charged.",
           true);
     }
     CampaignNotes.Charge typed = notes.charges().get(unit.unit().id());
-    if (typed != null && (since.isEmpty() || !typed.at().isBefore(since.get()))) {
-      return new PackState(
+    if (typed != null
+        && lately(typed.at(), now)
+        && (since.isEmpty() || !typed.at().isBefore(since.get()))) {
+      return told(
           typed.percent(),
           true,
           since,
           "Its display was read at " + Figures.fixed(typed.percent(), 0) + " %.");
     }
-    Optional<PackState> left = last.flatMap(r -> left(r, since));
+    Optional<PackState> left =
+        last.filter(r -> lately(since.orElseThrow(), now)).flatMap(r -> left(r, since));
     return left.orElseGet(
         () ->
             new PackState(
                 HALF,
                 false,
+                false,
                 since,
-                "Nobody read how full it is; half is taken, so it is charged or run down before"
-                    + " anything that begins full or empty. Type what its display shows."));
+                "Nobody read how full it is in the last two days; half is taken, so it is charged or run down before"
+                    + " anything that begins full or empty. Type what its display shows.",
+                false));
+  }
+
+  private static boolean lately(Instant at, Instant now) {
+    return !at.isBefore(now.minus(LATELY));
   }
 
   /** The same with how long it takes to fill and to empty said as well. */
   PackState timed(UnitTimes times) {
-    return none ? this : new PackState(percent, known, since, words + " " + times.restsOn(), false);
+    return none
+        ? this
+        : new PackState(percent, known, read, since, words + " " + times.restsOn(), false);
   }
 
   /** A simulated run may be over before its own time has passed. */
@@ -82,12 +104,12 @@ public record PackState(
 
   private static Optional<PackState> left(TestRun run, Optional<Instant> since) {
     if (run instanceof DrainRun drain && drain.complete()) {
-      return Optional.of(new PackState(0, true, since, "Its last drain emptied it."));
+      return Optional.of(told(0, false, since, "Its last drain emptied it."));
     }
     if (run instanceof ChargeRun charge
         && charge.run().state() == Run.State.DONE
         && charge.finding().timeToFull().isPresent()) {
-      return Optional.of(new PackState(100, true, since, "Its last charge filled it."));
+      return Optional.of(told(100, false, since, "Its last charge filled it."));
     }
     Series display = run.trace().series(Channel.DISPLAY_CHARGE);
     if (display.size() == 0) {
@@ -95,7 +117,7 @@ public record PackState(
     }
     double shown = Math.max(0, Math.min(100, display.value(display.size() - 1)));
     return Optional.of(
-        new PackState(
+        told(
             shown,
             true,
             since,

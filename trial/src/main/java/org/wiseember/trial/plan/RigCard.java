@@ -176,7 +176,7 @@ public record RigCard(
     }
 
     private void thing(String words, boolean meter, RigDrawing.Lead after) {
-      row.add(new RigDrawing.Thing(List.of(words.split(" (?=[A-Za-z])")), meter));
+      row.add(new RigDrawing.Thing(List.of(words.split(" (?=[a-z])")), meter));
       if (after != null) {
         leads.add(after);
       }

@@ -194,6 +194,26 @@ public class TideTest {
         });
   }
 
+  /** What was read three days ago says nothing of today: the unit may have been used. */
+  @Test
+  public void anOldReadingIsNone() throws IOException {
+    with(
+        workbook -> {
+          long id = unit(workbook, "Stall lamp 500", LABEL);
+          Instant then = MORNING.minus(Duration.ofDays(3));
+          Tide stale =
+              tide(workbook, CampaignNotes.USUAL.charged(id, new CampaignNotes.Charge(100, then)));
+          assertFalse(stale.packs().get(id).known());
+          assertFalse(stale.packs().get(id).read());
+          assertEquals(stale.packs().get(id).percent(), 50, 0);
+          Tide fresh =
+              tide(
+                  workbook,
+                  CampaignNotes.USUAL.charged(id, new CampaignNotes.Charge(100, MORNING)));
+          assertTrue(fresh.packs().get(id).read());
+        });
+  }
+
   /** A day without its meter, and evenings only: everything waits, and nothing is dropped. */
   @Test
   public void whatIsNotThereIsWaitedFor() throws IOException {
