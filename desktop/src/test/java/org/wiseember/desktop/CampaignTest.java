@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Set;
 import javafx.geometry.Point2D;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -82,13 +83,9 @@ public class CampaignTest extends InDemoWindow {
     labelled();
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
     window.until(() -> tide() != null);
-    // The demo's campaign has three units; this one takes their place.
-    window.click("plan-unit-" + chosen());
-    window.until(() -> tide().packs().containsKey(chosen()));
-    for (long other : new long[] {2, 3, 4}) {
-      window.click("plan-unit-" + other);
-      window.until(() -> !tide().packs().containsKey(other));
-    }
+    // The demo plans three others together; this one is planned by itself.
+    window.until(() -> tide().packs().keySet().equals(Set.of(chosen())));
+    window.untilShown("Lampwright 60 is planned by itself");
     window.untilShown("Nobody read how full it is");
     window.replace("plan-charge-" + chosen(), "100");
     robot.push(KeyCode.ENTER);
@@ -113,6 +110,45 @@ public class CampaignTest extends InDemoWindow {
     assertTrue(!first.equals(second));
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
     window.untilShown("Nothing is to be done");
+  }
+
+  /** What nobody measures is said to have been begun, and to be over. */
+  @Test
+  public void aRunDownInBetweenIsBegunByHand() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    window.until(() -> tide() != null && tide().packs().containsKey(chosen()));
+    window.replace("plan-charge-" + chosen(), "40");
+    robot.push(KeyCode.ENTER);
+    window.until(() -> tide().packs().get(chosen()).percent() == 40);
+    // What can be made at 40 % is made first; without it the run-down before a timed charge is
+    // next.
+    while (tide().next(chosen()).orElseThrow().kind() == TideStep.Kind.TEST) {
+      TideStep test = tide().next(chosen()).orElseThrow();
+      window.click("step-" + tide().steps().indexOf(test));
+      window.click("drop-step");
+      window.until(() -> tide().step(chosen(), test.wanted().orElseThrow().key()).isEmpty());
+    }
+    TideStep down = tide().next(chosen()).orElseThrow();
+    window.click("step-" + tide().steps().indexOf(down));
+    window.click("begin-step");
+    window.until(() -> tide().packs().get(chosen()).underWay().isPresent());
+    TideStep going = tide().steps().get(0);
+    assertEquals(going.kind(), TideStep.Kind.RUNNING);
+    assertEquals(going.chargeTo(), down.chargeTo());
+    assertTrue(
+        tide().steps().stream().skip(1).noneMatch(s -> s.from().isBefore(going.to())),
+        "the unit is busy until it is over");
+    window.untilShown("runs, over at");
+    window.click("step-0");
+    window.click("over-step");
+    window.until(() -> tide().packs().get(chosen()).percent() == down.chargeTo());
+    assertTrue(tide().packs().get(chosen()).underWay().isEmpty());
+    window.untilShown("should be over; type what its display shows");
+    // Undone, it goes on; undone once more nobody began it.
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    window.until(() -> tide().packs().get(chosen()).underWay().isPresent());
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    window.until(() -> tide().packs().get(chosen()).percent() == 40);
   }
 
   /** Takes a bar along its lane. */
@@ -146,6 +182,7 @@ public class CampaignTest extends InDemoWindow {
   /** A bar that is taken along its lane is pinned where it is let go. */
   @Test
   public void aBarIsDragged() {
+    window.choose(1);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
     window.until(() -> tide() != null && tide().nextTest(2).isPresent());
     window.idle();

@@ -377,15 +377,11 @@ final class LabelLine {
     double low = m.low();
     double high = m.most();
     if (!subject.mayBeNegative() && (low < 0 || high < 0)) {
-      doubt(m, subject.words().toLowerCase(Locale.ROOT) + " cannot be negative. Check the sign.");
+      doubt(m, subject.inSentence() + " cannot be negative. Check the sign.");
       return false;
     }
     if (!subject.plausible(low) || !subject.plausible(high)) {
-      doubt(
-          m,
-          "that is not a likely "
-              + subject.words().toLowerCase(Locale.ROOT)
-              + ". Check the figure and its unit.");
+      doubt(m, "that is not a likely " + subject.inSentence() + ". Check the figure and its unit.");
       return false;
     }
     return true;

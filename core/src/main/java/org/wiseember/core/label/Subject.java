@@ -88,6 +88,13 @@ public enum Subject {
     return words;
   }
 
+  /** The same inside a sentence; what is spelled in capitals stays so, as AC and USB-C. */
+  public String inSentence() {
+    return Character.isLowerCase(words.charAt(1))
+        ? Character.toLowerCase(words.charAt(0)) + words.substring(1)
+        : words;
+  }
+
   public Group group() {
     return group;
   }

@@ -22,6 +22,7 @@ import org.slf4j.LoggerFactory;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.report.page.Sheet;
 import org.wiseember.trial.plan.KnownTimes;
+import org.wiseember.trial.plan.PackState;
 import org.wiseember.trial.plan.RigCard;
 import org.wiseember.trial.plan.Tide;
 import org.wiseember.trial.plan.TideChanges;
@@ -222,6 +223,17 @@ public final class PlanWork {
         ends.orElseGet(() -> live.startedAt().plusMillis((long) (1000 * HOUR * hours / pace))));
   }
 
+  /** A unit outside the row of those that are planned together is planned by itself. */
+  private static boolean together(CampaignNotes notes, long unit) {
+    return notes.units().contains(unit);
+  }
+
+  /** Whether the unit one looks at is planned together with others. */
+  public boolean together() {
+    Judgement chosen = desk.chosen().get();
+    return chosen != null && together(notes, chosen.unit().id());
+  }
+
   private List<Judgement> units(CampaignNotes now, Judgement chosen) {
     Workbook workbook = desk.workbook().orElseThrow();
     List<Judgement> all = new ArrayList<>();
@@ -233,7 +245,7 @@ public final class PlanWork {
                     u.id() == chosen.unit().id()
                         ? chosen
                         : Judgement.of(workbook, u, desk.guardBand().get())));
-    return now.units().isEmpty() ? List.of(chosen) : all;
+    return together(now, chosen.unit().id()) ? all : List.of(chosen);
   }
 
   private void take(long mine, Tide made, List<Judgement> units) {
@@ -272,6 +284,30 @@ public final class PlanWork {
     note(
         notes.charged(unit, new CampaignNotes.Charge(percent, clock.instant())),
         "Charge of a unit changed");
+  }
+
+  /** Keeps that somebody began a charge or a run-down in between, just now. */
+  public void begin(TideStep step) {
+    Instant at = clock.instant();
+    note(
+        notes.begun(
+            step.unit(),
+            new CampaignNotes.Begun(
+                step.chargeFrom(), step.chargeTo(), at, at.plus(step.lasts()), false)),
+        step.words() + " begun");
+  }
+
+  /** Keeps that what somebody began is over: it came where it should, or was broken off. */
+  public void end(TideStep step, boolean brokenOff) {
+    Optional.ofNullable(tide.get().packs().get(step.unit()))
+        .flatMap(PackState::underWay)
+        .ifPresent(
+            b ->
+                note(
+                    notes.begun(
+                        step.unit(),
+                        brokenOff ? b.brokenOff(clock.instant()) : b.over(clock.instant())),
+                    step.words() + (brokenOff ? " broken off" : " over")));
   }
 
   /** The plan as a sheet, with the rig card of every test on it. */
@@ -315,7 +351,7 @@ public final class PlanWork {
         running
             ? left.isNegative()
                 ? "should be over"
-                : "ends in " + TideTimes.words(left) + ", be there"
+                : "ends in " + TideTimes.words(left) + (step.inBetween() ? "" : ", be there")
             : left.compareTo(Duration.ofMinutes(1)) < 0 ? "now" : "in " + TideTimes.words(left);
     return Optional.of(new Reminder(name + ": " + when, "Plan: " + when));
   }

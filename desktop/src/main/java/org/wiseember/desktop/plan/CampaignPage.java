@@ -42,6 +42,7 @@ final class CampaignPage extends StackPane {
   private final Label next = Words.of("strong", "");
   private final VBox said = new VBox(3);
   private final FlowPane units = new FlowPane(6, 6);
+  private final Label byItself = Words.of("quiet", "");
   private final PlanFields fields;
   private final TidePane tide;
   private final VBox steps = new VBox(4);
@@ -64,6 +65,7 @@ final class CampaignPage extends StackPane {
         .setAll(
             new VBox(2, Words.of("title", "Plan"), summary, next, said),
             units,
+            byItself,
             tide,
             fields,
             Words.of("heading", "Steps"),
@@ -100,7 +102,10 @@ final class CampaignPage extends StackPane {
     }
     Node focused = getScene() == null ? null : getScene().getFocusOwner();
     String had = focused == null ? null : focused.getId();
-    getChildren().setAll(whole);
+    if (!getChildren().equals(List.of(whole))) {
+      // Put in again it would jump to its top.
+      getChildren().setAll(whole);
+    }
     TideTimes times = work.times();
     summary.setText(TidePage.summary(now, times));
     next.setText(TidePage.next(now, times));
@@ -131,11 +136,7 @@ final class CampaignPage extends StackPane {
 
   /** The same step of a plan laid out anew. */
   private static Optional<TideStep> again(Tide now, TideStep was) {
-    return was.wanted().isPresent()
-        ? now.step(was.unit(), was.wanted().get().key())
-        : now.steps().stream()
-            .filter(s -> s.unit() == was.unit() && s.kind() == was.kind())
-            .findFirst();
+    return now.steps().stream().filter(was::same).findFirst();
   }
 
   private void choose(TideStep step) {
@@ -162,7 +163,7 @@ final class CampaignPage extends StackPane {
   }
 
   private void chooseUnits() {
-    List<Node> all = new ArrayList<>(List.of(Words.line("strong", "In this plan")));
+    List<Node> all = new ArrayList<>(List.of(Words.line("strong", "Planned together")));
     Tide now = work.tide().get();
     List<Long> order = now == null ? List.of() : List.copyOf(now.packs().keySet());
     for (Shelf.Place place : desk.shelf()) {
@@ -171,19 +172,35 @@ final class CampaignPage extends StackPane {
       toggle.getStyleClass().setAll("toggle-button", "choice");
       toggle.setId("plan-unit-" + id);
       toggle.setMinWidth(USE_PREF_SIZE);
-      toggle.setSelected(order.contains(id));
+      toggle.setSelected(row().contains(id));
       if (order.contains(id)) {
         toggle.setGraphic(new MarkNode(new UnitMark(order.indexOf(id))));
       }
-      toggle.setOnAction(e -> inPlan(id, toggle.isSelected(), order));
+      toggle.setOnAction(e -> inPlan(id, toggle.isSelected()));
       Words.enterPresses(toggle);
       all.add(toggle);
     }
     units.getChildren().setAll(all);
+    boolean alone = !work.notes().units().isEmpty() && !work.together();
+    Words.shown(byItself, alone);
+    if (alone && desk.chosen().get() != null) {
+      byItself.setText(
+          desk.chosen().get().unit().name()
+              + " is planned by itself, as if the others took nothing meanwhile. Choose one of those"
+              + " planned together to see their plan.");
+    }
   }
 
-  private void inPlan(long unit, boolean in, List<Long> order) {
-    List<Long> next = new ArrayList<>(order);
+  /** Those planned together; before anybody said so, the one that is looked at. */
+  private List<Long> row() {
+    List<Long> row = work.notes().units();
+    return row.isEmpty() && desk.chosen().get() != null
+        ? List.of(desk.chosen().get().unit().id())
+        : row;
+  }
+
+  private void inPlan(long unit, boolean in) {
+    List<Long> next = new ArrayList<>(row());
     next.remove(unit);
     if (in) {
       next.add(unit);
@@ -191,6 +208,7 @@ final class CampaignPage extends StackPane {
     List<Long> sorted =
         desk.shelf().stream().map(p -> p.unit().id()).filter(next::contains).toList();
     work.note(work.notes().of(sorted), "Units of the plan changed");
+    chooseUnits();
   }
 
   private void rows(Tide now, TideTimes times) {

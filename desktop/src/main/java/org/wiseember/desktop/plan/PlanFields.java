@@ -81,7 +81,7 @@ final class PlanFields extends VBox {
             "plan-charge-" + unit,
             "display shows, %",
             pack.read() ? Figures.fixed(pack.percent(), 0) : "",
-            4);
+            6);
     field.setPromptText("not read");
     Field.whenTyped(field, () -> chargeTyped(unit, field, pack));
     fields.add(field);

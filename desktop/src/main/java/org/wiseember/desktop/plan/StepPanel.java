@@ -82,15 +82,38 @@ final class StepPanel extends VBox {
     if (step.wanted().isPresent()) {
       of(step.wanted().get(), all);
     } else {
+      between(tide, all);
+    }
+    getChildren().setAll(all);
+  }
+
+  private void between(Tide tide, List<Node> all) {
+    all.add(
+        Words.of(
+            "because-text",
+            step.charges()
+                ? "Put in because what comes after needs it. Any outlet does; nothing is timed."
+                : "Put in because what comes after begins lower. Any load does; watch its"
+                    + " display."));
+    if (step.kind() == TideStep.Kind.RUNNING) {
+      all.add(
+          new FlowPane(
+              6,
+              6,
+              button(
+                  "over-step",
+                  step.charges() ? "It is charged" : "It is down",
+                  () -> work.end(step, false)),
+              button("break-step", "Broken off", () -> work.end(step, true))));
+    } else if (tide.next(step.unit()).filter(step::equals).isPresent()
+        && tide.steps().stream()
+            .noneMatch(s -> s.unit() == step.unit() && s.kind() == TideStep.Kind.RUNNING)) {
       all.add(
           Words.of(
               "because-text",
-              step.kind() == TideStep.Kind.CHARGE
-                  ? "Put in because what comes after needs it. Any outlet does; nothing is timed."
-                  : "Put in because what comes after begins lower. Any load does; watch its"
-                      + " display."));
+              "Nothing here can see that it was begun. Say so, and the plan waits for its end."));
+      all.add(new FlowPane(button("begin-step", "I began it", () -> work.begin(step))));
     }
-    getChildren().setAll(all);
   }
 
   private void of(Wanted wanted, List<Node> all) {

@@ -52,6 +52,7 @@ public class PlanWorkModelTest extends OnDesk {
 
   /** One unit, and somebody there day and night. */
   private void open() {
+    choose(1);
     desk.stage().set(StageName.PLAN);
     work()
         .note(

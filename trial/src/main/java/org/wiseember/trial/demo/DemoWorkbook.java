@@ -248,7 +248,10 @@ public final class DemoWorkbook {
     }
   }
 
-  /** Three units at once, one of them half done, by people who keep a stall in between. */
+  /**
+   * Three units at once, by people who keep a stall in between. The first unit is not among them:
+   * its campaign is its own, and half done.
+   */
   private static void campaign(Workbook workbook, List<Unit> units) {
     workbook.campaignNotes(
         CampaignNotes.USUAL

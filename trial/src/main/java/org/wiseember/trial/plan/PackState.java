@@ -25,6 +25,7 @@ import org.wiseember.workbook.plan.CampaignNotes;
  * @param since its last test ended; empty where it never had one
  * @param words where that comes from, one sentence
  * @param none whether it has no pack of its own, as an inverter on a battery
+ * @param underWay a charge or run-down between tests that goes on, as far as one knows
  */
 public record PackState(
     double percent,
@@ -32,13 +33,14 @@ public record PackState(
     boolean read,
     Optional<Instant> since,
     String words,
-    boolean none) {
+    boolean none,
+    Optional<CampaignNotes.Begun> underWay) {
   /** Longer ago, somebody may have used it and its display may have wandered; own choice. */
   private static final Duration LATELY = Duration.ofDays(2);
 
   private static PackState told(
       double percent, boolean read, Optional<Instant> since, String words) {
-    return new PackState(percent, true, read, since, words, false);
+    return new PackState(percent, true, read, since, words, false, Optional.empty());
   }
 
   /** Of a unit nobody read: neither full nor empty, so that it is charged or run down first. */
@@ -57,30 +59,82 @@ public record PackState(
           false,
           since,
           "It has no pack of its own; keep the battery it runs on charged.",
-          true);
+          true,
+          Optional.empty());
     }
-    CampaignNotes.Charge typed = notes.charges().get(unit.unit().id());
-    if (typed != null
-        && lately(typed.at(), now)
-        && (since.isEmpty() || !typed.at().isBefore(since.get()))) {
+    Optional<CampaignNotes.Charge> typed =
+        Optional.ofNullable(notes.charges().get(unit.unit().id()))
+            .filter(t -> since.isEmpty() || !t.at().isBefore(since.get()));
+    Optional<CampaignNotes.Begun> begun =
+        Optional.ofNullable(notes.begun().get(unit.unit().id()))
+            .filter(b -> since.isEmpty() || !b.at().isBefore(since.get()));
+    if (begun.isPresent() && typed.filter(t -> !t.at().isBefore(begun.get().ends())).isEmpty()) {
+      Optional<CampaignNotes.Charge> onTheWay = typed.filter(t -> t.at().isAfter(begun.get().at()));
+      Optional<CampaignNotes.Begun> still =
+          onTheWay.isEmpty() ? begun : begun.get().after(onTheWay.get());
+      if (still.isPresent()) {
+        return between(still.get(), now);
+      }
+    }
+    if (typed.isPresent() && lately(typed.get().at(), now)) {
       return told(
-          typed.percent(),
+          typed.get().percent(),
           true,
           since,
-          "Its display was read at " + Figures.fixed(typed.percent(), 0) + " %.");
+          "Its display was read at " + Figures.fixed(typed.get().percent(), 0) + " %.");
     }
-    Optional<PackState> left =
-        last.filter(r -> lately(since.orElseThrow(), now)).flatMap(r -> left(r, since));
-    return left.orElseGet(
-        () ->
-            new PackState(
-                HALF,
-                false,
-                false,
-                since,
-                "Nobody read how full it is in the last two days; half is taken, so it is charged or run down before"
-                    + " anything that begins full or empty. Type what its display shows.",
-                false));
+    return last.filter(r -> lately(since.orElseThrow(), now))
+        .flatMap(r -> left(r, since))
+        .orElseGet(() -> unknown(since));
+  }
+
+  private static PackState unknown(Optional<Instant> since) {
+    return new PackState(
+        HALF,
+        false,
+        false,
+        since,
+        "Nobody read how full it is in the last two days; half is taken, so it is charged or run"
+            + " down before anything that begins full or empty. Type what its display shows.",
+        false,
+        Optional.empty());
+  }
+
+  /** What a charge or a run-down that somebody began makes of it. */
+  private static PackState between(CampaignNotes.Begun begun, Instant now) {
+    boolean charge = begun.to() > begun.from();
+    String what = charge ? "Its charge" : "Its run-down";
+    String to = Figures.fixed(begun.to(), 0) + " %";
+    if (begun.brokenOff()) {
+      return new PackState(
+          HALF,
+          false,
+          false,
+          Optional.of(begun.ends()),
+          what + " was broken off; half is taken until you type what its display shows.",
+          false,
+          Optional.empty());
+    }
+    if (begun.ends().isAfter(now)) {
+      return new PackState(
+          begun.from(),
+          true,
+          false,
+          Optional.of(begun.at()),
+          (charge ? "It is being charged to " : "It is being run down to ")
+              + to
+              + "; how full it is meanwhile nobody reads.",
+          false,
+          Optional.of(begun));
+    }
+    if (!lately(begun.ends(), now)) {
+      return unknown(Optional.of(begun.ends()));
+    }
+    return told(
+        begun.to(),
+        false,
+        Optional.of(begun.ends()),
+        what + " to " + to + " should be over; type what its display shows, to be sure.");
   }
 
   private static boolean lately(Instant at, Instant now) {
@@ -91,7 +145,8 @@ public record PackState(
   PackState timed(UnitTimes times) {
     return none
         ? this
-        : new PackState(percent, known, read, since, words + " " + times.restsOn(), false);
+        : new PackState(
+            percent, known, read, since, words + " " + times.restsOn(), false, underWay);
   }
 
   /** A simulated run may be over before its own time has passed. */

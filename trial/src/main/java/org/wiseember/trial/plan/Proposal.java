@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.wiseember.core.label.Label;
@@ -62,10 +61,7 @@ public record Proposal(List<Wanted> wanted, List<Left> left) {
             new Wanted(
                 plan.get(),
                 plan.get().settings().needs(times),
-                claims.stream()
-                    .map(c -> c.claim().subject().words().toLowerCase(Locale.ROOT))
-                    .distinct()
-                    .toList(),
+                claims.stream().map(c -> c.claim().subject().inSentence()).distinct().toList(),
                 !claims.isEmpty() && claims.stream().noneMatch(Proposal::untested)));
       } else {
         left.add(new Left(type, why(unit, type), true));

@@ -44,6 +44,10 @@ public final class TideMaker {
   private final OnHand onHand;
   private final Optional<Going> going;
   private final CampaignNotes notes;
+
+  /** The very moment; steps stand on whole minutes. */
+  private final Instant asked;
+
   private final Instant now;
   private final ZoneId zone;
   private final List<String> said = new ArrayList<>();
@@ -70,6 +74,7 @@ public final class TideMaker {
     this.onHand = onHand;
     this.going = going;
     this.notes = notes;
+    this.asked = now;
     this.now = now.truncatedTo(ChronoUnit.MINUTES);
     this.zone = zone;
   }
@@ -177,7 +182,7 @@ public final class TideMaker {
   private PlanUnit row(Judgement unit, int longest) {
     long id = unit.unit().id();
     UnitTimes times = KnownTimes.of(unit);
-    PackState pack = PackState.of(unit, notes, now);
+    PackState pack = PackState.of(unit, notes, asked);
     Proposal proposal = Proposal.of(unit, onHand, notes);
     packs.put(id, pack.timed(times));
     proposals.put(id, proposal);
@@ -197,6 +202,9 @@ public final class TideMaker {
     if (on.isPresent()) {
       free = Math.max(OVERDUE, minute(on.get().ends()));
       charge = wantedOf(on.get()).map(w -> after(w.needs(), pack)).orElse(charge);
+    } else if (pack.underWay().isPresent()) {
+      free = Math.max(1, minute(pack.underWay().get().ends()));
+      charge = TENTHS * pack.underWay().get().to();
     }
     return new PlanUnit(
         String.valueOf(id),
@@ -287,7 +295,25 @@ public final class TideMaker {
                 false));
       }
     }
+    packs.forEach(
+        (unit, pack) ->
+            pack.underWay()
+                .filter(b -> going.filter(g -> g.unit() == unit).isEmpty())
+                .ifPresent(b -> steps.add(begun(unit, b))));
     return steps;
+  }
+
+  private TideStep begun(long unit, CampaignNotes.Begun b) {
+    return new TideStep(
+        TideStep.Kind.RUNNING,
+        unit,
+        name(unit),
+        b.at(),
+        b.ends(),
+        b.from(),
+        b.to(),
+        Optional.empty(),
+        false);
   }
 
   private TideStep step(Plan.Step step) {

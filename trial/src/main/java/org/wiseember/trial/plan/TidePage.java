@@ -89,8 +89,8 @@ public final class TidePage {
 
   /** What it needs, in brief. */
   public static String needs(TideStep step, PackState pack) {
-    if (step.wanted().isEmpty()) {
-      return step.kind() == TideStep.Kind.CHARGE ? "from any outlet" : "with any load";
+    if (step.inBetween()) {
+      return step.charges() ? "from any outlet" : "with any load";
     }
     Needs needs = step.wanted().get().needs();
     List<String> words = new ArrayList<>();

@@ -27,7 +27,7 @@ public record TideStep(
     boolean pinned) {
   /** What it is. */
   public enum Kind {
-    /** A test that goes on at this moment. */
+    /** What goes on at this moment: a test, or a charge or run-down that was begun. */
     RUNNING,
     TEST,
     CHARGE,
@@ -37,10 +37,30 @@ public record TideStep(
   /** What it is called. */
   public String words() {
     return switch (kind) {
-      case CHARGE -> "Charge to " + Math.round(chargeTo) + " %";
-      case RUN_DOWN -> "Run down to " + Math.round(chargeTo) + " %";
-      case RUNNING, TEST -> wanted.map(Wanted::words).orElse("Test");
+      case CHARGE, RUN_DOWN -> between();
+      case RUNNING, TEST -> wanted.map(Wanted::words).orElseGet(this::between);
     };
+  }
+
+  private String between() {
+    return (charges() ? "Charge to " : "Run down to ") + Math.round(chargeTo) + " %";
+  }
+
+  /** Whether it ends fuller than it begins. */
+  public boolean charges() {
+    return kind == Kind.CHARGE || chargeTo > chargeFrom;
+  }
+
+  /** Whether it is no test but a charge or a run-down between them. */
+  public boolean inBetween() {
+    return wanted.isEmpty();
+  }
+
+  /** Whether another, of a plan laid out anew, is the same thing. */
+  public boolean same(TideStep other) {
+    return unit == other.unit
+        && wanted.map(Wanted::key).equals(other.wanted.map(Wanted::key))
+        && (wanted.isPresent() || charges() == other.charges());
   }
 
   public Duration lasts() {

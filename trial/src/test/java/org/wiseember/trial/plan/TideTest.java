@@ -214,6 +214,54 @@ public class TideTest {
         });
   }
 
+  /**
+   * A charge somebody began keeps its unit busy, is corrected by what is read on the way, and says
+   * of its end no more than that it should be over; broken off nobody knows how full it is.
+   */
+  @Test
+  public void aChargeThatWasBegun() throws IOException {
+    with(
+        workbook -> {
+          long id = unit(workbook, "Stall lamp 500", LABEL);
+          CampaignNotes.Begun begun =
+              new CampaignNotes.Begun(
+                  40, 100, MORNING, MORNING.plus(Duration.ofMinutes(60)), false);
+          CampaignNotes notes =
+              CampaignNotes.USUAL
+                  .charged(id, new CampaignNotes.Charge(40, MORNING.minusSeconds(60)))
+                  .begun(id, begun);
+          Instant soon = MORNING.plus(Duration.ofMinutes(20));
+          Tide going = tide(workbook, notes, Optional.empty(), soon);
+          TideStep first = going.steps().get(0);
+          assertEquals(first.kind(), TideStep.Kind.RUNNING);
+          assertEquals(first.words(), "Charge to 100 %");
+          assertEquals(first.to(), begun.ends());
+          assertFalse(going.packs().get(id).read());
+          TideStep next = going.next(id).orElseThrow();
+          assertEquals(next.chargeFrom(), 100, 0);
+          assertFalse(next.from().isBefore(begun.ends().minusSeconds(60)));
+          // 60 % were to take an hour; of 90 % the last ten take ten minutes.
+          CampaignNotes read = notes.charged(id, new CampaignNotes.Charge(90, soon));
+          Tide sooner = tide(workbook, read, Optional.empty(), soon);
+          assertEquals(sooner.steps().get(0).to(), soon.plus(Duration.ofMinutes(10)));
+          CampaignNotes full = notes.charged(id, new CampaignNotes.Charge(100, soon));
+          Tide there = tide(workbook, full, Optional.empty(), soon);
+          assertTrue(there.packs().get(id).underWay().isEmpty());
+          assertTrue(there.packs().get(id).read());
+          Tide over = tide(workbook, notes, Optional.empty(), begun.ends());
+          assertEquals(over.packs().get(id).percent(), 100, 0);
+          assertFalse(over.packs().get(id).read(), "nobody read it");
+          Tide broken =
+              tide(workbook, notes.begun(id, begun.brokenOff(soon)), Optional.empty(), soon);
+          assertFalse(broken.packs().get(id).known());
+          Tide old = tide(workbook, notes, Optional.empty(), begun.ends().plus(Duration.ofDays(3)));
+          assertFalse(old.packs().get(id).known());
+          // Kept and read again it is the same.
+          workbook.campaignNotes(notes);
+          assertEquals(workbook.campaignNotes(), notes);
+        });
+  }
+
   /** A day without its meter, and evenings only: everything waits, and nothing is dropped. */
   @Test
   public void whatIsNotThereIsWaitedFor() throws IOException {

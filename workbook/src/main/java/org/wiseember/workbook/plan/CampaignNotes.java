@@ -1,5 +1,6 @@
 package org.wiseember.workbook.plan;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalTime;
 import java.util.ArrayList;
@@ -17,6 +18,7 @@ import java.util.Optional;
  * @param pins moments tests begin at, by key of the unit and of the test
  * @param away times a thing is not there
  * @param charges last read off a unit, by its key
+ * @param begun charge or run-down between tests that was last begun on a unit, by its key
  */
 public record CampaignNotes(
     List<Long> units,
@@ -24,7 +26,8 @@ public record CampaignNotes(
     Map<Long, Map<String, Choice>> choices,
     Map<Long, Map<String, Instant>> pins,
     List<Away> away,
-    Map<Long, Charge> charges) {
+    Map<Long, Charge> charges,
+    Map<Long, Begun> begun) {
   /** What becomes of a test by hand. */
   public enum Choice {
     ADDED,
@@ -42,6 +45,46 @@ public record CampaignNotes(
   /** What a unit showed, %. */
   public record Charge(double percent, Instant at) {}
 
+  /**
+   * A charge or a run-down between tests that somebody began.
+   *
+   * @param from % it had
+   * @param to % it is meant to have
+   * @param ends when it should be over, or was said to be
+   * @param brokenOff whether it was ended before it came there, so that nobody knows how full it is
+   */
+  public record Begun(double from, double to, Instant at, Instant ends, boolean brokenOff) {
+    /** The same over at a moment, having come where it should. */
+    public Begun over(Instant now) {
+      return new Begun(from, to, at, now, false);
+    }
+
+    /** The same ended too soon. */
+    public Begun brokenOff(Instant now) {
+      return new Begun(from, to, at, now, true);
+    }
+
+    /**
+     * The same from a reading on the way: it goes on as quickly as it was meant to.
+     *
+     * @return empty where the reading says that it is there already
+     */
+    public Optional<Begun> after(Charge read) {
+      double left = (to - read.percent()) / (to - from);
+      if (brokenOff || !(left > 0)) {
+        return Optional.empty();
+      }
+      Duration whole = Duration.between(at, ends);
+      return Optional.of(
+          new Begun(
+              read.percent(),
+              to,
+              read.at(),
+              read.at().plusMillis(Math.round(left * whole.toMillis())),
+              false));
+    }
+  }
+
   /** What one begins with: the waking hours. */
   public static final CampaignNotes USUAL =
       new CampaignNotes(
@@ -50,6 +93,7 @@ public record CampaignNotes(
           Map.of(),
           Map.of(),
           List.of(),
+          Map.of(),
           Map.of());
 
   public CampaignNotes {
@@ -59,16 +103,17 @@ public record CampaignNotes(
     pins = new LinkedHashMap<>(pins);
     away = List.copyOf(away);
     charges = new LinkedHashMap<>(charges);
+    begun = new LinkedHashMap<>(begun);
   }
 
   /** The same with these units. */
   public CampaignNotes of(List<Long> others) {
-    return new CampaignNotes(others, present, choices, pins, away, charges);
+    return new CampaignNotes(others, present, choices, pins, away, charges, begun);
   }
 
   /** The same with somebody there at these times. */
   public CampaignNotes present(List<Present> others) {
-    return new CampaignNotes(units, others, choices, pins, away, charges);
+    return new CampaignNotes(units, others, choices, pins, away, charges, begun);
   }
 
   /** What was chosen for a test; empty for what the program proposes. */
@@ -79,7 +124,7 @@ public record CampaignNotes(
   /** The same with another choice; empty goes back to what the program proposes. */
   public CampaignNotes choosing(long unit, String test, Optional<Choice> choice) {
     return new CampaignNotes(
-        units, present, with(choices, unit, test, choice), pins, away, charges);
+        units, present, with(choices, unit, test, choice), pins, away, charges, begun);
   }
 
   /** When a test is pinned to; empty for none. */
@@ -89,7 +134,8 @@ public record CampaignNotes(
 
   /** The same with a test pinned to a moment; empty takes the pin out. */
   public CampaignNotes pinning(long unit, String test, Optional<Instant> at) {
-    return new CampaignNotes(units, present, choices, with(pins, unit, test, at), away, charges);
+    return new CampaignNotes(
+        units, present, choices, with(pins, unit, test, at), away, charges, begun);
   }
 
   private static <V> Map<Long, Map<String, V>> with(
@@ -108,7 +154,7 @@ public record CampaignNotes(
   public CampaignNotes lacking(Away more) {
     List<Away> next = new ArrayList<>(away);
     next.add(more);
-    return new CampaignNotes(units, present, choices, pins, next, charges);
+    return new CampaignNotes(units, present, choices, pins, next, charges, begun);
   }
 
   /** The same with that thing back. */
@@ -119,13 +165,21 @@ public record CampaignNotes(
         choices,
         pins,
         away.stream().filter(a -> !a.equals(gone)).toList(),
-        charges);
+        charges,
+        begun);
   }
 
   /** The same with the charge a unit shows. */
   public CampaignNotes charged(long unit, Charge shown) {
     Map<Long, Charge> next = new LinkedHashMap<>(charges);
     next.put(unit, shown);
-    return new CampaignNotes(units, present, choices, pins, away, next);
+    return new CampaignNotes(units, present, choices, pins, away, next, begun);
+  }
+
+  /** The same with what was begun on a unit. */
+  public CampaignNotes begun(long unit, Begun what) {
+    Map<Long, Begun> next = new LinkedHashMap<>(begun);
+    next.put(unit, what);
+    return new CampaignNotes(units, present, choices, pins, away, charges, next);
   }
 }

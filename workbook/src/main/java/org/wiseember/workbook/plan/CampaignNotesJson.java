@@ -13,7 +13,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.BiFunction;
+import java.util.function.Function;
 import org.wiseember.workbook.WorkbookException;
 
 /** Notes of a campaign as JSON; see docs/formats.md. */
@@ -66,6 +66,18 @@ public final class CampaignNotesJson {
                     .putObject(String.valueOf(unit))
                     .put("percent", c.percent())
                     .put("at", c.at().toString()));
+    ObjectNode begun = root.putObject("begun");
+    notes
+        .begun()
+        .forEach(
+            (unit, b) ->
+                begun
+                    .putObject(String.valueOf(unit))
+                    .put("from", b.from())
+                    .put("to", b.to())
+                    .put("at", b.at().toString())
+                    .put("ends", b.ends().toString())
+                    .put("brokenOff", b.brokenOff()));
     return root.toString();
   }
 
@@ -103,39 +115,54 @@ public final class CampaignNotesJson {
               Instant.parse(a.path("from").asText()),
               Instant.parse(a.path("to").asText())));
     }
-    Map<Long, CampaignNotes.Charge> charges = new LinkedHashMap<>();
-    root.path("charges")
-        .properties()
-        .forEach(
-            e ->
-                charges.put(
-                    Long.valueOf(e.getKey()),
-                    new CampaignNotes.Charge(
-                        Math.max(0, Math.min(100, e.getValue().path("percent").asDouble())),
-                        Instant.parse(e.getValue().path("at").asText()))));
     return new CampaignNotes(
         units,
         present,
-        byTest(
-            root.path("choices"),
-            (test, node) -> CampaignNotes.Choice.valueOf(node.asText().toUpperCase(Locale.ROOT))),
-        byTest(root.path("pins"), (test, node) -> Instant.parse(node.asText())),
+        byUnit(root.path("choices"), CampaignNotesJson::choices),
+        byUnit(root.path("pins"), CampaignNotesJson::pins),
         away,
-        charges);
+        byUnit(
+            root.path("charges"),
+            n -> new CampaignNotes.Charge(percent(n, "percent"), moment(n, "at"))),
+        byUnit(
+            root.path("begun"),
+            n ->
+                new CampaignNotes.Begun(
+                    percent(n, "from"),
+                    percent(n, "to"),
+                    moment(n, "at"),
+                    moment(n, "ends"),
+                    n.path("brokenOff").asBoolean())));
   }
 
-  private static <V> Map<Long, Map<String, V>> byTest(
-      JsonNode root, BiFunction<String, JsonNode, V> read) {
-    Map<Long, Map<String, V>> all = new LinkedHashMap<>();
-    root.properties()
+  private static double percent(JsonNode node, String key) {
+    return Math.max(0, Math.min(100, node.path(key).asDouble()));
+  }
+
+  private static Instant moment(JsonNode node, String key) {
+    return Instant.parse(node.path(key).asText());
+  }
+
+  private static Map<String, CampaignNotes.Choice> choices(JsonNode own) {
+    Map<String, CampaignNotes.Choice> all = new LinkedHashMap<>();
+    own.properties()
         .forEach(
-            e -> {
-              Map<String, V> own = new LinkedHashMap<>();
-              e.getValue()
-                  .properties()
-                  .forEach(t -> own.put(t.getKey(), read.apply(t.getKey(), t.getValue())));
-              all.put(Long.valueOf(e.getKey()), own);
-            });
+            t ->
+                all.put(
+                    t.getKey(),
+                    CampaignNotes.Choice.valueOf(t.getValue().asText().toUpperCase(Locale.ROOT))));
+    return all;
+  }
+
+  private static Map<String, Instant> pins(JsonNode own) {
+    Map<String, Instant> all = new LinkedHashMap<>();
+    own.properties().forEach(t -> all.put(t.getKey(), Instant.parse(t.getValue().asText())));
+    return all;
+  }
+
+  private static <V> Map<Long, V> byUnit(JsonNode root, Function<JsonNode, V> read) {
+    Map<Long, V> all = new LinkedHashMap<>();
+    root.properties().forEach(e -> all.put(Long.valueOf(e.getKey()), read.apply(e.getValue())));
     return all;
   }
 }
