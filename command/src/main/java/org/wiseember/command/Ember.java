@@ -7,8 +7,8 @@ import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
 /**
- * The program without a window. Exit codes: 0 done, 2 bad usage, 3 unreadable input with one clear
- * line on standard error.
+ * The program without a window. Exit codes: 0 done, 1 what was verified is not as it says, 2 bad
+ * usage, 3 unreadable input with one clear line on standard error.
  */
 @Command(
     name = "ember",
@@ -21,7 +21,9 @@ import picocli.CommandLine.Command;
       LineUpCommand.class,
       PlanCommand.class,
       Simulate.class,
-      Report.class,
+      ReportCommand.class,
+      PackageCommand.class,
+      VerifyCommand.class,
       Convert.class,
       Timings.class
     })

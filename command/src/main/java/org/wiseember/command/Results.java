@@ -17,6 +17,7 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Finding;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.trial.publish.PublishedJson;
 
 /** Figures with their keys, as text for people and as one JSON object for scripts. */
 final class Results {
@@ -93,12 +94,12 @@ final class Results {
       if (result.figure().isPresent()) {
         Figure figure = result.figure().get();
         node.put("value", figure.value());
-        node.put("unit", symbol(result.unit()));
+        node.put("unit", PublishedJson.symbol(result.unit()));
         node.put("u95", figure.u95());
         node.put("bound", figure.bound().key());
       } else {
         node.putNull("value");
-        node.put("unit", symbol(result.unit()));
+        node.put("unit", PublishedJson.symbol(result.unit()));
         node.putNull("u95");
       }
     }
@@ -129,11 +130,6 @@ final class Results {
             .reduce((first, second) -> second)
             .map(Warning::message)
             .orElse("Not one figure can be given."));
-  }
-
-  /** A plain ratio has the unit one, as in the SI. */
-  static String symbol(Unit unit) {
-    return unit == Unit.ONE ? "1" : unit.symbol();
   }
 
   String text() {

@@ -16,11 +16,11 @@ import org.wiseember.trial.record.GivenRun;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.workbook.CaptureFiles;
 import org.wiseember.workbook.KeptCapture;
-import org.wiseember.workbook.RunPackage;
 import org.wiseember.workbook.log.Log;
 import org.wiseember.workbook.log.LogCsv;
 import org.wiseember.workbook.log.LogUnreadable;
 import org.wiseember.workbook.log.ReadCapture;
+import org.wiseember.workbook.pack.RunPackage;
 
 /** Runs read from the files that were named; captures of one test are tries of one run. */
 final class RunFiles {

@@ -17,7 +17,6 @@ import java.util.List;
 import java.util.Set;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
-import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.workbook.Workbook;
 
 public class LineUpCommandTest {
@@ -29,8 +28,7 @@ public class LineUpCommandTest {
   @BeforeClass
   public void make() throws IOException {
     folder = Files.createTempDirectory("ember-line-up");
-    demo = folder.resolve("pool.ember");
-    DemoWorkbook.create(demo);
+    demo = DemoPool.file();
   }
 
   private JsonNode json(String... more) throws IOException {

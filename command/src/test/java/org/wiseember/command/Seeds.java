@@ -1,5 +1,6 @@
 package org.wiseember.command;
 
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -14,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.waveform.Capture;
@@ -23,11 +25,11 @@ import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
-import org.wiseember.workbook.RunPackage;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.RunWriter;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.disk.Scratch;
+import org.wiseember.workbook.pack.RunPackage;
 
 /** Files that are in order, one or more for every reader, to be damaged. */
 final class Seeds {
@@ -105,6 +107,13 @@ final class Seeds {
     byte[] packed = packed();
     seeds.add(new Seed(Reader.PACKAGE, "run.zip", List.of(), r -> Mutation.bytes(packed, r)));
     seeds.add(new Seed(Reader.PACKAGE, "parts.zip", List.of(), r -> parts(packed, r)));
+    byte[] unit = unit();
+    seeds.add(
+        new Seed(
+            Reader.COMMAND,
+            "unit.zip",
+            List.of("verify", "FILE", "--json"),
+            r -> r.nextBoolean() ? Mutation.bytes(unit, r) : parts(unit, r)));
     byte[] whole = Files.readAllBytes(scratch.file("from.ember"));
     workbook = new Seed(Reader.WORKBOOK, "damaged.ember", List.of(), r -> Mutation.bytes(whole, r));
   }
@@ -255,11 +264,33 @@ final class Seeds {
   }
 
   /** The same package with one of its files damaged inside. */
+  /** The same unit as others are given it. */
+  private byte[] unit() throws IOException {
+    Path file = scratch.file("unit.zip");
+    Told made =
+        Told.by(
+            "package",
+            scratch.file("from.ember").toString(),
+            "--unit",
+            "Quernfold Q1100",
+            "--out",
+            file.toString());
+    if (made.code() != 0) {
+      throw new IOException(made.err());
+    }
+    return Files.readAllBytes(file);
+  }
+
   private static byte[] parts(byte[] packed, SplittableRandom random) throws IOException {
-    List<String> names = List.of("run.json", "samples.csv", "capture-1.csv");
+    List<String> names = new ArrayList<>();
+    try (var in = new ZipInputStream(new ByteArrayInputStream(packed))) {
+      for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+        names.add(entry.getName());
+      }
+    }
     String chosen = names.get(random.nextInt(names.size()));
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try (var in = new java.util.zip.ZipInputStream(new java.io.ByteArrayInputStream(packed));
+    try (var in = new ZipInputStream(new ByteArrayInputStream(packed));
         ZipOutputStream zip = new ZipOutputStream(out)) {
       for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
         byte[] bytes = in.readAllBytes();

@@ -4,12 +4,20 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDDocumentCatalog;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureElement;
+import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureNode;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.testng.annotations.Test;
 import org.wiseember.core.capacity.CapacityFinding;
@@ -28,17 +36,26 @@ import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.chart.CurveDrawing;
 import org.wiseember.report.chart.TraceDrawing;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.report.page.Leaf;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
+import org.wiseember.report.page.Paper;
+import org.wiseember.report.page.Report;
 import org.wiseember.report.page.Sheet;
 import org.wiseember.report.page.UnitPage;
 
 public class PageTest {
-  private static UnitPage page(String unit) {
+  private static Report page(String unit) {
     return page(unit, List.of());
   }
 
-  private static UnitPage page(String unit, List<Sheet> sheets) {
+  private static Report page(String unit, List<Sheet> sheets) {
+    List<Leaf> leaves = new ArrayList<>(List.of(verdicts(unit)));
+    leaves.addAll(sheets);
+    return new Report(unit, "Lantern Quay", "1 May 2026", true, Paper.A4, leaves);
+  }
+
+  private static UnitPage verdicts(String unit) {
     double[] t = new double[4000];
     double[] w = new double[4000];
     for (int i = 0; i < t.length; i++) {
@@ -51,8 +68,6 @@ public class PageTest {
     Verdict verdict = Verdict.judge(claim, finding.deliveredEnergy().orElseThrow(), true);
     return new UnitPage(
         unit,
-        "Lantern Quay",
-        "1 May 2026",
         "1 claim can be judged: 1 short.",
         List.of(new UnitPage.Row("AC energy at 600 W", verdict, "632 ± 14 Wh")),
         List.of("idle draw"),
@@ -68,9 +83,7 @@ public class PageTest {
                 TraceDrawing.Forecast.NONE,
                 600,
                 "AC power")),
-        "AC drain at 600 W",
-        sheets,
-        true);
+        "AC drain at 600 W");
   }
 
   /** A sheet shows every part of what a run found, and none of it is taken for markup. */
@@ -121,7 +134,7 @@ public class PageTest {
     }
   }
 
-  private static PDDocument pdf(UnitPage page) throws Exception {
+  private static PDDocument pdf(Report page) throws Exception {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     PagePdf.write(new PageHtml().write(page), out);
     return Loader.loadPDF(out.toByteArray());
@@ -145,6 +158,78 @@ public class PageTest {
         assertTrue(text.contains(words), words + " in: " + text);
       }
       assertFalse(text.contains("#"), "a sign without a face: " + text);
+    }
+  }
+
+  /** A photo lies inside, with its words; Letter is 8.5 by 11 inches of 72 points. */
+  @Test
+  public void aPhotoLiesInsideOnItsPaper() throws Exception {
+    BufferedImage lamp = new BufferedImage(60, 40, BufferedImage.TYPE_INT_RGB);
+    ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
+    ImageIO.write(lamp, "jpeg", jpeg);
+    Sheet photos =
+        new Sheet(
+            "Photos",
+            "1 photo.",
+            new FindingPage(List.of(), List.of())
+                .picture(jpeg.toByteArray(), "At \"1 h\" <b>: the lamp"));
+    Report report =
+        new Report("Q", "Quay", "1 May 2026", false, Paper.LETTER, List.of(verdicts("Q"), photos));
+    try (PDDocument document = pdf(report)) {
+      assertEquals(document.getNumberOfPages(), 2);
+      PDPage second = document.getPage(1);
+      assertEquals(second.getMediaBox().getWidth(), 612f, 0.6f);
+      assertEquals(second.getMediaBox().getHeight(), 792f, 0.6f);
+      boolean picture = false;
+      for (var name : second.getResources().getXObjectNames()) {
+        picture |= second.getResources().isImageXObject(name);
+      }
+      assertTrue(picture, "the photo is not in it");
+      assertTrue(new PDFTextStripper().getText(document).contains("At \"1 h\" <b>: the lamp"));
+    }
+  }
+
+  /**
+   * Whoever has it read aloud finds the title, the language, headings and tables as such, and words
+   * for every chart: PDF/UA-1, ISO 14289-1, recalled from memory; read with PDFBox.
+   */
+  @Test
+  public void thePdfIsTagged() throws Exception {
+    Sheet sheet =
+        new Sheet(
+            "Drain again",
+            "2 May 2026",
+            new FindingPage(List.of(), List.of())
+                .table(List.of("Load", "%"), List.of(List.of("600 W", "92.1"))));
+    try (PDDocument document = pdf(page("Quernfold Q1100", List.of(sheet)))) {
+      PDDocumentCatalog catalog = document.getDocumentCatalog();
+      assertEquals(document.getDocumentInformation().getTitle(), "Quernfold Q1100");
+      assertEquals(catalog.getLanguage(), "en");
+      assertTrue(catalog.getMarkInfo().isMarked());
+      assertTrue(catalog.getViewerPreferences().displayDocTitle());
+      Map<String, Integer> tags = new TreeMap<>();
+      List<String> alternatives = new ArrayList<>();
+      count(catalog.getStructureTreeRoot(), tags, alternatives);
+      for (String tag : List.of("H1", "H2", "P", "Table", "TR", "TH", "TD", "Figure")) {
+        assertTrue(tags.containsKey(tag), tag + " is not in " + tags);
+      }
+      assertTrue(alternatives.contains("Chart: AC drain at 600 W"), alternatives.toString());
+      assertFalse(alternatives.contains(null), alternatives.toString());
+      assertEquals(
+          catalog.getDocumentOutline().getFirstChild().getNextSibling().getTitle(), "Drain again");
+    }
+  }
+
+  private static void count(
+      PDStructureNode node, Map<String, Integer> tags, List<String> alternatives) {
+    for (Object kid : node.getKids()) {
+      if (kid instanceof PDStructureElement element) {
+        tags.merge(element.getStructureType(), 1, Integer::sum);
+        if (element.getStructureType().equals("Figure")) {
+          alternatives.add(element.getAlternateDescription());
+        }
+        count(element, tags, alternatives);
+      }
     }
   }
 

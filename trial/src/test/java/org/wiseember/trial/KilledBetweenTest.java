@@ -31,11 +31,11 @@ import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
-import org.wiseember.workbook.RunPackage;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.RunWriter;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.disk.Scratch;
+import org.wiseember.workbook.pack.RunPackage;
 
 /** Killed between the parts of a whole, what was taken in is whole or not there. */
 public class KilledBetweenTest {

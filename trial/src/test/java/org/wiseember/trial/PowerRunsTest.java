@@ -62,10 +62,10 @@ import org.wiseember.workbook.Event;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
-import org.wiseember.workbook.RunPackage;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.pack.RunPackage;
 
 /** Tests of power, ports and noise from the bench to the verdict. */
 public class PowerRunsTest {

@@ -4,15 +4,21 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.time.LocalDate;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.report.page.PageHtml;
-import org.wiseember.trial.page.TrialPage;
+import org.wiseember.report.page.Report;
+import org.wiseember.trial.publish.ReportSheets;
+import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.ReportChoice;
 import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.log.Progress;
 
 /** Pages of the demo's units told to a reader of other units: no figure is left in the old ones. */
 public class ReaderUnitsOnPagesTest extends OnDemo {
@@ -25,13 +31,20 @@ public class ReaderUnitsOnPagesTest extends OnDemo {
     int turned = 0;
     for (Unit unit : demo.units().all()) {
       Judgement judgement = Judgement.of(demo, unit, true);
-      var page =
-          TrialPage.of(
-              judgement,
-              "W",
-              LocalDate.of(2031, 5, 4),
-              List.of(),
-              TrialPage.newest(judgement, run -> true));
+      Report page =
+          new ReportSheets(
+                  demo,
+                  judgement,
+                  OnHand.of(List.of(100.0)),
+                  Instant.parse("2031-05-04T12:00:00Z"),
+                  ZoneOffset.UTC,
+                  ReaderUnits.AS_KEPT)
+              .made(
+                  ReportChoice.USUAL
+                      .full(true)
+                      .of(AllTests.list().stream().map(TestType::key).toList()),
+                  Progress.NONE)
+              .orElseThrow();
       String kept = words(new PageHtml().write(page));
       String told = words(new PageHtml(ReaderUnits.CUSTOMARY).write(page));
       var left = LEFT.matcher(told);

@@ -293,9 +293,7 @@ public class WaveRunsTest {
         judged(unit("1000 W\nPure sine, THD < 3 %"), CaptureNote.ofLoad(0), sine(230, 0.04));
     String html =
         new PageHtml()
-            .write(
-                TrialPage.of(
-                    judgement, "Quay", java.time.LocalDate.of(2026, 5, 4), List.of(), run -> true));
+            .write(TrialPage.sheet(judgement.runs().get(0), judgement), "Quay", "4 May 2026");
     for (String words :
         List.of("Waveform from files", "harmonic order", "caps: EN 50160", "Medical devices")) {
       assertTrue(html.contains(words), words);

@@ -3,8 +3,8 @@ package org.wiseember.trial;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Arrays;
-import org.wiseember.workbook.RunPackage;
 import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.pack.RunPackage;
 
 /** A program of its own that takes packages in, or brings workbooks up, until somebody kills it. */
 public final class WorksUntilKilled {

@@ -4,9 +4,9 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
-import org.wiseember.workbook.RunPackage;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
+import org.wiseember.workbook.pack.RunPackage;
 
 /** A program of its own, whose files may not grow, that writes and says what came of it. */
 public final class WritesUntilFull {

@@ -9,12 +9,13 @@ import org.wiseember.core.waveform.CapturePlace;
  * What the words under a capture meant before layout 8, when they were all there was: {@code
  * Mains}, {@code No load}, {@code 1 080 W}.
  */
-final class CaptureWords {
+public final class CaptureWords {
   private static final Pattern LOAD = Pattern.compile("(\\d[\\d\\u2009 ]*(?:\\.\\d+)?)\\s*W\\b.*");
 
   private CaptureWords() {}
 
-  static CaptureNote read(String words) {
+  /** The note these words meant. */
+  public static CaptureNote read(String words) {
     if (words.equals("Mains")) {
       return CaptureNote.ofMains();
     }

@@ -43,7 +43,7 @@ public final class Captures {
   }
 
   /** Captures from before there were other places are the outlet's or the mains'. */
-  static CapturePlace place(String key, boolean mains) {
+  public static CapturePlace place(String key, boolean mains) {
     return CapturePlace.byKey(key).orElse(mains ? CapturePlace.MAINS : CapturePlace.OUTPUT);
   }
 

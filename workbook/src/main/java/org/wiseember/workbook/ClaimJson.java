@@ -14,12 +14,13 @@ import org.wiseember.core.label.Direction;
 import org.wiseember.core.label.Subject;
 
 /** Claims as JSON, field by field; see docs/formats.md. */
-final class ClaimJson {
+public final class ClaimJson {
   private static final ObjectMapper JSON = new ObjectMapper();
 
   private ClaimJson() {}
 
-  static String write(List<Claim> claims) {
+  /** As they are kept. */
+  public static String write(List<Claim> claims) {
     ArrayNode array = JSON.createArrayNode();
     for (Claim claim : claims) {
       ObjectNode node = array.addObject();
@@ -46,7 +47,12 @@ final class ClaimJson {
     return array.toString();
   }
 
-  static List<Claim> read(String json) {
+  /**
+   * What was kept.
+   *
+   * @throws WorkbookException where it cannot be read
+   */
+  public static List<Claim> read(String json) {
     if (json.equals("[]")) {
       return List.of();
     }

@@ -20,7 +20,7 @@ public record Event(double seconds, String code, String detail, String words) {
   }
 
   /** Codes had dashes and capitals before layout 8. */
-  static String spelled(String code) {
+  public static String spelled(String code) {
     return code.replace('-', '_').toLowerCase(Locale.ROOT);
   }
 }

@@ -11,12 +11,13 @@ import java.util.OptionalDouble;
 import org.wiseember.core.trace.Treatment;
 
 /** What a tester decided about a run, as the workbook and run packages keep it. */
-final class TreatmentJson {
+public final class TreatmentJson {
   private static final ObjectMapper JSON = new ObjectMapper();
 
   private TreatmentJson() {}
 
-  static ObjectNode node(Treatment treatment) {
+  /** As it is kept. */
+  public static ObjectNode node(Treatment treatment) {
     ObjectNode node = JSON.createObjectNode();
     ArrayNode leftOut = node.putArray("leftOut");
     for (Treatment.LeftOut stretch : treatment.leftOut()) {
@@ -44,7 +45,8 @@ final class TreatmentJson {
    *
    * @throws IllegalArgumentException when a figure makes no sense
    */
-  static Treatment read(JsonNode node) {
+  /** What was kept; missing is none. */
+  public static Treatment read(JsonNode node) {
     List<Treatment.LeftOut> leftOut = new ArrayList<>();
     for (JsonNode stretch : node.path("leftOut")) {
       leftOut.add(

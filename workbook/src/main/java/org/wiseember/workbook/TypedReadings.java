@@ -36,7 +36,7 @@ public final class TypedReadings {
   }
 
   /** Keeps one; gives its key, which is another than the one it may have had elsewhere. */
-  long keep(long runId, KeptReading reading) {
+  public long keep(long runId, KeptReading reading) {
     long[] id = new long[1];
     workbook.together(connection -> id[0] = insert(connection, runId, reading, 0));
     return id[0];

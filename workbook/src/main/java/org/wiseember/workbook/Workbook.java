@@ -351,6 +351,15 @@ public final class Workbook implements AutoCloseable {
     about("campaign", CampaignNotesJson.write(notes));
   }
 
+  /** What reports are made of; the usual where nobody chose. */
+  public ReportChoice reportChoice() {
+    return ReportChoice.read(about("report"));
+  }
+
+  public void reportChoice(ReportChoice choice) {
+    about("report", choice.json());
+  }
+
   private String about(String key) {
     return query(
             "SELECT value FROM about WHERE key = ?", s -> s.setString(1, key), r -> r.getString(1))

@@ -24,6 +24,7 @@ import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.workbook.disk.Scratch;
+import org.wiseember.workbook.pack.RunPackage;
 
 /**
  * A disk that is full in the middle of each kind of writing. A page limit makes the database report

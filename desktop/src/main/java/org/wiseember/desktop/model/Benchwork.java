@@ -44,6 +44,7 @@ import org.wiseember.core.typed.TypedReading;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
+import org.wiseember.trial.test.LoadsOnHand;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.TestType;

@@ -39,6 +39,7 @@ import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.report.chart.Drawing;
 import org.wiseember.report.look.Palette;
 import org.wiseember.trial.beside.BesideRun;
+import org.wiseember.trial.test.LoadsOnHand;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;

@@ -19,7 +19,6 @@ import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
-import org.wiseember.workbook.RunPackage;
 import org.wiseember.workbook.RunSubject;
 import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.Workbook;
@@ -28,6 +27,7 @@ import org.wiseember.workbook.log.LogCsv;
 import org.wiseember.workbook.log.LogMapping;
 import org.wiseember.workbook.log.LogPreview;
 import org.wiseember.workbook.log.LogUnreadable;
+import org.wiseember.workbook.pack.RunPackage;
 
 /** Takes logs of other programs in as runs, and whole runs as packages out and in. */
 public final class ReadingIn {

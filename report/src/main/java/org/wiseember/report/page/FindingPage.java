@@ -15,7 +15,7 @@ import org.wiseember.report.chart.Drawing;
  */
 public record FindingPage(List<Explanation> headlines, List<Part> parts) {
   /** A part of a page. */
-  public sealed interface Part permits Chart, Table, Sentences {}
+  public sealed interface Part permits Chart, Table, Sentences, Picture {}
 
   /**
    * A chart; several with one name are looked at one at a time.
@@ -37,6 +37,23 @@ public record FindingPage(List<Explanation> headlines, List<Part> parts) {
   public record Sentences(List<String> words) implements Part {
     public Sentences {
       words = List.copyOf(words);
+    }
+  }
+
+  /**
+   * A photo.
+   *
+   * @param jpeg as it is shown, made anew and without what a camera wrote into it
+   * @param words under it
+   */
+  public record Picture(byte[] jpeg, String words) implements Part {
+    public Picture {
+      jpeg = jpeg.clone();
+    }
+
+    @Override
+    public byte[] jpeg() {
+      return jpeg.clone();
     }
   }
 
@@ -81,6 +98,17 @@ public record FindingPage(List<Explanation> headlines, List<Part> parts) {
   /** The same with sentences; none for none. */
   public FindingPage say(List<String> words) {
     return words.isEmpty() ? this : with(new Sentences(words));
+  }
+
+  /** The same with a photo. */
+  public FindingPage picture(byte[] jpeg, String words) {
+    return with(new Picture(jpeg, words));
+  }
+
+  /** In brief: the headlines and the first chart. */
+  public FindingPage brief() {
+    return new FindingPage(
+        headlines, charts().stream().findFirst().map(c -> List.<Part>of(c)).orElse(List.of()));
   }
 
   /** The same with the parts of another below. */

@@ -55,11 +55,11 @@ public final class PageHtml {
   }
 
   /**
-   * Writes the page. Every word from outside is escaped by the template; signs that no page can
+   * Writes a report. Every word from outside is escaped by the template; signs that no page can
    * hold, such as a vertical tab out of a pasted label, are left out, which the page then says.
    */
-  public String write(UnitPage page) {
-    return printed(left -> filled(page, left));
+  public String write(Report report) {
+    return printed(left -> filled(report, left));
   }
 
   /**
@@ -69,14 +69,7 @@ public final class PageHtml {
    * @param made date, as printed
    */
   public String write(Sheet sheet, String workbook, String made) {
-    return printed(
-        left -> {
-          Map<String, Object> model = model(left);
-          model.put("workbook", workbook);
-          model.put("made", made);
-          model.put("sheet", sheet(sheet));
-          return evaluated("sheet-page.html", model);
-        });
+    return write(new Report(sheet.title(), workbook, made, false, Paper.A4, List.of(sheet)));
   }
 
   /** Tries it with every sign, and where some cannot be printed says so instead. */
@@ -102,11 +95,30 @@ public final class PageHtml {
     return kept.toString();
   }
 
-  private String filled(UnitPage page, boolean signsLeftOut) {
-    Map<String, Object> model = model(signsLeftOut);
+  private String filled(Report report, boolean signsLeftOut) {
+    Map<String, Object> model = new HashMap<>();
+    model.put("signsLeftOut", signsLeftOut);
+    model.put("colours", Palette.LIGHT.tokens());
+    model.put("faces", faces());
+    model.put("report", report);
+    model.put("ticks", ticks());
+    List<Map<String, Object>> leaves = new ArrayList<>();
+    for (Leaf leaf : report.leaves()) {
+      Map<String, Object> filled =
+          leaf instanceof UnitPage page ? verdicts(page) : Map.of("sheet", sheet((Sheet) leaf));
+      Map<String, Object> numbered = new HashMap<>(filled);
+      numbered.put("heading", leaf.heading());
+      numbered.put("id", "sheet-" + (leaves.size() + 1));
+      leaves.add(numbered);
+    }
+    model.put("leaves", leaves);
+    return evaluated("report.html", model);
+  }
+
+  private Map<String, Object> verdicts(UnitPage page) {
+    Map<String, Object> model = new HashMap<>();
     model.put("page", page);
     model.put("rows", page.rows().stream().map(PageHtml::row).toList());
-    model.put("ticks", ticks());
     model.put("because", page.because().orElse(null));
     model.put("budget", page.because().map(this::budget).orElse(List.of()));
     model.put(
@@ -114,20 +126,26 @@ public final class PageHtml {
         page.trace()
             .map(
                 t ->
-                    ChartSvg.of(
-                        TraceChart.of(t.in(units), Palette.LIGHT, 0.9), CHART_WIDTH, CHART_HEIGHT))
+                    described(
+                        ChartSvg.of(
+                            TraceChart.of(t.in(units), Palette.LIGHT, 0.9),
+                            CHART_WIDTH,
+                            CHART_HEIGHT),
+                        page.run()))
             .orElse(""));
-    model.put("sheets", page.sheets().stream().map(this::sheet).toList());
-    return evaluated("unit-page.html", model);
+    return model;
   }
 
-  /** What every page needs. */
-  private static Map<String, Object> model(boolean signsLeftOut) {
-    Map<String, Object> model = new HashMap<>();
-    model.put("signsLeftOut", signsLeftOut);
-    model.put("colours", Palette.LIGHT.tokens());
-    model.put("faces", faces());
-    return model;
+  /** Who does not see a chart is told what it is of. */
+  private static String described(String svg, String what) {
+    String words =
+        what.replace("&", "&amp;")
+            .replace("<", "&lt;")
+            .replace(">", "&gt;")
+            .replace("\"", "&quot;");
+    String opening = "<svg ";
+    int at = svg.indexOf(opening) + opening.length();
+    return svg.substring(0, at) + "role=\"img\" alt=\"Chart: " + words + "\" " + svg.substring(at);
   }
 
   private String evaluated(String name, Map<String, Object> model) {
@@ -149,13 +167,25 @@ public final class PageHtml {
       if (part instanceof FindingPage.Chart chart) {
         // On paper nobody can choose: of several with one name the first is drawn.
         if (chart.name().isEmpty() || !chart.name().equals(chosen)) {
-          parts.add(Map.of("chart", svg(chart.drawing())));
+          parts.add(
+              Map.of(
+                  "chart",
+                  described(
+                      svg(chart.drawing()),
+                      chart.choice().isEmpty() ? sheet.title() : chart.choice())));
         }
         chosen = chart.name();
       } else if (part instanceof FindingPage.Table table) {
         parts.add(Map.of("heads", table.heads(), "rows", table.rows()));
       } else if (part instanceof FindingPage.Sentences sentences) {
         parts.add(Map.of("words", sentences.words()));
+      } else if (part instanceof FindingPage.Picture picture) {
+        parts.add(
+            Map.of(
+                "picture",
+                Base64.getEncoder().encodeToString(picture.jpeg()),
+                "under",
+                picture.words()));
       }
     }
     return Map.of(
@@ -206,6 +236,7 @@ public final class PageHtml {
         .seam()
         .ifPresent(
             (SeamPosition seam) -> {
+              out.put("percent", Figures.rounded(seam.percent(), 1) + " %");
               out.put("x", x(seam.percent()));
               out.put("x1", x(seam.worse()));
               out.put("x2", x(seam.better()));

@@ -8,7 +8,10 @@ import java.io.IOException;
 import java.io.OutputStream;
 import org.wiseember.report.look.Face;
 
-/** The page as PDF: the HTML laid out on A4, charts as vectors, faces embedded. */
+/**
+ * The page as PDF: the HTML laid out on its paper, charts as vectors, faces embedded, tagged for
+ * who has it read aloud (PDF/UA-1, ISO 14289-1), with its title and language.
+ */
 public final class PagePdf {
   private PagePdf() {}
 
@@ -21,6 +24,7 @@ public final class PagePdf {
   public static void write(String html, OutputStream out) throws IOException {
     XRLog.setLoggingEnabled(false);
     PdfRendererBuilder builder = new PdfRendererBuilder();
+    builder.usePdfUaAccessibility(true);
     builder.useSVGDrawer(new BatikSVGDrawer());
     for (Face face : Face.values()) {
       builder.useFont(() -> new ByteArrayInputStream(face.bytes()), face.family());

@@ -1,9 +1,14 @@
 package org.wiseember.report.page;
 
 /**
- * A sheet of the page about one unit: what one run found.
+ * A sheet of its own: what one run found, a day, a plan, the method.
  *
  * @param title of the run
  * @param under one line under it
  */
-public record Sheet(String title, String under, FindingPage page) {}
+public record Sheet(String title, String under, FindingPage page) implements Leaf {
+  @Override
+  public String heading() {
+    return title;
+  }
+}

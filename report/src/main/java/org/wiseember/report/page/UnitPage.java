@@ -7,38 +7,35 @@ import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.chart.TraceDrawing;
 
 /**
- * What the page about one unit says.
+ * What the page of a unit's verdicts says.
  *
  * @param unit its name
- * @param workbook title of the workbook
- * @param made date, as printed
  * @param summary one line: how many claims kept, short and so on
  * @param rows the claims that were judged, in order
  * @param untested the claims nobody tested, in words
  * @param because of the main figure
  * @param trace of the run behind it
  * @param run what that run was, one line
- * @param sheets of single runs
- * @param simulated whether the readings come from a simulated bench
  */
 public record UnitPage(
     String unit,
-    String workbook,
-    String made,
     String summary,
     List<Row> rows,
     List<String> untested,
     Optional<Explanation> because,
     Optional<TraceDrawing> trace,
-    String run,
-    List<Sheet> sheets,
-    boolean simulated) {
+    String run)
+    implements Leaf {
   /** One judged claim. */
   public record Row(String title, Verdict verdict, String figure) {}
 
   public UnitPage {
     rows = List.copyOf(rows);
     untested = List.copyOf(untested);
-    sheets = List.copyOf(sheets);
+  }
+
+  @Override
+  public String heading() {
+    return unit;
   }
 }

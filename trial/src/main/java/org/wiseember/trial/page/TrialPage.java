@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Predicate;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.verdict.Standing;
@@ -15,6 +14,7 @@ import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.page.Sheet;
 import org.wiseember.report.page.UnitPage;
 import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.test.UnitFindings;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
@@ -27,18 +27,11 @@ public final class TrialPage {
   private TrialPage() {}
 
   /**
-   * The page about one unit.
+   * The page of a unit's verdicts.
    *
-   * @param made the date printed on it
    * @param events of the run behind its main figure
-   * @param sheets the runs that get a sheet of their own
    */
-  public static UnitPage of(
-      Judgement judgement,
-      String workbookTitle,
-      LocalDate made,
-      List<Event> events,
-      Predicate<TestRun> sheets) {
+  public static UnitPage of(Judgement judgement, List<Event> events) {
     List<UnitPage.Row> rows = new ArrayList<>();
     List<String> untested = new ArrayList<>();
     for (Judged line : judgement.lines()) {
@@ -56,16 +49,12 @@ public final class TrialPage {
     Optional<TestRun> behind = main.flatMap(Judged::runId).flatMap(judgement::run);
     return new UnitPage(
         judgement.unit().name(),
-        workbookTitle.isBlank() ? "Wise Ember" : workbookTitle,
-        date(made),
         summary(judgement),
         rows,
         untested,
         main.flatMap(Judged::figure).map(Explanation::of),
         behind.map(r -> RunTrace.of(r, events)),
-        behind.map(r -> r.run().title()).orElse(""),
-        judgement.runs().stream().filter(sheets).map(r -> sheet(r, judgement)).toList(),
-        behind.map(r -> r.run().settings().simulated()).orElse(false));
+        behind.map(r -> r.run().title()).orElse(""));
   }
 
   /** A date as it is printed. */
@@ -73,23 +62,13 @@ public final class TrialPage {
     return DATE.format(made);
   }
 
-  private static Sheet sheet(TestRun run, Judgement judgement) {
+  /** The sheet of a run, with all it found. */
+  public static Sheet sheet(TestRun run, UnitFindings unit) {
     return new Sheet(
         run.run().title(),
         DATE.format(run.run().startedAt().atZone(ZoneOffset.UTC))
             + (run.run().ending().isEmpty() ? "" : ". " + run.run().ending()),
-        run.whole(judgement));
-  }
-
-  /** The newest run of each test, for a report that shows them. */
-  public static Predicate<TestRun> newest(Judgement judgement, Predicate<TestRun> which) {
-    return run ->
-        which.test(run)
-            && judgement.runs().stream()
-                .filter(r -> r.type().equals(run.type()))
-                .reduce((a, b) -> b)
-                .filter(run::equals)
-                .isPresent();
+        run.whole(unit));
   }
 
   /** A title as it stands inside a sentence: "USB-C" stays, "Idle draw" becomes "idle draw". */

@@ -33,7 +33,8 @@ public record RigCard(
     List<String> checks,
     List<String> leads,
     List<String> cautions) {
-  private static final String WIRING =
+  /** What goes for every wire. */
+  public static final String WIRING =
       "Wiring beyond plug and socket is work for a licensed electrician, under your local code.";
 
   public RigCard {

@@ -28,9 +28,9 @@ import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
-import org.wiseember.workbook.RunPackage;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.TypedReadings;
+import org.wiseember.workbook.pack.RunPackage;
 
 /**
  * A run that lies in files and in no workbook: a log, captures, or a package.

@@ -41,6 +41,7 @@ public final class Judgement implements UnitFindings {
   private final Together together;
   private final List<Held> held;
   private final List<Judged> lines;
+  private final boolean guardBand;
 
   /** A claim and what the runs answer to it; no answer to a plain fact, which nobody judges. */
   private record Held(Claim claim, boolean fact, Optional<Answer> answer, boolean brokeOff) {
@@ -78,6 +79,7 @@ public final class Judgement implements UnitFindings {
     this.together = Together.of(new Findings.Known(unit.label(), runs));
     this.held = unit.label().claims().stream().map(this::hold).toList();
     this.lines = held.stream().map(h -> h.line(guardBand)).toList();
+    this.guardBand = guardBand;
   }
 
   private Judgement(Judgement same, boolean guardBand) {
@@ -87,6 +89,7 @@ public final class Judgement implements UnitFindings {
     this.together = same.together;
     this.held = same.held;
     this.lines = held.stream().map(h -> h.line(guardBand)).toList();
+    this.guardBand = guardBand;
   }
 
   /** A unit nobody has tested. */
@@ -126,6 +129,11 @@ public final class Judgement implements UnitFindings {
 
   public Unit unit() {
     return unit;
+  }
+
+  /** Whether its verdicts keep clear of the uncertainty. */
+  public boolean guardBand() {
+    return guardBand;
   }
 
   /** One for every claim, in the order of the label. */

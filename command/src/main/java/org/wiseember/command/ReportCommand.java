@@ -3,28 +3,27 @@ package org.wiseember.command;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.time.LocalDate;
+import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.concurrent.Callable;
-import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
-import org.wiseember.report.page.UnitPage;
+import org.wiseember.report.page.Paper;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.page.TrialPage;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.publish.ReportSheets;
+import org.wiseember.trial.test.LoadsOnHand;
+import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.workbook.Event;
+import org.wiseember.workbook.ReportChoice;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
-import org.wiseember.workbook.WorkbookException;
 import org.wiseember.workbook.disk.WholeFile;
+import org.wiseember.workbook.log.Progress;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -37,7 +36,7 @@ import picocli.CommandLine.Spec;
     name = "report",
     description = "Prints the page of one unit, as HTML or PDF by the ending of --out.",
     mixinStandardHelpOptions = true)
-final class Report implements Callable<Integer> {
+final class ReportCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
 
   @Parameters(paramLabel = "WORKBOOK", description = "The workbook.")
@@ -63,6 +62,23 @@ final class Report implements Callable<Integer> {
   private List<String> tests;
 
   @Option(
+      names = "--sheets",
+      split = ",",
+      paramLabel = "KEY",
+      description =
+          "What is on it, in this order: verdict, tests by their keys, photos, run-time, line-up,"
+              + " plan, method, cautions; or all.")
+  private List<String> sheets;
+
+  @Option(
+      names = "--full",
+      description = "Every run of a test with its sums, not only the newest in brief.")
+  private boolean full;
+
+  @Option(names = "--paper", paramLabel = "a4|letter", description = "A4 without it.")
+  private String paper = "a4";
+
+  @Option(
       names = "--reader",
       paramLabel = "UNITS",
       description =
@@ -78,33 +94,19 @@ final class Report implements Callable<Integer> {
       throw new ParameterException(spec.commandLine(), "--out ends in .html or .pdf.");
     }
     ReaderUnits units = units();
-    if (tests != null) {
-      for (String test : tests) {
-        if (!test.equals("all") && AllTests.byKey(test).isEmpty()) {
-          throw new ParameterException(
-              spec.commandLine(),
-              "--tests takes all, or some of "
-                  + String.join(", ", AllTests.list().stream().map(TestType::key).toList())
-                  + ".");
-        }
-      }
-    }
+    ReportChoice choice = choice();
     try (Workbook workbook = Workbook.read(workbookFile, Clock.systemUTC())) {
-      Unit unit = choose(workbook.units().all());
+      Unit unit = UnitChoice.of(workbook, unitName);
       Judgement judgement = Judgement.of(workbook, unit, true);
-      List<Event> events =
-          TrialPage.mainLine(judgement)
-              .flatMap(Judged::runId)
-              .map(id -> workbook.runs().events(id))
-              .orElse(List.of());
-      UnitPage page =
-          TrialPage.of(
+      ReportSheets sheets =
+          new ReportSheets(
+              workbook,
               judgement,
-              workbook.title(),
-              LocalDate.now(ZoneId.systemDefault()),
-              events,
-              TrialPage.newest(judgement, this::wanted));
-      String html = new PageHtml(units).write(page);
+              OnHand.of(LoadsOnHand.watts(workbook.loadsOnHand())),
+              Instant.now(),
+              ZoneId.systemDefault(),
+              units);
+      String html = new PageHtml(units).write(sheets.made(choice, Progress.NONE).orElseThrow());
       WholeFile.write(
           out,
           stream -> {
@@ -126,23 +128,31 @@ final class Report implements Callable<Integer> {
     }
   }
 
-  /** The tests that get a sheet of their own: those named, else the waves where there are any. */
-  private boolean wanted(TestRun run) {
-    return tests == null
-        ? run.type().key().equals(WaveSteps.KIND) && !run.figures().isEmpty()
-        : tests.contains("all") || tests.contains(run.type().key());
+  /** The verdicts and the newest waves, or what was asked for. */
+  private ReportChoice choice() {
+    List<String> keys = new ArrayList<>(ReportChoice.USUAL.sheets());
+    if (tests != null) {
+      List<String> all = AllTests.list().stream().map(TestType::key).toList();
+      keys = new ArrayList<>(List.of(ReportSheets.VERDICT));
+      keys.addAll(tests.contains("all") ? all : known("--tests", tests, all));
+    }
+    if (sheets != null) {
+      List<String> all = List.copyOf(ReportSheets.all().keySet());
+      keys = sheets.contains("all") ? all : known("--sheets", sheets, all);
+    }
+    if (Paper.byKey(paper).isEmpty()) {
+      throw new ParameterException(spec.commandLine(), "--paper is a4 or letter.");
+    }
+    return new ReportChoice(full, paper, keys);
   }
 
-  private Unit choose(List<Unit> units) {
-    Optional<Unit> chosen =
-        unitName == null
-            ? units.stream().findFirst()
-            : units.stream().filter(u -> u.name().equalsIgnoreCase(unitName)).findFirst();
-    return chosen.orElseThrow(
-        () ->
-            new WorkbookException(
-                unitName == null
-                    ? "The workbook has no units yet."
-                    : "There is no unit “" + unitName + "” in the workbook. Check the name."));
+  private List<String> known(String option, List<String> given, List<String> all) {
+    for (String key : given) {
+      if (!all.contains(key)) {
+        throw new ParameterException(
+            spec.commandLine(), option + " takes all, or some of " + String.join(", ", all) + ".");
+      }
+    }
+    return given;
   }
 }

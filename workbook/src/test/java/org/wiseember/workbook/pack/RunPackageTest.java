@@ -1,4 +1,4 @@
-package org.wiseember.workbook;
+package org.wiseember.workbook.pack;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
@@ -28,6 +28,7 @@ import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
+import org.wiseember.workbook.*;
 
 public class RunPackageTest {
   private static final Clock CLOCK =

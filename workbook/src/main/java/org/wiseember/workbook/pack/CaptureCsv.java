@@ -1,4 +1,4 @@
-package org.wiseember.workbook;
+package org.wiseember.workbook.pack;
 
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
@@ -14,6 +14,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Iterator;
+import java.util.List;
 import org.wiseember.core.waveform.Capture;
 
 /** Captures in run packages: {@code time [s],voltage [V],current [A]}, a row a sample. */
@@ -36,13 +37,17 @@ final class CaptureCsv {
     return "capture-" + (index + 1) + ".csv";
   }
 
+  static List<String> columns(Capture capture) {
+    return List.of((capture.hasAmps() ? BOTH : VOLTS).split(","));
+  }
+
   static void write(Capture capture, OutputStream out) throws IOException {
     // Not closed: the stream goes on with the package's next file.
     CsvWriter writer =
         CsvWriter.builder()
             .lineDelimiter(LineDelimiter.LF)
             .build(new OutputStreamWriter(out, StandardCharsets.UTF_8));
-    writer.writeRecord((capture.hasAmps() ? BOTH : VOLTS).split(","));
+    writer.writeRecord(columns(capture).toArray(String[]::new));
     for (int i = 0; i < capture.size(); i++) {
       String time = Double.toString(i / capture.perSecond());
       String volts = Double.toString(capture.volts(i));

@@ -1,4 +1,4 @@
-package org.wiseember.workbook;
+package org.wiseember.workbook.pack;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -28,6 +28,21 @@ import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
+import org.wiseember.workbook.CaptureWords;
+import org.wiseember.workbook.Captures;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.NewRun;
+import org.wiseember.workbook.NotebookLine;
+import org.wiseember.workbook.Photo;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
+import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.TreatmentJson;
+import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.Workbook;
+import org.wiseember.workbook.WorkbookException;
 import org.wiseember.workbook.disk.OrdinaryFile;
 import org.wiseember.workbook.disk.Scratch;
 import org.wiseember.workbook.disk.WholeFile;
@@ -72,13 +87,18 @@ public final class RunPackage {
       List<NotebookLine> notebook,
       Treatment treatment,
       List<KeptCapture> captures) {
-    /** Adds it to a workbook; gives the key of the run. */
+    /** Adds it to the unit of its name, or to a new one; gives the key of the run. */
     private long into(Workbook workbook) {
+      return into(workbook, unit(workbook).id());
+    }
+
+    /** Adds it to a unit; gives the key of the run. */
+    public long into(Workbook workbook, long unit) {
       long run =
           workbook
               .runs()
               .add(
-                  new NewRun(RunOf.unit(unit(workbook).id()), kind, title, startedAt, settings),
+                  new NewRun(RunOf.unit(unit), kind, title, startedAt, settings),
                   state,
                   ending,
                   trace,
@@ -116,19 +136,55 @@ public final class RunPackage {
 
   private static void pack(Workbook workbook, Run run, OutputStream out) throws IOException {
     try (ZipOutputStream zip = new ZipOutputStream(new Unclosed(out))) {
-      zip.putNextEntry(entry(RUN, run));
-      zip.write(json(workbook, run).getBytes(StandardCharsets.UTF_8));
-      zip.closeEntry();
-      zip.putNextEntry(entry(SAMPLES, run));
-      samples(workbook.runs().trace(run), run.channels(), zip);
-      zip.closeEntry();
-      List<KeptCapture> captures = workbook.captures().of(run.id());
-      for (int i = 0; i < captures.size(); i++) {
-        zip.putNextEntry(entry(CaptureCsv.name(i), run));
-        CaptureCsv.write(captures.get(i).capture(), zip);
+      for (Part part : parts(workbook, run)) {
+        zip.putNextEntry(entry(part.name(), run));
+        part.content().into(zip);
         zip.closeEntry();
       }
     }
+  }
+
+  /**
+   * A file of a package.
+   *
+   * @param columns headings of a table of numbers; empty for JSON
+   */
+  public record Part(String name, WholeFile.Content content, List<String> columns) {
+    public Part {
+      columns = List.copyOf(columns);
+    }
+  }
+
+  /** A table of readings. */
+  public static Part table(String name, Trace trace, List<Channel> channels) {
+    List<String> columns = new ArrayList<>(List.of("time [s]"));
+    channels.forEach(c -> columns.add(heading(c)));
+    return new Part(name, out -> samples(trace, channels, out), columns);
+  }
+
+  private static String heading(Channel channel) {
+    return channel.key() + " [" + channel.unit().symbol() + "]";
+  }
+
+  /** The files of a run, by their names. */
+  public static List<Part> parts(Workbook workbook, Run run) {
+    List<Part> parts = new ArrayList<>();
+    parts.add(
+        new Part(
+            RUN,
+            out -> out.write(json(workbook, run).getBytes(StandardCharsets.UTF_8)),
+            List.of()));
+    parts.add(table(SAMPLES, workbook.runs().trace(run), run.channels()));
+    List<KeptCapture> captures = workbook.captures().of(run.id());
+    for (int i = 0; i < captures.size(); i++) {
+      Capture capture = captures.get(i).capture();
+      parts.add(
+          new Part(
+              CaptureCsv.name(i),
+              out -> CaptureCsv.write(capture, out),
+              CaptureCsv.columns(capture)));
+    }
+    return parts;
   }
 
   /** The end of the archive is not the end of what it goes into. */
@@ -233,8 +289,7 @@ public final class RunPackage {
       throws IOException {
     StringBuilder text = new StringBuilder("time [s]");
     for (Channel channel : channels) {
-      text.append(',').append(channel.key()).append(" [").append(channel.unit().symbol());
-      text.append(']');
+      text.append(',').append(heading(channel));
     }
     text.append('\n');
     for (int i = 0; i < trace.size(); i++) {
@@ -269,9 +324,26 @@ public final class RunPackage {
       if (zip.size() > MOST_ENTRIES) {
         throw refused(file, "it holds more than 10 000 files");
       }
-      JsonNode root = JSON.readTree(text(zip, file));
+      return read(zip, "", file);
+    } catch (ZipException e) {
+      throw refused(file, "it is not a zip archive");
+    } catch (IOException e) {
+      throw refused(file, "it cannot be read; check the file and its permissions");
+    }
+  }
+
+  /**
+   * Reads a run out of an archive.
+   *
+   * @param in names of its files begin so, {@code runs/1/}; empty where it is alone
+   * @param file the archive, as it is called when something is wrong
+   * @throws WorkbookException in one sentence
+   */
+  public static Unpacked read(ZipFile zip, String in, Path file) throws IOException {
+    try {
+      JsonNode root = JSON.readTree(text(zip, in, file));
       if (!FORMAT.equals(root.path("format").asText())) {
-        throw refused(file, "its run.json does not call itself “" + FORMAT + "”");
+        throw refused(file, "its " + in + RUN + " does not call itself “" + FORMAT + "”");
       }
       List<Channel> channels = new ArrayList<>();
       for (JsonNode key : root.path("channels")) {
@@ -279,18 +351,14 @@ public final class RunPackage {
             Channel.byKey(key.asText())
                 .orElseThrow(() -> refused(file, "it has an unknown channel")));
       }
-      Trace trace = channels.isEmpty() ? Trace.empty() : samples(zip, file);
-      return unpacked(root, trace, captures(zip, root, file), file);
-    } catch (ZipException e) {
-      throw refused(file, "it is not a zip archive");
+      Trace trace = channels.isEmpty() ? Trace.empty() : samples(zip, in, file);
+      return unpacked(root, trace, captures(zip, in, root, file), file);
     } catch (JsonProcessingException e) {
-      throw refused(file, "its run.json is not JSON");
+      throw refused(file, "its " + in + RUN + " is not JSON");
     } catch (LogUnreadable e) {
       throw refused(file, "its samples cannot be read: " + e.getMessage().replaceAll("\\.$", ""));
     } catch (DateTimeException | IllegalArgumentException e) {
-      throw refused(file, "its run.json has a field that cannot be read");
-    } catch (IOException e) {
-      throw refused(file, "it cannot be read; check the file and its permissions");
+      throw refused(file, "its " + in + RUN + " has a field that cannot be read");
     }
   }
 
@@ -319,25 +387,26 @@ public final class RunPackage {
         file.getFileName() + " is not taken in: " + why + ". Nothing was changed.");
   }
 
-  private static String text(ZipFile zip, Path file) throws IOException {
-    ZipEntry entry = zip.getEntry(RUN);
+  private static String text(ZipFile zip, String place, Path file) throws IOException {
+    ZipEntry entry = zip.getEntry(place + RUN);
     if (entry == null) {
-      throw refused(file, "there is no run.json in it");
+      throw refused(file, "there is no " + place + RUN + " in it");
     }
     try (InputStream in = zip.getInputStream(entry)) {
       byte[] bytes = in.readNBytes((int) MOST_JSON + 1);
       if (bytes.length > MOST_JSON) {
-        throw refused(file, "its run.json is larger than 16 MiB");
+        throw refused(file, "its " + place + RUN + " is larger than 16 MiB");
       }
       return new String(bytes, StandardCharsets.UTF_8);
     }
   }
 
   /** Samples go to a temporary file of our own naming, no larger than a log may be. */
-  private static Trace samples(ZipFile zip, Path file) throws IOException, LogUnreadable {
-    ZipEntry entry = zip.getEntry(SAMPLES);
+  private static Trace samples(ZipFile zip, String place, Path file)
+      throws IOException, LogUnreadable {
+    ZipEntry entry = zip.getEntry(place + SAMPLES);
     if (entry == null) {
-      throw refused(file, "there is no samples.csv in it");
+      throw refused(file, "there is no " + place + SAMPLES + " in it");
     }
     try (Scratch scratch = Scratch.make()) {
       Path samples = scratch.file(SAMPLES);
@@ -357,12 +426,12 @@ public final class RunPackage {
     }
   }
 
-  private static List<KeptCapture> captures(ZipFile zip, JsonNode root, Path file)
+  private static List<KeptCapture> captures(ZipFile zip, String place, JsonNode root, Path file)
       throws IOException {
     List<KeptCapture> captures = new ArrayList<>();
     int samples = 0;
     for (JsonNode node : root.path("captures")) {
-      String name = CaptureCsv.name(captures.size());
+      String name = place + CaptureCsv.name(captures.size());
       ZipEntry entry = zip.getEntry(name);
       if (entry == null) {
         throw refused(file, "there is no " + name + " in it");

@@ -1,4 +1,4 @@
-package org.wiseember.desktop.model;
+package org.wiseember.trial.test;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;

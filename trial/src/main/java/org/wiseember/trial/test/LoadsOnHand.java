@@ -1,13 +1,13 @@
-package org.wiseember.desktop.model;
+package org.wiseember.trial.test;
 
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
 /** The loads a tester has, as typed: {@code 60, 100, 200, 500, 1000}. */
-final class LoadsOnHand {
+public final class LoadsOnHand {
   /** Lamps and heaters most benches have. */
-  static final String USUAL = "60, 100, 200, 500, 1000";
+  public static final String USUAL = "60, 100, 200, 500, 1000";
 
   private static final int MOST = 12;
   private static final double MOST_WATTS = 20_000;
@@ -15,7 +15,7 @@ final class LoadsOnHand {
   private LoadsOnHand() {}
 
   /** Their watts; empty where the text cannot be read. */
-  static List<Double> watts(String typed) {
+  public static List<Double> watts(String typed) {
     try {
       // Beside commas a blank belongs to a number: 1 000 W.
       boolean commas = typed.matches(".*[,;].*");
@@ -31,7 +31,7 @@ final class LoadsOnHand {
   }
 
   /** What is wrong with the text, one sentence; empty where it can be read. */
-  static Optional<String> wrong(String typed) {
+  public static Optional<String> wrong(String typed) {
     List<Double> watts = watts(typed);
     if (watts.isEmpty()) {
       return Optional.of("Type the watts of your loads with commas between, as 40, 100, 500.");
