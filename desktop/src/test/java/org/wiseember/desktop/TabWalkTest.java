@@ -84,7 +84,19 @@ public class TabWalkTest extends InDemoWindow {
               "save-day-pdf",
               "save-day-json"),
           StageName.REPORT,
-          List.of("sheet-ac-drain", "sheet-heat", "page-file", "save-pdf", "save-html"));
+          List.of(
+              "page-file",
+              "save-pdf",
+              "save-html",
+              "sheet-verdict",
+              "sheet-heat",
+              "sheet-cautions",
+              "report-full-",
+              "package-key",
+              "save-package",
+              "save-maker",
+              "film-start",
+              "save-film"));
 
   @DataProvider
   public Object[][] stages() {

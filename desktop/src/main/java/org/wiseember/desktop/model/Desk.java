@@ -46,6 +46,7 @@ import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Days;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.LineUpNotes;
+import org.wiseember.workbook.ReportChoice;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -91,6 +92,7 @@ public final class Desk {
   private final DayWork dayWork;
   private final LineUpWork lineUpWork;
   private final PlanWork planWork;
+  private final ReportWork reportWork;
   private final Drawer drawer;
   private final ObjectProperty<Palette> palette = new SimpleObjectProperty<>(Palette.LIGHT);
   private final ObjectProperty<ReaderUnits> units = new SimpleObjectProperty<>(ReaderUnits.AS_KEPT);
@@ -130,6 +132,7 @@ public final class Desk {
     this.dayWork = new DayWork(this, clock, edits);
     this.lineUpWork = new LineUpWork(this, edits);
     this.planWork = new PlanWork(this, clock, edits);
+    this.reportWork = new ReportWork(this, clock, edits);
     this.drawer = new Drawer(this);
     guardBand.addListener((o, was, is) -> judgeAgain(is));
     chosen.addListener((o, was, is) -> chosenUnit.set(is == null ? null : is.unit().id()));
@@ -254,6 +257,10 @@ public final class Desk {
   }
 
   /** What comes when. */
+  public ReportWork reportWork() {
+    return reportWork;
+  }
+
   public PlanWork planWork() {
     return planWork;
   }
@@ -463,6 +470,7 @@ public final class Desk {
           dayWork.show(opened.days());
           lineUpWork.show(opened.lineUp());
           planWork.show(opened.campaign());
+          reportWork.show(opened.report());
           shelf.setAll(opened.all());
           chooseFirst();
           title.set(opened.title().isBlank() ? String.valueOf(file.getFileName()) : opened.title());
@@ -520,7 +528,8 @@ public final class Desk {
               next.days().all(),
               BesideRun.all(next),
               LineUpWork.read(this, next),
-              PlanWork.read(this, next));
+              PlanWork.read(this, next),
+              next.reportChoice());
       done = true;
       return opened;
     } finally {
@@ -616,7 +625,8 @@ public final class Desk {
       Days.All days,
       List<BesideRun> beside,
       LineUpNotes lineUp,
-      CampaignNotes campaign) {}
+      CampaignNotes campaign,
+      ReportChoice report) {}
 
   /** Holds what is known against the labels again; no reading is looked at. */
   private void judgeAgain(boolean guarded) {
@@ -834,6 +844,7 @@ public final class Desk {
     try {
       bench.close();
       planWork.close();
+      reportWork.close();
       work.shutdown();
       work.awaitTermination(3, TimeUnit.SECONDS);
     } catch (InterruptedException e) {

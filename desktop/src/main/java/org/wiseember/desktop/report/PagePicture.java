@@ -16,9 +16,28 @@ final class PagePicture {
   private static final int GAP = 24;
   private static final int MOST_SHEETS = 6;
 
-  private PagePicture() {}
+  private final Image image;
+  private final int all;
 
-  static Image of(byte[] pdf) throws IOException {
+  private PagePicture(Image image, int all) {
+    this.image = image;
+    this.all = all;
+  }
+
+  Image image() {
+    return image;
+  }
+
+  /** How many there are, and how many of them are shown. */
+  String words() {
+    return all == 1
+        ? "This is the page as it will be printed."
+        : all
+            + " pages, as they will be printed"
+            + (all > MOST_SHEETS ? "; the first " + MOST_SHEETS + " are shown." : ".");
+  }
+
+  static PagePicture of(byte[] pdf) throws IOException {
     try (PDDocument document = Loader.loadPDF(pdf)) {
       PDFRenderer renderer = new PDFRenderer(document);
       int sheets = Math.min(MOST_SHEETS, document.getNumberOfPages());
@@ -43,7 +62,7 @@ final class PagePicture {
                 0,
                 width);
       }
-      return image;
+      return new PagePicture(image, document.getNumberOfPages());
     }
   }
 }

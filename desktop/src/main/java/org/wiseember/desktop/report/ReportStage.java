@@ -1,76 +1,179 @@
 package org.wiseember.desktop.report;
 
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
-import java.time.LocalDate;
-import java.time.ZoneId;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Set;
-import java.util.TreeSet;
+import java.util.Map;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
-import javafx.scene.control.CheckBox;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextField;
-import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import org.wiseember.bench.procedure.WaveSteps;
-import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.desktop.look.Adaptive;
+import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.EmptyStage;
+import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.ReportWork;
 import org.wiseember.desktop.model.StageName;
-import org.wiseember.report.page.PageHtml;
-import org.wiseember.report.page.PagePdf;
-import org.wiseember.trial.AllTests;
-import org.wiseember.trial.page.TrialPage;
-import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.verdict.Judged;
+import org.wiseember.report.page.Paper;
+import org.wiseember.trial.publish.ReportSheets;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.workbook.Event;
-import org.wiseember.workbook.disk.WholeFile;
+import org.wiseember.workbook.ReportChoice;
 
-/** The page about the chosen unit as it will be printed, and the way to save it. */
+/** The report about the chosen unit as it will be printed, and what else is made for others. */
 public final class ReportStage extends StackPane {
   private final Desk desk;
-  private final VBox main = new VBox();
+  private final ReportWork work;
   private final TextField place = new TextField();
   private final ImageView picture = new ImageView();
-  private final javafx.scene.control.Label state = Words.of("quiet", "");
-  private final Set<String> sheets = new TreeSet<>(Set.of(WaveSteps.KIND));
-  private Made made;
-  private Node savePdf;
-
-  /** A page worked out. */
-  private record Made(long unitId, Set<String> sheets, String html, byte[] pdf, Image image) {}
+  private final Label state = Words.of("quiet", "");
+  private final ProgressBar bar = new ProgressBar(0);
+  private final Button cancel;
+  private final Button savePdf;
+  private final VBox main;
+  private final SheetList sheets;
+  private final ObjectProperty<Boolean> full = new SimpleObjectProperty<>();
+  private final ObjectProperty<Paper> paper = new SimpleObjectProperty<>();
+  private final Label unit = Words.of("quiet", "");
+  private final Node whole;
+  private final TextField key = Field.of("package-key", "key file", "", 11);
+  private final TextField filmStart = Field.of("film-start", "begins at", "", 12);
+  private long shown = -1;
 
   public ReportStage(Desk desk) {
     this.desk = desk;
-    main.getStyleClass().addAll("stage", "page");
+    this.work = desk.reportWork();
+    sheets = new SheetList(work);
     place.setId("page-file");
     place.setAccessibleText("Where the page is saved");
     HBox.setHgrow(place, Priority.ALWAYS);
     picture.setPreserveRatio(true);
     picture.setAccessibleText("The page as it will be printed");
     picture.setSmooth(true);
+    savePdf =
+        button("action-main", "save-pdf", "Save as PDF", () -> work.save(place.getText(), true));
+    cancel = button("action", "cancel-report", "Stop", this::stop);
+    bar.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(bar, Priority.ALWAYS);
+    StackPane paperPane = new StackPane(picture);
+    paperPane.setStyle("-fx-alignment: top-center;");
+    main =
+        new VBox(
+            new VBox(Words.of("title", "Report"), unit),
+            row(
+                place,
+                savePdf,
+                button(
+                    "action",
+                    "save-html",
+                    "Save as HTML",
+                    () -> work.save(place.getText(), false))),
+            state,
+            row(bar, cancel),
+            paperPane);
+    main.getStyleClass().addAll("stage", "page");
     main.widthProperty().addListener((o, was, is) -> fit());
-    desk.chosen().addListener((o, was, is) -> rebuild());
+    whole = new Adaptive(main, side(), desk.textScale());
+    desk.chosen().addListener((o, was, is) -> show());
+    work.choice().addListener((o, was, is) -> show());
+    work.progress().addListener((o, was, is) -> progress());
+    work.made().addListener((o, was, is) -> draw());
     sceneProperty().addListener((o, was, is) -> focusSave());
-    rebuild();
+    show();
+    progress();
+    draw();
+  }
+
+  private VBox side() {
+    Map<Boolean, String> forms = new LinkedHashMap<>();
+    forms.put(false, "In brief");
+    forms.put(true, "In full");
+    Map<Paper, String> papers = new LinkedHashMap<>();
+    for (Paper p : Paper.values()) {
+      papers.put(p, p.words());
+    }
+    full.addListener((o, was, is) -> work.choose(work.choice().get().full(is)));
+    paper.addListener((o, was, is) -> work.choose(work.choice().get().on(is.key())));
+    follow();
+    VBox side =
+        new VBox(
+            8,
+            Words.of("heading", "What is on it"),
+            sheets,
+            new FlowPane(
+                6,
+                6,
+                button("action", "all-sheets", "All of it", () -> all(true)),
+                button("action", "usual-sheets", "The usual", () -> all(false))),
+            Choices.row("Tests", "report-full-", forms, full),
+            Words.of(
+                "quiet",
+                "In brief: the newest run of each test, its first figures and chart. In full: every"
+                    + " run, with sums and how sure they are."),
+            Choices.row("Paper", "report-paper-", papers, paper),
+            Words.of("heading", "For others"),
+            Words.of(
+                "because-text",
+                "A package holds every reading, so that anybody can work the figures out again."
+                    + " With a key file it is signed; a new key is made where there is none."),
+            Field.named(key),
+            new FlowPane(
+                button(
+                    "action",
+                    "save-package",
+                    "Save the package",
+                    () -> work.savePackage(place.getText(), key.getText()))),
+            Words.of(
+                "because-text",
+                "For its maker: only what fell short or was noticed, with readings and steps."),
+            new FlowPane(
+                button(
+                    "action",
+                    "save-maker",
+                    "Save for its maker",
+                    () -> work.saveForMaker(place.getText()))),
+            Words.of(
+                "because-text",
+                "For a film: captions of what happened when, and a strip for each verdict."),
+            Field.named(filmStart),
+            new FlowPane(
+                button(
+                    "action",
+                    "save-film",
+                    "Save for a film",
+                    () -> work.saveForFilm(place.getText(), filmStart.getText()))));
+    side.getStyleClass().add("side");
+    return side;
+  }
+
+  private void all(boolean everything) {
+    Judgement judgement = desk.chosen().get();
+    if (judgement != null) {
+      work.choose(
+          work.choice()
+              .get()
+              .of(everything ? ReportSheets.of(judgement) : ReportChoice.USUAL.sheets()));
+    }
+  }
+
+  private void follow() {
+    full.set(work.choice().get().full());
+    paper.set(Paper.byKey(work.choice().get().paper()).orElse(Paper.A4));
   }
 
   /** What one comes here for. */
   private void focusSave() {
-    if (getScene() != null && savePdf != null) {
+    if (getScene() != null && getChildren().contains(whole)) {
       Focus.give(savePdf, () -> {});
     }
   }
@@ -79,9 +182,10 @@ public final class ReportStage extends StackPane {
     picture.setFitWidth(Math.min(900, Math.max(200, main.getWidth() - 60)));
   }
 
-  private void rebuild() {
+  private void show() {
     Judgement judgement = desk.chosen().get();
     if (judgement == null || judgement.unit().label().claims().isEmpty()) {
+      shown = -1;
       getChildren()
           .setAll(
               new EmptyStage(
@@ -92,140 +196,61 @@ public final class ReportStage extends StackPane {
                   () -> desk.stage().set(StageName.LABEL)));
       return;
     }
-    Node head =
-        new VBox(Words.of("title", "Report"), Words.of("quiet", judgement.unit().name() + ", A4."));
-    savePdf = button("save-pdf", "Save as PDF", () -> save(".pdf"));
-    Node save = row(place, savePdf, button("save-html", "Save as HTML", () -> save(".html")));
-    Node sheets = sheetChoice(judgement);
-    StackPane paper = new StackPane(picture);
-    paper.setStyle("-fx-alignment: top-center;");
-    main.getChildren().setAll(head, sheets, save, state, paper);
-    getChildren().setAll(Adaptive.scroll(main));
-    place.setText(proposed(judgement));
-    make(judgement);
+    if (!getChildren().equals(List.of(whole))) {
+      getChildren().setAll(whole);
+    }
+    unit.setText(judgement.unit().name());
+    follow();
+    sheets.show(judgement);
+    if (shown != judgement.unit().id()) {
+      shown = judgement.unit().id();
+      place.setText(work.proposed());
+      filmStart.setText(work.filmStart());
+      draw();
+    }
   }
 
-  /** Which tests get a sheet of their own. */
-  private Node sheetChoice(Judgement judgement) {
-    FlowPane row = new FlowPane(14, 6, Words.line("strong", "A sheet each for"));
-    for (TestType test : AllTests.list()) {
-      if (judgement.runs().stream().noneMatch(r -> r.type().equals(test))) {
-        continue;
-      }
-      CheckBox box = new CheckBox(test.words());
-      box.setId("sheet-" + test.key());
-      box.setMinWidth(Region.USE_PREF_SIZE);
-      box.setSelected(sheets.contains(test.key()));
-      box.setOnAction(
-          e -> {
-            if (box.isSelected()) {
-              sheets.add(test.key());
-            } else {
-              sheets.remove(test.key());
-            }
-            make(judgement);
-          });
-      row.getChildren().add(box);
+  private void progress() {
+    double share = work.progress().get();
+    boolean busy = share != ReportWork.IDLE;
+    Words.shown(bar.getParent(), busy);
+    bar.setProgress(share < 1 ? share : ProgressBar.INDETERMINATE_PROGRESS);
+    if (busy) {
+      state.setText(share < 1 ? "Putting the sheets together …" : "Laying out the pages …");
     }
-    Words.shown(row, row.getChildren().size() > 1);
-    return row;
+  }
+
+  private void stop() {
+    work.cancel();
+    state.setText("Stopped. What is shown is the report before.");
+  }
+
+  private void draw() {
+    ReportWork.Made made = work.made().get();
+    if (made == null || made.unitId() != shown) {
+      picture.setImage(null);
+      return;
+    }
+    desk.background(
+        () -> PagePicture.of(made.pdf()),
+        pages -> {
+          if (made.equals(work.made().get())) {
+            picture.setImage(pages.image());
+            fit();
+            state.setText(pages.words());
+          }
+        });
   }
 
   private static HBox row(Node... nodes) {
-    HBox row = new HBox(nodes);
-    row.setSpacing(8);
+    HBox row = new HBox(8, nodes);
     row.setStyle("-fx-alignment: center-left;");
     return row;
   }
 
-  private Node button(String id, String words, Runnable action) {
-    var button = Words.button(id.equals("save-pdf") ? "action-main" : "action", words, action);
+  private static Button button(String style, String id, String words, Runnable action) {
+    Button button = Words.button(style, words, action);
     button.setId(id);
     return button;
-  }
-
-  private String proposed(Judgement judgement) {
-    String name = judgement.unit().name().replaceAll("[^\\p{L}\\p{N} ._-]", "").strip();
-    Path folder =
-        desk.workbook()
-            .map(w -> w.file().toAbsolutePath().getParent())
-            .orElse(Path.of(System.getProperty("user.home")));
-    return folder.resolve((name.isEmpty() ? "page" : name) + ".pdf").toString();
-  }
-
-  private void make(Judgement judgement) {
-    state.setText("Laying out the page …");
-    String title = desk.title().get();
-    Set<String> wanted = Set.copyOf(sheets);
-    ReaderUnits units = desk.units().get();
-    desk.background(
-        () -> {
-          List<Event> events =
-              TrialPage.mainLine(judgement)
-                  .flatMap(Judged::runId)
-                  .map(id -> desk.workbook().orElseThrow().runs().events(id))
-                  .orElse(List.of());
-          String html =
-              new PageHtml(units)
-                  .write(
-                      TrialPage.of(
-                          judgement,
-                          title,
-                          LocalDate.now(ZoneId.systemDefault()),
-                          events,
-                          TrialPage.newest(judgement, r -> wanted.contains(r.type().key()))));
-          ByteArrayOutputStream pdf = new ByteArrayOutputStream();
-          PagePdf.write(html, pdf);
-          return new Made(
-              judgement.unit().id(),
-              wanted,
-              html,
-              pdf.toByteArray(),
-              PagePicture.of(pdf.toByteArray()));
-        },
-        page -> {
-          boolean newest = page.sheets().equals(sheets);
-          if (newest
-              && desk.chosen().get() != null
-              && desk.chosen().get().unit().id() == page.unitId()) {
-            made = page;
-            picture.setImage(page.image());
-            fit();
-            state.setText("This is the page as it will be printed.");
-          }
-        });
-  }
-
-  private void save(String ending) {
-    if (made == null) {
-      desk.say("The page is still being laid out. Try again in a moment.");
-      return;
-    }
-    String typed = place.getText().strip();
-    String stem =
-        typed.toLowerCase(Locale.ROOT).matches(".*\\.(pdf|html)")
-            ? typed.substring(0, typed.lastIndexOf('.'))
-            : typed;
-    if (stem.isEmpty()) {
-      desk.say("Type where the page should go first.");
-      return;
-    }
-    Made page = made;
-    desk.background(
-        () -> {
-          Path file = Path.of(stem + ending);
-          try {
-            WholeFile.write(
-                file,
-                ending.equals(".pdf") ? page.pdf() : page.html().getBytes(StandardCharsets.UTF_8));
-          } catch (IOException e) {
-            return file + " could not be written. Check the folder, the permissions and the space.";
-          }
-          return "Saved " + file + ".";
-        },
-        words -> {
-          desk.say(words);
-          state.setText(words);
-        });
   }
 }

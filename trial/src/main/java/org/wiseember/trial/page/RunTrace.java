@@ -5,6 +5,7 @@ import org.wiseember.bench.procedure.IdleWatch;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
+import org.wiseember.core.trace.Trace;
 import org.wiseember.report.chart.TraceDrawing;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.workbook.Event;
@@ -23,6 +24,12 @@ public final class RunTrace {
     return run.watts().size() > 1
         || run.trace().series(Channel.CASE_TEMPERATURE).size() > 1
         || run.trace().series(Channel.DISPLAY_CHARGE).size() > 1;
+  }
+
+  /** How long it went on, s on its own clock; 0 where nothing was read. */
+  public static double seconds(TestRun run) {
+    Trace trace = run.trace();
+    return trace.size() == 0 ? 0 : trace.seconds(trace.size() - 1);
   }
 
   public static TraceDrawing of(TestRun run, List<Event> events) {

@@ -24,6 +24,7 @@ import org.wiseember.report.page.Sheet;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.lineup.LineUp;
 import org.wiseember.trial.lineup.LineUpPage;
+import org.wiseember.trial.page.RunTrace;
 import org.wiseember.trial.page.TrialPage;
 import org.wiseember.trial.plan.TideMaker;
 import org.wiseember.trial.plan.TidePage;
@@ -130,18 +131,28 @@ public final class ReportSheets {
       }
       leaves(key, choice.full()).forEach(leaves::add);
     }
-    if (!progress.at(1)) {
-      return Optional.empty();
-    }
+    return progress.at(1)
+        ? Optional.of(of(judgement.unit().name(), choice.paper(), leaves))
+        : Optional.empty();
+  }
+
+  /** What its maker should hear: what fell short or was noticed, and nothing else. */
+  public Report forItsMaker(String paper) {
+    return of(
+        judgement.unit().name() + ", for its maker",
+        paper,
+        new MakerSheets(workbook, judgement).leaves());
+  }
+
+  private Report of(String heading, String paper, List<Leaf> leaves) {
     String title = workbook.title();
-    return Optional.of(
-        new Report(
-            judgement.unit().name(),
-            title.isBlank() ? "Wise Ember" : title,
-            TrialPage.date(LocalDate.ofInstant(now, zone)),
-            judgement.runs().stream().anyMatch(r -> r.run().settings().simulated()),
-            Paper.byKey(choice.paper()).orElse(Paper.A4),
-            leaves));
+    return new Report(
+        heading,
+        title.isBlank() ? "Wise Ember" : title,
+        TrialPage.date(LocalDate.ofInstant(now, zone)),
+        judgement.runs().stream().anyMatch(r -> r.run().settings().simulated()),
+        Paper.byKey(paper).orElse(Paper.A4),
+        leaves);
   }
 
   private Stream<? extends Leaf> leaves(String key, boolean full) {
@@ -171,7 +182,7 @@ public final class ReportSheets {
   /** In brief the newest run with its first figures; in full every run with its sums. */
   private Stream<Sheet> tests(TestType test, boolean full) {
     List<TestRun> runs = judgement.runs().stream().filter(r -> r.type().equals(test)).toList();
-    Function<TestRun, Sheet> sheet = run -> TrialPage.sheet(run, judgement);
+    Function<TestRun, Sheet> sheet = this::sheet;
     return full
         ? runs.stream().map(sheet).map(ReportSheets::explained)
         : runs.stream()
@@ -179,6 +190,19 @@ public final class ReportSheets {
             .map(sheet)
             .map(s -> new Sheet(s.title(), s.under(), s.page().brief()))
             .stream();
+  }
+
+  /** The sheet of a run; where its page has no chart of its own, with the run over time. */
+  private Sheet sheet(TestRun run) {
+    Sheet sheet = TrialPage.sheet(run, judgement);
+    if (!sheet.page().charts().isEmpty() || !RunTrace.shows(run)) {
+      return sheet;
+    }
+    FindingPage page =
+        new FindingPage(sheet.page().headlines(), List.of())
+            .chart(RunTrace.of(run, workbook.runs().events(run.run().id())))
+            .and(sheet.page());
+    return new Sheet(sheet.title(), sheet.under(), page);
   }
 
   /** The same with how each of its first figures came about, and how sure it is. */
@@ -208,9 +232,7 @@ public final class ReportSheets {
   }
 
   private Stream<Sheet> days() {
-    long id = judgement.unit().id();
     return workbook.days().all().days().stream()
-        .filter(d -> d.units().isEmpty() || d.units().contains(id))
         .map(KeptDay::day)
         .map(day -> DayPage.sheet(DayOutcome.of(day, List.of(judgement)), units));
   }
