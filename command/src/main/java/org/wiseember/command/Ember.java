@@ -24,6 +24,8 @@ import picocli.CommandLine.Command;
       ReportCommand.class,
       PackageCommand.class,
       VerifyCommand.class,
+      TakeInCommand.class,
+      MergeCommand.class,
       Convert.class,
       Timings.class
     })

@@ -45,20 +45,25 @@ public final class Photos {
             file.getFileName() + " is larger than 200 MB; add a smaller copy.");
       }
       Photo photo = new Photo(seconds, file.toAbsolutePath().toString(), hash(file), words);
-      workbook.update(
-          "INSERT INTO photo (run_id, seconds, path, sha256, words) VALUES (?, ?, ?, ?, ?)",
-          s -> {
-            s.setLong(1, runId);
-            s.setDouble(2, seconds);
-            s.setString(3, photo.path());
-            s.setString(4, photo.sha256());
-            s.setString(5, words);
-          });
+      keep(runId, photo);
       return photo;
     } catch (IOException e) {
       throw new WorkbookException(
           file.getFileName() + " cannot be read. Check the file and its permissions.", e);
     }
+  }
+
+  /** Keeps one that was noted elsewhere, as it was noted. */
+  public void keep(long runId, Photo photo) {
+    workbook.update(
+        "INSERT INTO photo (run_id, seconds, path, sha256, words) VALUES (?, ?, ?, ?, ?)",
+        s -> {
+          s.setLong(1, runId);
+          s.setDouble(2, photo.seconds());
+          s.setString(3, photo.path());
+          s.setString(4, photo.sha256());
+          s.setString(5, photo.words());
+        });
   }
 
   public List<Photo> of(long runId) {

@@ -1,6 +1,7 @@
 package org.wiseember.workbook;
 
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import org.wiseember.core.trace.Channel;
 
@@ -24,6 +25,10 @@ public record Run(
     String ending,
     RunSettings settings,
     List<Channel> channels) {
+  /** By when they began; one that was read in later may have begun before. */
+  public static final Comparator<Run> OLDEST_FIRST =
+      Comparator.comparing(Run::startedAt).thenComparingLong(Run::id);
+
   /** The unit it is of; 0 where it is of another subject. */
   public long unitId() {
     return of.unitId();

@@ -35,10 +35,11 @@ public final class Runs {
 
   /** The runs of a unit, oldest first. */
   public List<Run> of(long unitId) {
-    return workbook.query(
-        SELECT + "WHERE unit_id = ? AND removed = 0 ORDER BY id",
-        s -> s.setLong(1, unitId),
-        this::read);
+    return workbook
+        .query(SELECT + "WHERE unit_id = ? AND removed = 0", s -> s.setLong(1, unitId), this::read)
+        .stream()
+        .sorted(Run.OLDEST_FIRST)
+        .toList();
   }
 
   /** The runs that were taken away from units, oldest first. */
@@ -101,6 +102,7 @@ public final class Runs {
 
   /** Starts a run and gives back its writer. */
   public RunWriter begin(NewRun run, List<Channel> channels) {
+    workbook.units().mustBeOwn(run.of().unitId());
     long[] id = new long[1];
     workbook.together(
         connection -> id[0] = insert(connection, run, Run.State.RUNNING, "", channels));
@@ -114,6 +116,7 @@ public final class Runs {
    * @return its key
    */
   public long add(NewRun run, Run.State state, String ending, Trace trace, List<Event> events) {
+    workbook.units().mustBeOwn(run.of().unitId());
     List<Channel> channels = trace.channels().stream().sorted().toList();
     Run.State kept = state == Run.State.RUNNING ? Run.State.INTERRUPTED : state;
     long[] id = new long[1];

@@ -2,6 +2,7 @@ package org.wiseember.workbook;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 
@@ -15,10 +16,11 @@ public final class Unit {
   private final String text;
   private final String byHand;
   private final OnDemand<Label> label;
+  private final String origin;
 
   /** One as the workbook has it. */
-  Unit(long id, String name, String text, String byHand) {
-    this(id, name, text, byHand, new OnDemand<>(() -> label(text, byHand)));
+  Unit(long id, String name, String text, String byHand, String origin) {
+    this(id, name, text, byHand, new OnDemand<>(() -> label(text, byHand)), origin);
   }
 
   /** Claims by hand that cannot be read are left out, and stay as they are in the file. */
@@ -32,20 +34,22 @@ public final class Unit {
 
   /** One under a label. */
   public Unit(long id, String name, Label label) {
-    this(id, name, label.text(), ClaimJson.write(label.byHand()), OnDemand.of(label));
+    this(id, name, label.text(), ClaimJson.write(label.byHand()), OnDemand.of(label), "");
   }
 
   /** One under a label that is still a text. */
   public Unit(long id, String name, String text, List<Claim> byHand) {
-    this(id, name, text, ClaimJson.write(byHand));
+    this(id, name, text, ClaimJson.write(byHand), "");
   }
 
-  private Unit(long id, String name, String text, String byHand, OnDemand<Label> label) {
+  private Unit(
+      long id, String name, String text, String byHand, OnDemand<Label> label, String origin) {
     this.id = id;
     this.name = name;
     this.text = text;
     this.byHand = byHand;
     this.label = label;
+    this.origin = origin;
   }
 
   /** Key in the workbook. */
@@ -63,18 +67,24 @@ public final class Unit {
     return label.get();
   }
 
+  /** Where it comes from that somebody else tested; empty for one's own. */
+  public Optional<Origin> origin() {
+    return Origin.read(origin);
+  }
+
   @Override
   public boolean equals(Object other) {
     return other instanceof Unit that
         && id == that.id
         && name.equals(that.name)
         && text.equals(that.text)
-        && byHand.equals(that.byHand);
+        && byHand.equals(that.byHand)
+        && origin.equals(that.origin);
   }
 
   @Override
   public int hashCode() {
-    return Objects.hash(id, name, text, byHand);
+    return Objects.hash(id, name, text, byHand, origin);
   }
 
   @Override

@@ -14,7 +14,7 @@ public final class Units {
   }
 
   private static final String SELECT =
-      "SELECT u.id, u.name, l.text, l.by_hand FROM unit u LEFT JOIN label l ON l.id ="
+      "SELECT u.id, u.name, l.text, l.by_hand, u.origin FROM unit u LEFT JOIN label l ON l.id ="
           + " (SELECT max(id) FROM label WHERE unit_id = u.id) WHERE u.removed = ";
 
   /** All units on the shelf, in the order they were added. */
@@ -36,7 +36,11 @@ public final class Units {
     String text = row.getString(3);
     String byHand = row.getString(4);
     return new Unit(
-        row.getLong(1), row.getString(2), text == null ? "" : text, byHand == null ? "[]" : byHand);
+        row.getLong(1),
+        row.getString(2),
+        text == null ? "" : text,
+        byHand == null ? "[]" : byHand,
+        row.getString(5));
   }
 
   /** Adds a unit with an empty label. */
@@ -114,8 +118,37 @@ public final class Units {
         });
   }
 
+  /** Marks a unit as somebody else's: from now on nothing is added to it. */
+  public void origin(long id, Origin origin) {
+    workbook.update(
+        "UPDATE unit SET origin = ? WHERE id = ?",
+        s -> {
+          s.setString(1, origin.json());
+          s.setLong(2, id);
+        });
+  }
+
+  /**
+   * Looks whether something of one's own may be added to a unit.
+   *
+   * @throws WorkbookException in one sentence where it is somebody else's
+   */
+  void mustBeOwn(long id) {
+    boolean theirs =
+        !workbook
+            .query(
+                "SELECT 1 FROM unit WHERE id = ? AND origin <> ''",
+                s -> s.setLong(1, id),
+                r -> r.getInt(1))
+            .isEmpty();
+    if (theirs) {
+      throw new WorkbookException(Origin.NOT_YOURS);
+    }
+  }
+
   /** Saves a label; the one before stays in the file. */
   public Label label(long id, String text, List<Claim> byHand) {
+    mustBeOwn(id);
     workbook.update(
         "INSERT INTO label (unit_id, text, by_hand, saved_at) VALUES (?, ?, ?, ?)",
         s -> {

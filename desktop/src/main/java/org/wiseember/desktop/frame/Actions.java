@@ -63,7 +63,9 @@ final class Actions {
     all.add(new Found("Take the unit off the shelf", "action", desk::removeChosen));
     all.add(new Found("Open a workbook", "action", files.open()));
     all.add(new Found("Save a copy of the workbook", "action", files.saveCopy()));
-    all.add(new Found("Read in a log or a packed run", "action", files.readIn()));
+    all.add(new Found("Merge another workbook into this one", "action", files.merge()));
+    all.add(
+        new Found("Read in a log, a packed run or somebody else's unit", "action", files.readIn()));
     all.add(new Found("Light or dark", "action", desk::switchPalette));
     all.add(
         new Found("Units: °C or °F, m or ft, kg or lb, AWG or mm², 24 or 12 h", "action", units));

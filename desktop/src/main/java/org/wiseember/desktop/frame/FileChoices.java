@@ -5,6 +5,7 @@ package org.wiseember.desktop.frame;
  *
  * @param open a workbook
  * @param saveCopy where a copy of the workbook goes
- * @param readIn a log, a capture or a packed run
+ * @param merge another workbook, onto this shelf
+ * @param readIn a log, a capture, a packed run, or somebody else's unit
  */
-record FileChoices(Runnable open, Runnable saveCopy, Runnable readIn) {}
+record FileChoices(Runnable open, Runnable saveCopy, Runnable merge, Runnable readIn) {}

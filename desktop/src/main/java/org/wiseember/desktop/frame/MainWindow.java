@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -70,7 +71,7 @@ public final class MainWindow extends StackPane {
     find =
         new FindBox(
             desk,
-            new FileChoices(this::chooseFile, this::chooseCopy, this::chooseLog),
+            new FileChoices(this::chooseFile, this::chooseCopy, this::chooseMerge, this::chooseLog),
             this::openUnits,
             this::closeFind);
     Words.shown(find, false);
@@ -237,14 +238,22 @@ public final class MainWindow extends StackPane {
   }
 
   private void chooseFile() {
+    chooseWorkbook("Open a workbook", desk::open);
+  }
+
+  private void chooseMerge() {
+    chooseWorkbook("Merge a workbook into this one", desk::merge);
+  }
+
+  private void chooseWorkbook(String title, Consumer<Path> then) {
     FileChooser chooser = new FileChooser();
-    chooser.setTitle("Open a workbook");
+    chooser.setTitle(title);
     chooser
         .getExtensionFilters()
         .add(new FileChooser.ExtensionFilter("Wise Ember workbooks", "*.ember"));
     File file = chooser.showOpenDialog(getScene().getWindow());
     if (file != null) {
-      desk.open(file.toPath());
+      then.accept(file.toPath());
     }
   }
 

@@ -96,9 +96,15 @@ public final class ShelfView extends VBox {
       getChildren()
           .addAll(
               Words.of("shelf-name", name), Words.of("shelf-quiet", facts(place.rating())), seam);
+      if (place.unit().origin().isPresent()) {
+        getChildren().add(1, Words.of("shelf-quiet", "Somebody else's"));
+      }
       getStyleClass().add("shelf-unit");
       setUserData(place.unit().id());
-      Row.make(this, name, () -> choose(place.unit().id()));
+      Row.make(
+          this,
+          name + (place.unit().origin().isPresent() ? ", somebody else's" : ""),
+          () -> choose(place.unit().id()));
     }
   }
 

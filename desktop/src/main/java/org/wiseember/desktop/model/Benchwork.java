@@ -51,6 +51,7 @@ import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Instruments;
 import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.Origin;
 import org.wiseember.workbook.Photo;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
@@ -229,6 +230,10 @@ public final class Benchwork {
     Judgement judgement = desk.chosen().get();
     Optional<TestPlan> plan = plan();
     if (judgement == null || plan.isEmpty() || desk.refuseWhenReadOnly() || busy()) {
+      return;
+    }
+    if (judgement.unit().origin().isPresent()) {
+      desk.say(Origin.NOT_YOURS);
       return;
     }
     if (!mayStart(plan.get().type())) {

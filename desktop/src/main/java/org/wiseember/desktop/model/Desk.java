@@ -46,12 +46,14 @@ import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Days;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.LineUpNotes;
+import org.wiseember.workbook.Origin;
 import org.wiseember.workbook.ReportChoice;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
 import org.wiseember.workbook.disk.WholeFile;
+import org.wiseember.workbook.pack.Merge;
 import org.wiseember.workbook.plan.CampaignNotes;
 
 /**
@@ -700,6 +702,32 @@ public final class Desk {
         });
   }
 
+  /** A unit came onto the shelf in another way than by hand; undo takes it off again. */
+  void added(String what, Unit unit) {
+    edits.did(what, () -> removeQuietly(unit.id()));
+    shelf.add(Shelf.Place.untested(unit));
+    show(unit.id());
+    stage.set(StageName.VERDICT);
+  }
+
+  /** Takes what another workbook has onto this shelf. */
+  public void merge(Path file) {
+    if (refuseWhenReadOnly()) {
+      return;
+    }
+    background(
+        () -> {
+          refuseTheOpenOne(file);
+          try (Workbook other = Workbook.read(file, clock)) {
+            return Merge.of(workbook, other);
+          }
+        },
+        merged -> {
+          reload();
+          say(file.getFileName() + " is merged in: " + merged.words());
+        });
+  }
+
   private void removeQuietly(long unitId) {
     background(
         () -> {
@@ -761,6 +789,11 @@ public final class Desk {
   public void saveLabel(long unitId, String text, List<Claim> byHand) {
     int at = indexOf(unitId);
     if (at < 0 || refuseWhenReadOnly()) {
+      return;
+    }
+    if (shelf.get(at).unit().origin().isPresent()) {
+      say(Origin.NOT_YOURS);
+      refresh(unitId);
       return;
     }
     Label before = shelf.get(at).unit().label();

@@ -14,6 +14,7 @@ import javafx.beans.property.SimpleDoubleProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import org.wiseember.core.runtime.WatchLog;
 import org.wiseember.trial.beside.BesideRun;
+import org.wiseember.trial.publish.UnitPackage;
 import org.wiseember.trial.record.LoggedRun;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judgement;
@@ -28,6 +29,7 @@ import org.wiseember.workbook.log.LogMapping;
 import org.wiseember.workbook.log.LogPreview;
 import org.wiseember.workbook.log.LogUnreadable;
 import org.wiseember.workbook.pack.RunPackage;
+import org.wiseember.workbook.pack.SealedArchive;
 
 /** Takes logs of other programs in as runs, and whole runs as packages out and in. */
 public final class ReadingIn {
@@ -279,6 +281,29 @@ public final class ReadingIn {
     if (desk.refuseWhenReadOnly()) {
       return;
     }
+    desk.background(
+        () -> SealedArchive.looksLikeOne(file),
+        unit -> {
+          if (unit) {
+            unpackUnit(file);
+          } else {
+            unpackRun(file);
+          }
+        });
+  }
+
+  /** Somebody else's unit comes onto the shelf. */
+  private void unpackUnit(Path file) {
+    desk.say("The figures in " + file.getFileName() + " are being worked out again.");
+    desk.background(
+        () -> UnitPackage.takeIn(desk.workbook().orElseThrow(), file, clock),
+        taken -> {
+          desk.added("Package taken in", taken.unit());
+          desk.say(taken.words() + " Ctrl+Z takes it away again.");
+        });
+  }
+
+  private void unpackRun(Path file) {
     desk.background(
         () -> RunPackage.takeIn(desk.workbook().orElseThrow(), file),
         run -> {

@@ -74,6 +74,7 @@ final class CampaignPage extends StackPane {
             print,
             calendar);
     work.tide().addListener((o, was, is) -> show());
+    desk.chosen().addListener((o, was, is) -> show());
     desk.whenLookChanges(this::show);
     desk.shelf()
         .addListener((javafx.collections.ListChangeListener<Shelf.Place>) change -> chooseUnits());
@@ -87,6 +88,17 @@ final class CampaignPage extends StackPane {
 
   private void show() {
     Tide now = work.tide().get();
+    if (desk.chosen().get() != null && desk.chosen().get().unit().origin().isPresent()) {
+      getChildren()
+          .setAll(
+              new EmptyStage(
+                  desk.chosen().get().unit().name(),
+                  "Somebody else tested this unit. Its claims and figures are on Verdict and Evidence;"
+                      + " there is nothing for you to plan.",
+                  "To the verdict",
+                  () -> desk.stage().set(StageName.VERDICT)));
+      return;
+    }
     if (now == null) {
       getChildren()
           .setAll(
@@ -167,6 +179,9 @@ final class CampaignPage extends StackPane {
     Tide now = work.tide().get();
     List<Long> order = now == null ? List.of() : List.copyOf(now.packs().keySet());
     for (Shelf.Place place : desk.shelf()) {
+      if (place.unit().origin().isPresent()) {
+        continue;
+      }
       long id = place.unit().id();
       ToggleButton toggle = new ToggleButton(place.unit().name());
       toggle.getStyleClass().setAll("toggle-button", "choice");

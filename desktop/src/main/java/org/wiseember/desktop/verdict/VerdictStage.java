@@ -102,6 +102,11 @@ public final class VerdictStage extends StackPane {
         new VBox(
             Words.of("title", judgement.unit().name()),
             Words.of("quiet", TrialPage.summary(judgement)));
+    judgement
+        .unit()
+        .origin()
+        .ifPresent(
+            o -> words.getChildren().add(Words.of("quiet", "This unit is " + o.words() + ".")));
     words.setSpacing(2);
     HBox.setHgrow(words, Priority.ALWAYS);
     var report = Words.button("action-main", "Report", () -> desk.stage().set(StageName.REPORT));

@@ -108,7 +108,7 @@ public final class Findings {
         }
       }
     }
-    found.sort(Comparator.comparingLong(r -> r.run().id()));
+    found.sort(Comparator.comparing(TestRun::run, Run.OLDEST_FIRST));
     return found;
   }
 

@@ -175,9 +175,14 @@ public record LineUp(
 
   /** Two units of one name are told apart by a number. */
   private static String named(Entry entry, List<LineUpUnit> before) {
-    String name = entry.judgement().unit().name();
-    long same = before.stream().filter(u -> u.judgement().unit().name().equals(name)).count();
+    String name = called(entry.judgement());
+    long same = before.stream().filter(u -> called(u.judgement()).equals(name)).count();
     return same == 0 ? name : name + " (" + (same + 1) + ")";
+  }
+
+  private static String called(Judgement judgement) {
+    return judgement.unit().name()
+        + (judgement.unit().origin().isPresent() ? ", somebody else's" : "");
   }
 
   private static LineUpUnit unit(

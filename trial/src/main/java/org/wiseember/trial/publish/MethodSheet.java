@@ -40,6 +40,10 @@ final class MethodSheet {
     page = page.table(List.of("Read in", "with a class of"), classes(judgement));
     page = page.table(List.of("Instrument on the bench", "last checked"), instruments(workbook));
     List<String> said = new ArrayList<>();
+    judgement
+        .unit()
+        .origin()
+        .ifPresent(o -> said.add("This unit is " + o.words() + "; nothing of ours is in it."));
     for (TestRun run : judgement.aside()) {
       said.add(
           run.run().title()

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
@@ -22,8 +23,10 @@ import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.ClaimJson;
 import org.wiseember.workbook.Instruments;
+import org.wiseember.workbook.Origin;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
@@ -63,6 +66,13 @@ public final class UnitPackage {
   public static void write(
       Workbook workbook, Judgement judgement, Path file, Instant now, Optional<Signing> signing)
       throws IOException {
+    if (judgement.unit().origin().isPresent()) {
+      throw new WorkbookException(
+          judgement.unit().name()
+              + " is "
+              + judgement.unit().origin().get().words()
+              + ". Pass on the package it came in.");
+    }
     WholeFile.write(file, out -> write(workbook, judgement, out, now, signing));
   }
 
@@ -220,6 +230,71 @@ public final class UnitPackage {
           workbook.instruments().checkedOn(kept.id()).map(LocalDate::toString).orElse(null));
     }
     return root;
+  }
+
+  /**
+   * Takes a package into a workbook as somebody else's unit, whole or not at all: it is looked at,
+   * compared and printed like any other, and nothing of one's own is added to it.
+   *
+   * @return the unit, and what its check said
+   * @throws WorkbookException in one sentence where a file of it was changed, or where it is there
+   *     already
+   */
+  public static TakenIn takeIn(Workbook workbook, Path file, Clock clock) throws IOException {
+    PackageCheck check = PackageCheck.of(file, clock);
+    if (!check.problems().isEmpty()) {
+      throw new WorkbookException(
+          file.getFileName() + " is not taken in: " + check.problems().get(0));
+    }
+    try (SealedArchive archive = SealedArchive.open(file)) {
+      Origin origin =
+          new Origin(
+              String.valueOf(file.getFileName()),
+              archive.fingerprint(),
+              archive.signed().map(SealedArchive.Signed::fingerprint).orElse(""),
+              clock.instant());
+      for (Unit unit : workbook.units().all()) {
+        if (unit.origin()
+            .map(Origin::fingerprint)
+            .filter(origin.fingerprint()::equals)
+            .isPresent()) {
+          throw new WorkbookException(
+              file.getFileName() + " is on the shelf already, as " + unit.name() + ".");
+        }
+      }
+      long[] id = new long[1];
+      IOException[] wrong = new IOException[1];
+      workbook.allOrNothing(
+          () -> {
+            try {
+              id[0] = into(workbook, archive);
+              workbook.units().origin(id[0], origin);
+            } catch (IOException e) {
+              wrong[0] = e;
+            }
+          });
+      if (wrong[0] != null) {
+        throw wrong[0];
+      }
+      return new TakenIn(workbook.units().byId(id[0]).orElseThrow(), check);
+    }
+  }
+
+  /** A unit that was taken in, and what its check said. */
+  public record TakenIn(Unit unit, PackageCheck check) {
+    /** Whose it is, and whether its figures come out here as well, one sentence or two. */
+    public String words() {
+      long differ = check.figures().stream().filter(f -> !f.same()).count();
+      return unit.name()
+          + " is on the shelf, "
+          + unit.origin().map(Origin::words).orElse("")
+          + ". "
+          + (differ == 0
+              ? "Every figure it publishes comes out the same here."
+              : differ
+                  + " of its figures come out otherwise here"
+                  + (check.sameMethod() ? "; look at them." : ", where the method is another."));
+    }
   }
 
   /** How many runs a package says it has. */

@@ -25,6 +25,7 @@ import org.wiseember.trial.test.UnitFindings;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.test.ladder.LadderRun;
 import org.wiseember.trial.test.start.StartLimits;
+import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 
@@ -216,7 +217,7 @@ public final class Judgement implements UnitFindings {
   /** Every run of the unit, those set aside among them, oldest first. */
   public List<TestRun> all() {
     return Stream.concat(runs.stream(), aside.stream())
-        .sorted(Comparator.comparingLong(r -> r.run().id()))
+        .sorted(Comparator.comparing(TestRun::run, Run.OLDEST_FIRST))
         .toList();
   }
 

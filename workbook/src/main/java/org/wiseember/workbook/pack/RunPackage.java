@@ -114,7 +114,7 @@ public final class RunPackage {
 
     private Unit unit(Workbook workbook) {
       return workbook.units().all().stream()
-          .filter(u -> u.name().equals(unitName))
+          .filter(u -> u.name().equals(unitName) && u.origin().isEmpty())
           .findFirst()
           .orElseGet(
               () -> {

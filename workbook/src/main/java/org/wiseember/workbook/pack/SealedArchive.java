@@ -98,6 +98,18 @@ public final class SealedArchive implements AutoCloseable {
     }
   }
 
+  /** Whether a file looks like one, from its outside. */
+  public static boolean looksLikeOne(Path file) {
+    if (OrdinaryFile.trouble(file).isPresent()) {
+      return false;
+    }
+    try (ZipFile zip = new ZipFile(file.toFile())) {
+      return zip.getEntry(DESCRIPTOR) != null;
+    } catch (IOException noZip) {
+      return false;
+    }
+  }
+
   private void check() throws IOException {
     names();
     if (!found.containsKey(DESCRIPTOR) || !found.containsKey(HASHES)) {

@@ -1,0 +1,62 @@
+package org.wiseember.workbook;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.util.Optional;
+
+/**
+ * Where a unit comes from that somebody else tested.
+ *
+ * @param file name of the package it came in
+ * @param fingerprint SHA-256 of the package's list of hashes, by which it is known again
+ * @param signedBy SHA-256 of the key it was signed with; empty for unsigned
+ * @param takenIn when
+ */
+public record Origin(String file, String fingerprint, String signedBy, Instant takenIn) {
+  private static final ObjectMapper JSON = new ObjectMapper();
+  private static final int SHORT = 16;
+
+  /** Why nothing of one's own is added to such a unit, one sentence. */
+  public static final String NOT_YOURS =
+      "This unit is somebody else's: it came in a package and stays as they tested it. Add a unit of"
+          + " your own for what you test.";
+
+  /** {@code from quern.zip, signed by 3f9a…}. */
+  public String words() {
+    return "somebody else's, from "
+        + file
+        + (signedBy.isEmpty()
+            ? ", unsigned"
+            : ", signed by " + signedBy.substring(0, Math.min(SHORT, signedBy.length())) + "…");
+  }
+
+  String json() {
+    return JSON.createObjectNode()
+        .put("file", file)
+        .put("fingerprint", fingerprint)
+        .put("signedBy", signedBy)
+        .put("takenIn", takenIn.toString())
+        .toString();
+  }
+
+  /** What was kept; whatever stands there, the unit is not one's own. */
+  static Optional<Origin> read(String json) {
+    if (json == null || json.isEmpty()) {
+      return Optional.empty();
+    }
+    try {
+      JsonNode node = JSON.readTree(json);
+      return Optional.of(
+          new Origin(
+              node.path("file").asText("a package"),
+              node.path("fingerprint").asText(),
+              node.path("signedBy").asText(),
+              Instant.parse(node.path("takenIn").asText())));
+    } catch (JsonProcessingException | DateTimeException damaged) {
+      return Optional.of(new Origin("a package", "", "", Instant.EPOCH));
+    }
+  }
+}
