@@ -4,8 +4,11 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
@@ -189,10 +192,41 @@ public class DeskTest {
       window.until(() -> window.desk().stage().get() == stage);
       window.robot().push(KeyCode.F1);
       window.until(() -> window.scene().lookup("#help").isVisible());
-      window.untilShown(stage.help());
+      if (stage != StageName.BENCH) {
+        window.untilShown(paragraph(stage));
+      }
       window.robot().push(KeyCode.F1);
       window.until(() -> !window.scene().lookup("#help").isVisible());
     }
+  }
+
+  /** The first paragraph of a stage's page in docs/guide, as it is read. */
+  private static String paragraph(StageName stage) {
+    String name = stage.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    try {
+      String page = Files.readString(Path.of("..", "docs", "guide", name + ".md"));
+      return page.split("\n\n")[1].replace('\n', ' ').replace("*", "").strip();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** A link of the guide opens its page, and Back returns; from the keyboard too. */
+  @Test
+  public void theGuideLeadsOn() {
+    window.robot().push(KeyCode.CONTROL, KeyCode.DIGIT5);
+    window.until(() -> window.desk().stage().get() == StageName.VERDICT);
+    window.robot().push(KeyCode.F1);
+    window.click("guide-first");
+    window.untilShown("The shortest way");
+    window.click("guide-tests-charge-md");
+    window.untilShown("It answers what the label says of");
+    window.click("guide-back");
+    window.untilShown("The shortest way");
+    window.click("guide-back");
+    window.untilShown(paragraph(StageName.VERDICT));
+    window.robot().push(KeyCode.ESCAPE);
+    window.until(() -> !window.scene().lookup("#help").isVisible());
   }
 
   /** On the bench it tells how each test is made, with its schools and its cautions. */
@@ -206,7 +240,7 @@ public class DeskTest {
             window.desk().bench().test().set(test);
             return null;
           });
-      window.untilShown(test.words() + ": how it is made");
+      window.untilShown("How it is made");
       test.help().how().forEach(window::untilShown);
       test.help().schools().forEach(window::untilShown);
     }

@@ -187,4 +187,43 @@ public class ReportTest extends InDemoWindow {
     assertTrue(Files.readString(folder.resolve("Quernfold Q1100.vtt")).startsWith("WEBVTT"));
     assertTrue(Files.exists(folder.resolve("Quernfold Q1100 strips/01-ac-energy-at-592-w.png")));
   }
+
+  /** A package that is dropped stands on the shelf as somebody else's; nothing is added to it. */
+  @Test
+  public void somebodyElsesUnitStandsBeside() throws Exception {
+    window.choose(4);
+    OpenWindow.onFx(
+        () -> {
+          window.desk().stage().set(StageName.REPORT);
+          return null;
+        });
+    laidOut();
+    window.replace("page-file", folder.resolve("theirs").toString());
+    window.click("save-package");
+    Path zip = folder.resolve("theirs.zip");
+    window.until(() -> Files.exists(zip));
+    window.idle();
+    int units = window.desk().shelf().size();
+    OpenWindow.onFx(
+        () -> {
+          window.desk().readingIn().take(zip);
+          return null;
+        });
+    window.untilShown("Every figure it publishes comes out the same here.");
+    window.untilShown("This unit is somebody else's, from theirs.zip, unsigned.");
+    window.untilShown("Somebody else's");
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    window.untilShown("Somebody else tested this unit.");
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.until(() -> window.desk().stage().get() == StageName.BENCH);
+    OpenWindow.onFx(
+        () -> {
+          window.desk().bench().start();
+          return null;
+        });
+    window.untilShown("This unit is somebody else's: it came in a package");
+    assertFalse(window.desk().bench().going());
+    robot.push(KeyCode.CONTROL, KeyCode.Z);
+    window.until(() -> window.desk().shelf().size() == units);
+  }
 }

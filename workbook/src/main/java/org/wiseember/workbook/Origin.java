@@ -24,13 +24,13 @@ public record Origin(String file, String fingerprint, String signedBy, Instant t
       "This unit is somebody else's: it came in a package and stays as they tested it. Add a unit of"
           + " your own for what you test.";
 
-  /** {@code from quern.zip, signed by 3f9a…}. */
+  /** {@code from quern.zip, signed by the key 3f9a0c1e…}. */
   public String words() {
     return "somebody else's, from "
         + file
         + (signedBy.isEmpty()
             ? ", unsigned"
-            : ", signed by " + signedBy.substring(0, Math.min(SHORT, signedBy.length())) + "…");
+            : ", signed by the key " + signedBy.substring(0, Math.min(SHORT, signedBy.length())));
   }
 
   String json() {

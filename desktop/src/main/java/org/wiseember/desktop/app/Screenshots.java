@@ -9,12 +9,15 @@ import java.util.Deque;
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 import javafx.animation.PauseTransition;
+import javafx.event.Event;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import org.wiseember.bench.procedure.DoNow;
@@ -94,15 +97,18 @@ final class Screenshots {
         () -> desk.lineUpWork().shown().get() != null);
     add("report", () -> desk.stage().set(StageName.REPORT), this::pageShown);
     add(
-        "verdict-dark",
+        "guide",
         () -> {
           desk.palette().set(Palette.DARK);
-          desk.stage().set(StageName.VERDICT);
+          desk.bench().test().set(AllTests.of(Drain.AC));
+          desk.stage().set(StageName.BENCH);
+          press(KeyCode.F1);
         },
-        () -> true);
+        () -> scene.lookup("#guide-first") != null);
     add(
         "log",
         () -> {
+          press(KeyCode.F1);
           desk.palette().set(Palette.LIGHT);
           takeMeterLog();
         },
@@ -119,10 +125,10 @@ final class Screenshots {
         "plan",
         () -> {
           fired("#back-to-bench");
-          desk.stage().set(StageName.PLAN);
+          choose(1, () -> desk.stage().set(StageName.PLAN));
         },
         this::tideShown);
-    add("solar-port", () -> fire("#plan-SOLAR"), this::waysShown);
+    add("solar-port", () -> choose(0, () -> fire("#plan-SOLAR")), this::waysShown);
     add(
         "inspection",
         () -> {
@@ -190,7 +196,7 @@ final class Screenshots {
   /** With the rig card of its first test. */
   private boolean tideShown() {
     Tide tide = desk.planWork().tide().get();
-    if (tide == null) {
+    if (tide == null || tide.packs().size() < 3) {
       return false;
     }
     tide.steps().stream()
@@ -198,6 +204,12 @@ final class Screenshots {
         .findFirst()
         .ifPresent(s -> Row.choose(scene.lookup("#step-" + tide.steps().indexOf(s))));
     return true;
+  }
+
+  private void press(KeyCode key) {
+    Event.fireEvent(
+        scene.getRoot(),
+        new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
   }
 
   private boolean waysShown() {

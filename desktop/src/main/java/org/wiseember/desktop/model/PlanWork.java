@@ -10,9 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.ThreadPoolExecutor;
-import java.util.concurrent.TimeUnit;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
@@ -61,20 +58,7 @@ public final class PlanWork {
   private final Edits edits;
   private final ObjectProperty<Tide> tide = new SimpleObjectProperty<>();
   private final ObjectProperty<List<String>> changed = new SimpleObjectProperty<>(List.of());
-  private final ExecutorService solving =
-      new ThreadPoolExecutor(
-          1,
-          1,
-          0,
-          TimeUnit.SECONDS,
-          new LinkedBlockingQueue<>(),
-          task -> {
-            Thread thread = new Thread(task, "plan");
-            thread.setDaemon(true);
-            return thread;
-          },
-          // Once the window closes nobody wants a plan.
-          new ThreadPoolExecutor.DiscardPolicy());
+  private final ExecutorService solving = OwnThread.named("plan");
   private CampaignNotes notes = CampaignNotes.USUAL;
   private Map<Long, Judgement> judged = Map.of();
   private boolean looked;

@@ -20,9 +20,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.ThreadPoolExecutor;
-import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
@@ -69,20 +66,7 @@ public final class ReportWork {
       new SimpleObjectProperty<>(ReportChoice.USUAL);
   private final ObjectProperty<Made> made = new SimpleObjectProperty<>();
   private final DoubleProperty progress = new SimpleDoubleProperty(IDLE);
-  private final ExecutorService laying =
-      new ThreadPoolExecutor(
-          1,
-          1,
-          0,
-          TimeUnit.SECONDS,
-          new LinkedBlockingQueue<>(),
-          task -> {
-            Thread thread = new Thread(task, "report");
-            thread.setDaemon(true);
-            return thread;
-          },
-          // Once the window closes nobody wants a report.
-          new ThreadPoolExecutor.DiscardPolicy());
+  private final ExecutorService laying = OwnThread.named("report");
   private final AtomicLong asked = new AtomicLong();
   private boolean stale = true;
 

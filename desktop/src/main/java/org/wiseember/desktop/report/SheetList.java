@@ -74,6 +74,7 @@ final class SheetList extends VBox {
 
   private Button move(String key, String words, int by, List<String> on) {
     Button button = Words.button("action", by < 0 ? "up" : "down", () -> move(key, by));
+    button.setStyle("-fx-padding: 0.05em 0.6em;");
     button.setId((by < 0 ? "up-" : "down-") + key);
     button.setAccessibleText(words + (by < 0 ? " earlier" : " later"));
     int to = on.indexOf(key) + by;

@@ -31,6 +31,7 @@ final class RigChart {
   private static final double FUSE_HIGH = 0.07;
   private static final double LINE = 0.24;
   private static final double PROBE = -0.85;
+  private static final int CROWDED = 3;
 
   private final RigDrawing drawing;
   private final Palette palette;
@@ -96,7 +97,11 @@ final class RigChart {
 
   private void words(String text, double x, double y, String colour, TextAnchor anchor) {
     XYTextAnnotation words = new XYTextAnnotation(text, x, y);
-    words.setFont(Face.TEXT.awt(look.text()));
+    // Four boxes in a narrow panel leave their words little room.
+    words.setFont(
+        drawing.row().size() > CROWDED
+            ? Face.FIGURE.awt(0.92f * look.text())
+            : Face.TEXT.awt(look.text()));
     words.setPaint(Palette.awt(colour));
     words.setTextAnchor(anchor);
     plot.addAnnotation(words);

@@ -226,7 +226,12 @@ public final class PageHtml {
   private static Map<String, Object> row(UnitPage.Row row) {
     Verdict verdict = row.verdict();
     Map<String, Object> out = new HashMap<>();
-    out.put("title", row.title());
+    // The face of the column has a narrow blank that keeps a number on one line, with its unit.
+    out.put(
+        "title",
+        row.title()
+            .replace(Figures.THIN_SPACE, '\u202f')
+            .replaceAll("(?<=\\d) (?=\\p{L}{1,2}\\b)", "\u00a0"));
     out.put("claim", verdict.claim().figureWords());
     out.put("figure", row.figure());
     out.put("standing", verdict.standing().words());

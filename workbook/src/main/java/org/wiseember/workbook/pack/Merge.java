@@ -10,17 +10,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.wiseember.core.label.Label;
-import org.wiseember.core.trace.Treatment;
 import org.wiseember.workbook.Instruments;
-import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.KeptDay;
-import org.wiseember.workbook.KeptReading;
-import org.wiseember.workbook.NewRun;
-import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.Origin;
-import org.wiseember.workbook.Photo;
 import org.wiseember.workbook.Run;
-import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
@@ -144,30 +137,8 @@ public record Merge(int units, int runs, int known, int instruments, int days) {
     }
 
     private void copy(Run run, long unit) {
-      long id =
-          into.runs()
-              .add(
-                  new NewRun(
-                      RunOf.unit(unit), run.kind(), run.title(), run.startedAt(), run.settings()),
-                  run.state(),
-                  run.ending(),
-                  from.runs().trace(run),
-                  from.runs().events(run.id()));
-      Treatment treatment = from.treatments().of(run.id());
-      if (!treatment.equals(Treatment.NONE)) {
-        into.treatments().decide(id, treatment);
-      }
-      List<KeptCapture> captures = from.captures().of(run.id());
-      into.captures().add(id, captures);
-      for (KeptReading reading : from.typedReadings().of(run.id())) {
-        into.typedReadings().keep(id, reading);
-      }
-      for (NotebookLine line : from.notebook().of(run.id())) {
-        into.notebook().keep(id, line, List.of());
-      }
-      for (Photo photo : from.photos().of(run.id())) {
-        into.photos().keep(id, photo);
-      }
+      long id = RunPackage.Unpacked.of(from, run).into(into, unit);
+      from.photos().of(run.id()).forEach(photo -> into.photos().keep(id, photo));
     }
 
     private void instruments() {

@@ -87,6 +87,26 @@ public final class RunPackage {
       List<NotebookLine> notebook,
       Treatment treatment,
       List<KeptCapture> captures) {
+    /** A run of a workbook, as it would come out of its package. */
+    static Unpacked of(Workbook workbook, Run run) {
+      Optional<Unit> unit = workbook.units().byId(run.unitId());
+      return new Unpacked(
+          unit.map(Unit::name).orElse(""),
+          unit.map(u -> u.label().text()).orElse(""),
+          run.kind(),
+          run.title(),
+          run.startedAt(),
+          run.state(),
+          run.ending(),
+          run.settings(),
+          workbook.runs().trace(run),
+          workbook.runs().events(run.id()),
+          workbook.typedReadings().of(run.id()),
+          workbook.notebook().of(run.id()),
+          workbook.treatments().of(run.id()),
+          workbook.captures().of(run.id()));
+    }
+
     /** Adds it to the unit of its name, or to a new one; gives the key of the run. */
     private long into(Workbook workbook) {
       return into(workbook, unit(workbook).id());
