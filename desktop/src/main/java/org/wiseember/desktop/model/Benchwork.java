@@ -228,12 +228,12 @@ public final class Benchwork {
   /** Starts the chosen test of the chosen unit. */
   public void start() {
     Judgement judgement = desk.chosen().get();
-    Optional<TestPlan> plan = plan();
-    if (judgement == null || plan.isEmpty() || desk.refuseWhenReadOnly() || busy()) {
+    if (judgement != null && judgement.unit().origin().isPresent()) {
+      desk.say(Origin.NOT_YOURS);
       return;
     }
-    if (judgement.unit().origin().isPresent()) {
-      desk.say(Origin.NOT_YOURS);
+    Optional<TestPlan> plan = plan();
+    if (judgement == null || plan.isEmpty() || desk.refuseWhenReadOnly() || busy()) {
       return;
     }
     if (!mayStart(plan.get().type())) {

@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.Base64;
 import java.util.List;
@@ -31,13 +32,21 @@ import org.testng.annotations.Test;
 import org.w3c.dom.NamedNodeMap;
 import org.w3c.dom.NodeList;
 import org.wiseember.core.quantity.ReaderUnits;
+import org.wiseember.core.runtime.Appliance;
+import org.wiseember.core.runtime.Day;
+import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.Side;
+import org.wiseember.core.runtime.Stretch;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.waveform.Capture;
+import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
 import org.wiseember.report.page.Report;
 import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
+import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.ReportChoice;
@@ -99,6 +108,25 @@ public class HostileReportTest {
         .keep(
             run, new NotebookLine(0, 60, 60, Optional.empty(), Double.NaN, EVIL, EVIL), List.of());
     photos(run);
+    workbook
+        .captures()
+        .add(
+            run,
+            List.of(
+                new KeptCapture(
+                    7,
+                    CaptureNote.of(EVIL),
+                    Capture.of(10_000, new double[] {1.5, -325.1, 0, 3}))));
+    Draw draw = new Draw(Draw.Use.CYCLING, 46, 12, Double.NaN, 190.0).from(Draw.Origin.WATCHED);
+    workbook
+        .days()
+        .add(
+            Day.empty("Day " + EVIL, LocalTime.of(17, 0), 10)
+                .with(
+                    List.of(
+                        new Appliance(
+                            "Box " + EVIL, draw, Side.AC, List.of(new Stretch(0, 10)), List.of()))),
+            List.of());
     judgement = Judgement.of(workbook, workbook.units().byId(unit).orElseThrow(), true);
   }
 
