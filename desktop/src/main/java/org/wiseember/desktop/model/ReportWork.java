@@ -69,6 +69,7 @@ public final class ReportWork {
   private final ExecutorService laying = OwnThread.named("report");
   private final AtomicLong asked = new AtomicLong();
   private boolean stale = true;
+  private Optional<Runnable> onceLaidOut = Optional.empty();
 
   /** A report laid out. */
   public record Made(long unitId, String html, byte[] pdf) {}
@@ -202,12 +203,16 @@ public final class ReportWork {
     if (mine == asked.get()) {
       progress.set(IDLE);
       made.set(done);
+      Optional<Runnable> then = onceLaidOut;
+      onceLaidOut = Optional.empty();
+      then.ifPresent(Runnable::run);
     }
   }
 
   /** Ends what is being laid out; what was there before stays. */
   public void cancel() {
     asked.incrementAndGet();
+    onceLaidOut = Optional.empty();
     stale = true;
     progress.set(IDLE);
   }
@@ -250,8 +255,13 @@ public final class ReportWork {
   /** Saves the report as it is on show. */
   public void save(String typed, boolean pdf) {
     Made page = made.get();
-    if (page == null || progress.get() != IDLE) {
-      desk.say("The page is still being laid out. Try again in a moment.");
+    if (progress.get() != IDLE) {
+      onceLaidOut = Optional.of(() -> save(typed, pdf));
+      desk.say("The pages are still being laid out; they are saved as soon as they are.");
+      return;
+    }
+    if (page == null) {
+      desk.say("There is no report to save yet.");
       return;
     }
     file(typed, pdf ? ".pdf" : ".html")

@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.testng.annotations.Test;
@@ -21,9 +22,11 @@ import org.wiseember.workbook.log.LogMapping;
 
 /** Files that come in and go out: logs, run packages, captures. */
 public class ReadingInModelTest extends OnDesk {
+  /** The one that was kept last, whenever it began. */
   private DrainRun lastDrain() {
-    var drains = desk.chosen().get().drains();
-    return drains.get(drains.size() - 1);
+    return desk.chosen().get().drains().stream()
+        .max(Comparator.comparingLong(d -> d.run().id()))
+        .orElseThrow();
   }
 
   private Path log() throws IOException {

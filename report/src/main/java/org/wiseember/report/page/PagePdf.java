@@ -6,6 +6,8 @@ import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.wiseember.report.look.Face;
 
 /**
@@ -13,6 +15,9 @@ import org.wiseember.report.look.Face;
  * who has it read aloud (PDF/UA-1, ISO 14289-1), with its title and language.
  */
 public final class PagePdf {
+  private static final Pattern SHEET =
+      Pattern.compile("<section id=\"(?<id>sheet-\\d+)\"[^>]*>\\s*<h[12]>(?<heading>.*?)</h[12]>");
+
   private PagePdf() {}
 
   /**
@@ -31,8 +36,27 @@ public final class PagePdf {
     }
     // No address to resolve against and no protocol allowed: a page fetches nothing.
     builder.useUriResolver((base, uri) -> uri != null && uri.startsWith("data:") ? uri : null);
-    builder.withHtmlContent(html, null);
+    builder.withHtmlContent(outlined(html), null);
     builder.toStream(out);
     builder.run();
+  }
+
+  /**
+   * With an outline of its sheets, which only the layout of a PDF knows; a browser would take it
+   * for words of the page.
+   */
+  private static String outlined(String html) {
+    StringBuilder outline = new StringBuilder("<bookmarks>");
+    Matcher sheet = SHEET.matcher(html);
+    while (sheet.find()) {
+      outline
+          .append("<bookmark name=\"")
+          .append(sheet.group("heading").replace("\"", "&quot;"))
+          .append("\" href=\"#")
+          .append(sheet.group("id"))
+          .append("\"/>");
+    }
+    return html.replaceFirst(
+        "</head>", Matcher.quoteReplacement(outline.append("</bookmarks></head>").toString()));
   }
 }

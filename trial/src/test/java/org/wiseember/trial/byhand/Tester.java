@@ -21,6 +21,7 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
+import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.core.typed.NotebookEntry;
@@ -37,12 +38,14 @@ import org.wiseember.trial.test.RunRecord;
 import org.wiseember.trial.test.TestPlan;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.TypedReadings;
+import org.wiseember.workbook.Workbook;
 
 /**
  * A person at the simulated bench with nothing but eyes, meters to read and keys. Readings are
@@ -204,17 +207,7 @@ final class Tester {
   TestRun worked() {
     readings.sort(Comparator.comparingDouble(KeptReading::seconds));
     lines.sort(Comparator.comparingDouble(NotebookLine::seconds));
-    RunSettings settings =
-        new RunSettings(
-            plan.watts(),
-            plan.volts(),
-            classes,
-            Map.of(),
-            RunSettings.Source.BY_HAND,
-            0,
-            List.of(),
-            plan.settings().keptLoads(),
-            plan.settings().particulars());
+    RunSettings settings = settings();
     boolean whole = script.ending().isPresent() && script.phase().words().contains("itself");
     Run run =
         new Run(
@@ -239,6 +232,42 @@ final class Tester {
         .worked(
             new RunRecord(kept, List.of(), readings, lines),
             new Asked(new Findings.Known(label, List.of())));
+  }
+
+  private RunSettings settings() {
+    return new RunSettings(
+        plan.watts(),
+        plan.volts(),
+        classes,
+        Map.of(),
+        RunSettings.Source.BY_HAND,
+        0,
+        List.of(),
+        plan.settings().keptLoads(),
+        plan.settings().particulars());
+  }
+
+  /** Keeps it in a workbook as the window does: a line with the readings that stand in it. */
+  void keepIn(Workbook workbook, long unit, Instant began) {
+    long run =
+        workbook
+            .runs()
+            .add(
+                new NewRun(RunOf.unit(unit), plan.type().key(), plan.title(), began, settings()),
+                Run.State.DONE,
+                "",
+                Trace.empty(),
+                List.of());
+    for (NotebookLine line : lines) {
+      workbook
+          .notebook()
+          .keep(
+              run,
+              line,
+              line.press().isPresent()
+                  ? List.of()
+                  : readings.stream().filter(r -> r.seconds() == line.seconds()).toList());
+    }
   }
 
   /** What it says to a claim, with the guard band. */

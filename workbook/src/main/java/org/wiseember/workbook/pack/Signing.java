@@ -61,10 +61,7 @@ public final class Signing {
             why -> {
               throw refused(file, why);
             });
-    if (othersMayRead(file)) {
-      throw refused(
-          file, "others may read it; take their rights away, or name a file that is not there yet");
-    }
+    keepFromOthers(file);
     String text =
         Files.size(file) > LONGEST
             ? ""
@@ -141,11 +138,19 @@ public final class Signing {
     return FileSystems.getDefault().supportedFileAttributeViews().contains("posix");
   }
 
-  private static boolean othersMayRead(Path file) throws IOException {
-    return posix()
-        && Files.getPosixFilePermissions(file).stream()
-            .anyMatch(
-                p -> p == PosixFilePermission.GROUP_READ || p == PosixFilePermission.OTHERS_READ);
+  /** A key that others could read is made its user's alone before it is used. */
+  private static void keepFromOthers(Path file) throws IOException {
+    if (!posix()) {
+      return;
+    }
+    Set<PosixFilePermission> rights = Files.getPosixFilePermissions(file);
+    if (rights.retainAll(PosixFilePermissions.fromString("rwx------"))) {
+      try {
+        Files.setPosixFilePermissions(file, rights);
+      } catch (IOException e) {
+        throw refused(file, "others may read it, and their rights cannot be taken away");
+      }
+    }
   }
 
   /** What others check a signature with: X.509 SubjectPublicKeyInfo. */
