@@ -22,7 +22,8 @@ final class Failure {
       return failure.getMessage();
     }
     if (failure instanceof FileSystemException disk) {
-      return disk.getFile()
+      // What is written stands beside its place first; nobody asked for that file.
+      return String.valueOf(disk.getFile()).replaceFirst("\\.part$", "")
           + " cannot be read or written; check the folder, the permissions and the space.";
     }
     if (failure instanceof IOException) {

@@ -63,7 +63,7 @@ final class PackageCommand implements Callable<Integer> {
                   + judgement.unit().name()
                   + " with "
                   + judgement.all().size()
-                  + " runs into "
+                  + (judgement.all().size() == 1 ? " run into " : " runs into ")
                   + out
                   + signing
                       .map(s -> ". Signed; the SHA-256 of your public key is " + s.fingerprint())
