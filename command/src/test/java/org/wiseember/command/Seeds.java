@@ -78,10 +78,12 @@ final class Seeds {
       """;
 
   private static final int WORKBOOK_EVERY = 100;
+  private static final int UNIT_EVERY = 50;
 
   private final Scratch scratch;
   private final List<Seed> seeds = new ArrayList<>();
   private final Seed workbook;
+  private final Seed unitPackage;
 
   Seeds(Scratch scratch) throws IOException {
     this.scratch = scratch;
@@ -108,19 +110,21 @@ final class Seeds {
     seeds.add(new Seed(Reader.PACKAGE, "run.zip", List.of(), r -> Mutation.bytes(packed, r)));
     seeds.add(new Seed(Reader.PACKAGE, "parts.zip", List.of(), r -> parts(packed, r)));
     byte[] unit = unit();
-    seeds.add(
+    unitPackage =
         new Seed(
             Reader.COMMAND,
             "unit.zip",
             List.of("verify", "FILE", "--json"),
-            r -> r.nextBoolean() ? Mutation.bytes(unit, r) : parts(unit, r)));
+            r -> r.nextBoolean() ? Mutation.bytes(unit, r) : parts(unit, r));
     byte[] whole = Files.readAllBytes(scratch.file("from.ember"));
     workbook = new Seed(Reader.WORKBOOK, "damaged.ember", List.of(), r -> Mutation.bytes(whole, r));
   }
 
-  /** The next to be damaged; a workbook now and then, since that takes much longer. */
+  /** The next to be damaged; a workbook or a unit now and then, since that takes much longer. */
   Seed pick(int turn, SplittableRandom random) {
-    return turn % WORKBOOK_EVERY == 0 ? workbook : seeds.get(random.nextInt(seeds.size()));
+    return turn % WORKBOOK_EVERY == 0
+        ? workbook
+        : turn % UNIT_EVERY == 1 ? unitPackage : seeds.get(random.nextInt(seeds.size()));
   }
 
   private void text(Reader reader, String name, List<String> command, String text) {
@@ -263,7 +267,6 @@ final class Seeds {
     return Files.readAllBytes(file);
   }
 
-  /** The same package with one of its files damaged inside. */
   /** The same unit as others are given it. */
   private byte[] unit() throws IOException {
     Path file = scratch.file("unit.zip");
@@ -281,6 +284,7 @@ final class Seeds {
     return Files.readAllBytes(file);
   }
 
+  /** The same package with one of its files damaged inside. */
   private static byte[] parts(byte[] packed, SplittableRandom random) throws IOException {
     List<String> names = new ArrayList<>();
     try (var in = new ZipInputStream(new ByteArrayInputStream(packed))) {

@@ -41,7 +41,7 @@ public class ReaderUnitsOnPagesTest extends OnDemo {
                   ReaderUnits.AS_KEPT)
               .made(
                   ReportChoice.USUAL
-                      .full(true)
+                      .full(unit.equals(demo.units().all().get(0)))
                       .of(AllTests.list().stream().map(TestType::key).toList()),
                   Progress.NONE)
               .orElseThrow();

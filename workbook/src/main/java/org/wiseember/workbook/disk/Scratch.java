@@ -1,6 +1,8 @@
 package org.wiseember.workbook.disk;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.DirectoryIteratorException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -44,6 +46,8 @@ public final class Scratch implements AutoCloseable {
           new Scratch(folder).close();
         }
       }
+    } catch (DirectoryIteratorException e) {
+      throw e.getCause();
     }
   }
 
@@ -65,8 +69,8 @@ public final class Scratch implements AutoCloseable {
       for (Path path : deepestFirst) {
         Files.deleteIfExists(path);
       }
-    } catch (IOException stays) {
-      // It goes at the next start.
+    } catch (IOException | UncheckedIOException stays) {
+      // Another program may be sweeping here too; what is left goes at the next start.
       folder.toFile().deleteOnExit();
     }
   }

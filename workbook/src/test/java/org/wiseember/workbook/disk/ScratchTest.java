@@ -7,6 +7,12 @@ import java.io.IOException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collections;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
@@ -61,6 +67,43 @@ public class ScratchTest {
       assertTrue(Files.exists(mine), "of a program that runs");
       assertTrue(Files.exists(another), "not of our naming");
       assertTrue(Files.isDirectory(scratch.file("x").getParent()));
+    }
+  }
+
+  /** Programs that start at once sweep the same folders, and none stumbles over another. */
+  @Test
+  public void severalSweepAtOnce() throws Exception {
+    Process gone =
+        new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString())
+            .redirectErrorStream(true)
+            .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+            .start();
+    gone.waitFor();
+    for (int i = 0; i < 120; i++) {
+      Path left = Files.createDirectory(place.resolve("wise-ember-" + gone.pid() + "-" + i));
+      for (int k = 0; k < 6; k++) {
+        Files.writeString(left.resolve("left-" + k), "x");
+      }
+    }
+    ExecutorService programs = Executors.newFixedThreadPool(6);
+    try {
+      List<Callable<Boolean>> starts = Collections.nCopies(6, this::startsAndEnds);
+      for (Future<Boolean> each : programs.invokeAll(starts)) {
+        assertTrue(each.get());
+      }
+    } finally {
+      programs.shutdownNow();
+    }
+    // What one could not take away because another was at it goes at the next start.
+    Scratch.make(place).close();
+    try (DirectoryStream<Path> all = Files.newDirectoryStream(place)) {
+      assertFalse(all.iterator().hasNext());
+    }
+  }
+
+  private boolean startsAndEnds() throws IOException {
+    try (Scratch scratch = Scratch.make(place)) {
+      return Files.isDirectory(scratch.file("x").getParent());
     }
   }
 
