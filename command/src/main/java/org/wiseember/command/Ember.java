@@ -2,6 +2,8 @@ package org.wiseember.command;
 
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.logging.LogManager;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -13,24 +15,27 @@ import picocli.CommandLine.Command;
 @Command(
     name = "ember",
     description = "Wise Ember without its window.",
-    mixinStandardHelpOptions = true,
-    subcommands = {
-      Analyze.class,
-      Judge.class,
-      RunTime.class,
-      LineUpCommand.class,
-      PlanCommand.class,
-      Simulate.class,
-      ReportCommand.class,
-      PackageCommand.class,
-      VerifyCommand.class,
-      TakeInCommand.class,
-      MergeCommand.class,
-      Convert.class,
-      Timings.class
-    })
+    mixinStandardHelpOptions = true)
 public final class Ember {
   static final int UNREADABLE = 3;
+
+  private static final Map<String, Class<?>> COMMANDS = new LinkedHashMap<>();
+
+  static {
+    COMMANDS.put("analyze", Analyze.class);
+    COMMANDS.put("judge", Judge.class);
+    COMMANDS.put("run-time", RunTime.class);
+    COMMANDS.put("line-up", LineUpCommand.class);
+    COMMANDS.put("plan", PlanCommand.class);
+    COMMANDS.put("simulate", Simulate.class);
+    COMMANDS.put("report", ReportCommand.class);
+    COMMANDS.put("package", PackageCommand.class);
+    COMMANDS.put("verify", VerifyCommand.class);
+    COMMANDS.put("take-in", TakeInCommand.class);
+    COMMANDS.put("merge", MergeCommand.class);
+    COMMANDS.put("convert", Convert.class);
+    COMMANDS.put("timings", Timings.class);
+  }
 
   private Ember() {}
 
@@ -49,6 +54,13 @@ public final class Ember {
     PrintWriter out = new PrintWriter(new VisibleText(console), true);
     PrintWriter err = new PrintWriter(new VisibleText(complaints), true);
     CommandLine line = new CommandLine(new Ember());
+    // To describe every command takes longer than most of them run: one that is named comes alone.
+    Class<?> named = args.length == 0 ? null : COMMANDS.get(args[0]);
+    if (named == null) {
+      COMMANDS.forEach(line::addSubcommand);
+    } else {
+      line.addSubcommand(args[0], named);
+    }
     line.setOut(out);
     line.setErr(err);
     line.setExecutionExceptionHandler(

@@ -28,13 +28,14 @@ public final class EmberApp extends Application {
   @Override
   public void init() {
     List<String> args = getParameters().getRaw();
-    Path file = Path.of(args.get(args.size() - 1));
+    Path file = args.isEmpty() ? ownWorkbook() : Path.of(args.get(args.size() - 1));
     logBeside(file);
+    boolean shots = shots(args);
     desk =
-        args.get(0).equals("--screenshots")
+        shots
             ? new Desk(Clock.systemUTC(), new WindowThread(), from -> pictureClock)
             : new Desk(Clock.systemUTC(), new WindowThread());
-    if (!args.get(0).equals("--screenshots")) {
+    if (!shots) {
       Remembered.ofUser().on(desk, Locale.getDefault());
     }
     desk.open(file);
@@ -44,7 +45,6 @@ public final class EmberApp extends Application {
   @Override
   public void start(Stage stage) {
     List<String> args = getParameters().getRaw();
-    boolean shots = args.size() >= 3 && args.get(0).equals("--screenshots");
     MainWindow window = new MainWindow(desk);
     Scene scene = new Scene(window, 1280, 800);
     scene.getStylesheets().add(Look.styleSheet());
@@ -62,9 +62,18 @@ public final class EmberApp extends Application {
         });
     stage.show();
     reportStart();
-    if (shots) {
+    if (shots(args)) {
       Screenshots.take(desk, pictureClock, scene, Path.of(args.get(1)), Platform::exit);
     }
+  }
+
+  private static boolean shots(List<String> args) {
+    return args.size() == 3 && args.get(0).equals("--screenshots");
+  }
+
+  /** Where a person's work lies who names no file. */
+  private static Path ownWorkbook() {
+    return Path.of(System.getProperty("user.home"), "Wise Ember.ember");
   }
 
   /**

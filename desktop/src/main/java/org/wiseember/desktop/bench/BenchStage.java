@@ -116,10 +116,18 @@ public final class BenchStage extends StackPane {
     side.getChildren().addAll(doNow, typed, clock, leads);
     adaptive = new Adaptive(main, side, desk.textScale());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-    desk.chosen().addListener((o, was, is) -> rebuild());
-    desk.bench().live().addListener((o, was, is) -> rebuild());
+    desk.chosen()
+        .addListener(
+            (o, was, is) -> {
+              rebuild();
+              if (was == null || is == null || was.unit().id() != is.unit().id()) {
+                focusStart();
+              }
+            });
+    desk.bench().live().addListener((o, was, is) -> rebuildAndStart());
+    desk.bench().test().addListener((o, was, is) -> rebuildAndStart());
+    // These change with every sign that is typed into a form: the focus stays where the hand is.
     desk.bench().source().addListener((o, was, is) -> rebuild());
-    desk.bench().test().addListener((o, was, is) -> rebuild());
     desk.bench().onHand().addListener((o, was, is) -> rebuild());
     desk.whenLookChanges(this::redraw);
     sceneProperty().addListener((o, was, is) -> focusStart());
@@ -144,10 +152,22 @@ public final class BenchStage extends StackPane {
     desk.bench().mark("Mark " + marks);
   }
 
+  private void rebuildAndStart() {
+    rebuild();
+    focusStart();
+  }
+
   private void focusStart() {
-    if (start.isVisible()) {
+    if (start.isVisible() && !typing()) {
       Focus.give(start, () -> {});
     }
+  }
+
+  /** Whether somebody is typing into a field of this page. */
+  private boolean typing() {
+    return getScene() != null
+        && getScene().getFocusOwner() instanceof TextInputControl field
+        && setUp.holds(field);
   }
 
   private Node head() {
@@ -213,8 +233,7 @@ public final class BenchStage extends StackPane {
       shown = null;
     }
     if (judgement == null || (judgement.unit().label().claims().isEmpty() && !mine)) {
-      getChildren()
-          .setAll(
+      showAlone(
               new EmptyStage(
                   judgement == null ? "Bench" : judgement.unit().name(),
                   "A test needs to know what the unit claims: how much it holds, what it is rated"
@@ -223,7 +242,7 @@ public final class BenchStage extends StackPane {
                   () -> desk.stage().set(StageName.LABEL)));
       return;
     }
-    getChildren().setAll(adaptive);
+    showAlone(adaptive);
     if (mine) {
       shown = live;
       live.view().addListener(watch);
@@ -281,7 +300,13 @@ public final class BenchStage extends StackPane {
       tiles.nothing(plan.settings().tiles());
       show(LiveChart.empty(plan));
     }
-    focusStart();
+  }
+
+  /** What is on show already is not taken off and put back: what is typed in would lose the focus. */
+  private void showAlone(Node page) {
+    if (!getChildren().equals(List.of(page))) {
+      getChildren().setAll(page);
+    }
   }
 
   private void show(TraceDrawing drawing) {

@@ -79,6 +79,16 @@ final class SetUpPane extends VBox {
     show();
   }
 
+  /** Whether this is one of the fields of this pane. */
+  boolean holds(Node field) {
+    for (Node up = field; up != null; up = up.getParent()) {
+      if (up == this) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   private Node choices() {
     Map<RunSettings.Source, String> words = new LinkedHashMap<>();
     CHOICES.forEach(c -> words.put(c.source(), c.words()));
