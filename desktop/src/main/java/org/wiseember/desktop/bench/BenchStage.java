@@ -227,6 +227,12 @@ public final class BenchStage extends StackPane {
     boolean mine = live != null && judgement != null && live.unitId() == judgement.unit().id();
     // A run that has ended stays on show until another test is asked for.
     mine = mine && (live.going() || live.plan().type().equals(desk.bench().test().get()));
+    if (mine && live.equals(shown)) {
+      // What is typed in while it goes is not built anew.
+      showAlone(adaptive);
+      show(live.view().get());
+      return;
+    }
     if (shown != null) {
       shown.view().removeListener(watch);
       shown.notebook().removeListener(written);

@@ -1,0 +1,69 @@
+package org.wiseember.desktop;
+
+import static org.testng.Assert.assertEquals;
+
+import javafx.scene.Node;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/**
+ * Fields of the bench are typed into as a person does it: a click, then one sign after the other,
+ * with a pause after each in which whatever the sign set off comes to its end.
+ */
+public class TypingTest extends InDemoWindow {
+  @DataProvider
+  public Object[][] fields() {
+    return new Object[][] {
+      {"efficiency", "loads-on-hand", "200, 550, 1500"},
+      {"motor-start", "motor-name", "Roof air conditioner"},
+      {"motor-start", "motor-volts", "118.5"},
+      {"motor-start", "motor-amps", "11.25"},
+      {"watching", "soak-watts", "950"},
+      {"watching", "soak-hours", "12.5"},
+      {"charge", "charge-setting", "slow, 400 W"},
+      {"real-loads", "real-loads", "Kettle, 3 cups"},
+      {"solar-trial", "arrangements", "100 + 80 parallel"},
+    };
+  }
+
+  /** What stands in the field at the end is what was typed, and it has the focus all along. */
+  @Test(dataProvider = "fields")
+  public void aFieldTakesWhatIsTyped(String test, String id, String text) {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.test(test);
+    typed(id, text);
+  }
+
+  @Test
+  public void aDrainsOwnLoadTakesWhatIsTyped() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.click("drain-load-OWN");
+    typed("drain-own-watts", "950 W");
+  }
+
+  /** While a test goes, readings of it and of other units come in behind the field. */
+  @Test
+  public void aNotebookTakesWhatIsTyped() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.click("source-BY_HAND");
+    window.click("start-test");
+    window.untilShown("Switch the load on: 600 W.");
+    typed("notebook-line", "100 %, 0 Wh");
+  }
+
+  private void typed(String id, String text) {
+    window.click(id);
+    TextInputControl field = (TextInputControl) window.node(id);
+    robot.push(KeyCode.CONTROL, KeyCode.A);
+    for (int i = 0; i < text.length(); i++) {
+      Node has = window.focused();
+      assertEquals(has, field, "the focus after “" + text.substring(0, i) + "”");
+      robot.write(text.substring(i, i + 1));
+      window.idle();
+    }
+    assertEquals(field.getText(), text);
+    assertEquals(field.getScene(), window.scene(), "the field is still the one on show");
+  }
+}
