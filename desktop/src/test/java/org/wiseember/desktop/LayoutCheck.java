@@ -1,6 +1,14 @@
 package org.wiseember.desktop;
 
 import java.awt.Font;
+import java.io.IOException;
+import java.io.StringReader;
+import javax.xml.parsers.DocumentBuilderFactory;
+import javax.xml.parsers.ParserConfigurationException;
+import org.w3c.dom.Element;
+import org.w3c.dom.NodeList;
+import org.xml.sax.InputSource;
+import org.xml.sax.SAXException;
 import java.awt.font.FontRenderContext;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
@@ -208,36 +216,61 @@ final class LayoutCheck {
 
   /** The words a chart writes and where, read from its drawing as SVG. */
   private static final class ChartWords {
-    private static final Pattern TEXT = Pattern.compile("<text ([^>]*)>([^<]*)</text>");
-    private static final Pattern SIZE = Pattern.compile("font-size: ?([0-9.]+)px");
+    private static final Pattern MOVED = Pattern.compile("translate\\(([-0-9.]+),([-0-9.]+)\\)");
 
     private ChartWords() {}
 
     static List<Word> of(JFreeChart chart, int width, int height) {
       List<Word> words = new ArrayList<>();
-      Matcher m = TEXT.matcher(ChartSvg.of(chart, width, height));
-      while (m.find()) {
-        String attributes = m.group(1);
-        Matcher size = SIZE.matcher(attributes);
-        if (attributes.contains("matrix") || !size.find() || m.group(2).isBlank()) {
-          continue;
-        }
-        Font font = Face.FIGURE.awt(Float.parseFloat(size.group(1)));
-        Rectangle2D box = font.getStringBounds(m.group(2), new FontRenderContext(null, true, true));
-        double x = attribute(attributes, "x");
-        double y = attribute(attributes, "y");
-        words.add(
-            new Word(
-                m.group(2),
-                new BoundingBox(x + box.getX(), y + box.getY(), box.getWidth(), box.getHeight()),
-                false));
+      try {
+        String svg = ChartSvg.of(chart, width, height);
+        collect(
+            DocumentBuilderFactory.newInstance()
+                .newDocumentBuilder()
+                .parse(new InputSource(new StringReader(svg)))
+                .getDocumentElement(),
+            new Place(0, 0, 0),
+            words);
+      } catch (ParserConfigurationException | SAXException | IOException e) {
+        throw new AssertionError(e);
       }
       return words;
     }
 
-    private static double attribute(String attributes, String name) {
-      Matcher m = Pattern.compile("\\b" + name + "=['\"]([-0-9.]+)").matcher(attributes);
-      return m.find() ? Double.parseDouble(m.group(1)) : 0;
+    /** What an element has from those around it. */
+    private record Place(double x, double y, float fontSize) {}
+
+    private static void collect(Element element, Place outer, List<Word> words) {
+      String moved = element.getAttribute("transform");
+      Matcher by = MOVED.matcher(moved);
+      if (!moved.isEmpty() && !by.matches()) {
+        // Turned words stand beside their axis.
+        return;
+      }
+      String size = element.getAttribute("font-size").replace("px", "");
+      Place place =
+          new Place(
+              outer.x + (moved.isEmpty() ? 0 : Double.parseDouble(by.group(1))),
+              outer.y + (moved.isEmpty() ? 0 : Double.parseDouble(by.group(2))),
+              size.isEmpty() ? outer.fontSize : Float.parseFloat(size));
+      String text = element.getTextContent();
+      if (element.getTagName().equals("text") && !text.isBlank()) {
+        Font font = Face.FIGURE.awt(place.fontSize);
+        Rectangle2D box = font.getStringBounds(text, new FontRenderContext(null, true, true));
+        double x = place.x + Double.parseDouble(element.getAttribute("x"));
+        double y = place.y + Double.parseDouble(element.getAttribute("y"));
+        words.add(
+            new Word(
+                text,
+                new BoundingBox(x + box.getX(), y + box.getY(), box.getWidth(), box.getHeight()),
+                false));
+      }
+      NodeList inner = element.getChildNodes();
+      for (int i = 0; i < inner.getLength(); i++) {
+        if (inner.item(i) instanceof Element next) {
+          collect(next, place, words);
+        }
+      }
     }
   }
 }

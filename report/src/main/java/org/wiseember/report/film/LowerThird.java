@@ -14,9 +14,8 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Optional;
 import javax.imageio.ImageIO;
-import org.jfree.svg.SVGGraphics2D;
-import org.jfree.svg.SVGHints;
 import org.wiseember.core.verdict.Standing;
+import org.wiseember.report.chart.SvgSurface;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 
@@ -45,10 +44,7 @@ public record LowerThird(String figure, String name, String claim, Optional<Stan
 
   /** As SVG, text drawn as shapes, so that it looks the same everywhere. */
   public String svg() {
-    SVGGraphics2D svg = new SVGGraphics2D(WIDTH, HEIGHT);
-    svg.setRenderingHint(SVGHints.KEY_DRAW_STRING_TYPE, SVGHints.VALUE_DRAW_STRING_TYPE_VECTOR);
-    draw(svg);
-    return svg.getSVGDocument();
+    return SvgSurface.of(WIDTH, HEIGHT, true, this::draw);
   }
 
   /** As PNG, transparent around the strip. */
