@@ -16,6 +16,7 @@ import java.util.List;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.workbook.Workbook;
 
 public class EmberTest {
@@ -138,8 +139,7 @@ public class EmberTest {
 
   @Test
   public void theDemoPrintsItsPage() throws IOException {
-    Path demo = folder.resolve("demo.ember");
-    assertEquals(run("simulate", "demo-workbook", demo.toString()).code(), 0);
+    Path demo = DemoFile.itself();
     Path pdf = folder.resolve("page.pdf");
     Outcome made =
         run("report", demo.toString(), "--unit", "haddlewick h500", "--out", pdf.toString());

@@ -13,12 +13,12 @@ import org.testng.Reporter;
 import org.testng.annotations.Test;
 
 /**
- * Damaged files for every reader, ten thousand of them in two processes of 256 MB: each ends with
+ * Damaged files for every reader, two thousand of them in two processes of 256 MB: each ends with
  * figures of readings that are there, or with one sentence of ours. More are asked for with
  * -Dember.hostile=100000 and other seeds with -Dember.seed=3; docs/speed.md tells how long it took.
  */
 public class HostileInputsTest {
-  private static final int INPUTS = Integer.getInteger("ember.hostile", 10_000);
+  private static final int INPUTS = Integer.getInteger("ember.hostile", 2_000);
   private static final long SEED = Long.getLong("ember.seed", 1);
 
   /** One for each core of a small machine. */

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Set;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.workbook.Workbook;
 
 public class LineUpCommandTest {
@@ -28,7 +29,7 @@ public class LineUpCommandTest {
   @BeforeClass
   public void make() throws IOException {
     folder = Files.createTempDirectory("ember-line-up");
-    demo = DemoPool.file();
+    demo = DemoFile.itself();
   }
 
   private JsonNode json(String... more) throws IOException {

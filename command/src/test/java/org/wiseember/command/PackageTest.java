@@ -30,6 +30,7 @@ import java.util.zip.ZipOutputStream;
 import org.testng.SkipException;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.workbook.Workbook;
 
 /**
@@ -45,7 +46,7 @@ public class PackageTest {
   @BeforeClass
   public void make() throws IOException {
     folder = Files.createTempDirectory("ember-package");
-    demo = DemoPool.file();
+    demo = DemoFile.itself();
     packed = folder.resolve("signed.zip");
     Told made =
         Told.by(

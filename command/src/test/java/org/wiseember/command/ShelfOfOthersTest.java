@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.NewRun;
@@ -41,7 +42,7 @@ public class ShelfOfOthersTest {
     Told made =
         Told.by(
             "package",
-            DemoPool.file().toString(),
+            DemoFile.itself().toString(),
             "--unit",
             "Orrinmoor 2k4",
             "--out",
@@ -83,12 +84,12 @@ public class ShelfOfOthersTest {
     assertEquals(told.code(), 0, told.err());
     assertTrue(told.out().contains("somebody else's, from orrinmoor.zip, unsigned"), told.out());
     assertTrue(told.out().contains("comes out the same here"), told.out());
-    assertEquals(lines(mine, "Orrinmoor 2k4"), lines(DemoPool.file(), "Orrinmoor 2k4"));
+    assertEquals(lines(mine, "Orrinmoor 2k4"), lines(DemoFile.itself(), "Orrinmoor 2k4"));
     Told again = Told.by("take-in", mine.toString(), packed.toString());
     assertEquals(again.code(), 3);
     assertTrue(again.err().contains("is on the shelf already"), again.err());
     Path run = folder.resolve("run.zip");
-    try (Workbook pool = Workbook.read(DemoPool.file(), CLOCK)) {
+    try (Workbook pool = Workbook.read(DemoFile.itself(), CLOCK)) {
       Unit theirs = pool.units().all().get(2);
       RunPackage.write(pool, pool.runs().of(theirs.id()).get(0), run);
     }
@@ -128,7 +129,7 @@ public class ShelfOfOthersTest {
   @Test
   public void theLineUpComparesIt() throws IOException {
     Path mine = folder.resolve("pool.ember");
-    Files.copy(DemoPool.file(), mine);
+    Files.copy(DemoFile.itself(), mine);
     assertEquals(Told.by("take-in", mine.toString(), packed.toString()).code(), 0);
     try (Workbook workbook = Workbook.open(mine, CLOCK)) {
       workbook.lineUpNotes(workbook.lineUpNotes().on(List.of()));
@@ -168,8 +169,8 @@ public class ShelfOfOthersTest {
   public void severalBenchesOnOneShelf() throws IOException {
     Path one = folder.resolve("one.ember");
     Path two = folder.resolve("two.ember");
-    Files.copy(DemoPool.file(), one);
-    Files.copy(DemoPool.file(), two);
+    Files.copy(DemoFile.itself(), one);
+    Files.copy(DemoFile.itself(), two);
     int runs;
     try (Workbook first = Workbook.open(one, CLOCK);
         Workbook second = Workbook.open(two, CLOCK)) {
@@ -185,8 +186,8 @@ public class ShelfOfOthersTest {
     Told told = Told.by("merge", one.toString(), two.toString());
     assertEquals(told.code(), 0, told.err());
     assertTrue(told.out().contains("2 units,"), told.out());
-    assertEquals(lines(one, "Quernfold Q1100"), lines(DemoPool.file(), "Quernfold Q1100"));
-    assertEquals(lines(one, "Tamsel T1"), lines(DemoPool.file(), "Tamsel T1"));
+    assertEquals(lines(one, "Quernfold Q1100"), lines(DemoFile.itself(), "Quernfold Q1100"));
+    assertEquals(lines(one, "Tamsel T1"), lines(DemoFile.itself(), "Tamsel T1"));
     Told again = Told.by("merge", one.toString(), two.toString());
     assertTrue(again.out().contains("0 units, 0 runs, 0 instruments and 0 days"), again.out());
     try (Workbook merged = Workbook.read(one, CLOCK)) {

@@ -4,20 +4,12 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.time.Clock;
-import java.util.Comparator;
 import java.util.List;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.trace.Channel;
-import org.wiseember.desktop.model.StageName;
-import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.Run;
@@ -147,91 +139,6 @@ public class BenchworkTest extends InDemoWindow {
     window.until(() -> !window.desk().bench().going());
     window.until(() -> window.found(2).drains().get(0).complete());
     assertEquals(window.found(2).drains().size(), 3);
-  }
-
-  @Test
-  public void aRunCutShortIsClosedForGood() {
-    window.choose(2);
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.click("close-interrupted");
-    window.until(() -> window.found(2).drains().get(0).run().state() == Run.State.STOPPED);
-    window.until(() -> !window.shows("was cut short after"));
-  }
-
-  /** A log of another program: looked at, mended, read in, taken away again. */
-  @Test
-  public void aLogIsReadInAndTakenAway() throws Exception {
-    Path log = folder.resolve("meter.csv");
-    try (Workbook demo = Workbook.open(file, Clock.systemUTC())) {
-      DemoWorkbook.writeMeterLog(demo, log);
-    }
-    int before = window.found(0).drains().size();
-    OpenWindow.onFx(
-        () -> {
-          window.desk().readingIn().take(log);
-          return null;
-        });
-    window.untilShown("Read in a log");
-    window.untilShown("Decimal commas are read.");
-    ComboBox<?> power = (ComboBox<?>) window.node("use-2");
-    assertEquals(power.getValue(), Channel.AC_POWER.words());
-    window.type("log-accuracy", "1");
-    window.click("read-in");
-    window.until(() -> window.desk().stage().get() == StageName.EVIDENCE);
-    window.until(() -> window.found(0).drains().size() == before + 1);
-    DrainRun drain = newest(0);
-    double first =
-        window.found(0).drains().get(0).finding().deliveredEnergy().orElseThrow().value();
-    assertEquals(drain.finding().deliveredEnergy().orElseThrow().value(), first, 0.01 * first);
-    window.untilShown("rows read in");
-
-    // The same kind of file again: taken as last time.
-    OpenWindow.onFx(
-        () -> {
-          window.desk().readingIn().take(log);
-          return null;
-        });
-    window.untilShown("Its columns are taken as last time.");
-    window.click("leave-log");
-    window.until(() -> window.desk().readingIn().draft().get() == null);
-    OpenWindow.onFx(
-        () -> {
-          window.desk().undo();
-          return null;
-        });
-    window.until(() -> window.found(0).drains().size() == before);
-  }
-
-  @Test
-  public void aRunIsPackedAndTakenInElsewhere() throws Exception {
-    OpenWindow.onFx(
-        () -> {
-          window.desk().shownRun().set(window.found(0).drains().get(0).run().id());
-          return null;
-        });
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
-    window.untilShown("AC energy delivered");
-    window.click("pack-run");
-    window.untilShown("Packed as ");
-    Path zip;
-    try (var list = Files.list(folder)) {
-      zip = list.filter(p -> p.toString().endsWith(".zip")).findFirst().orElseThrow();
-    }
-    int before = window.found(0).drains().size();
-    OpenWindow.onFx(
-        () -> {
-          window.desk().readingIn().take(zip);
-          return null;
-        });
-    window.until(() -> window.found(0).drains().size() == before + 1);
-    // The copy began when the run did; it is the one kept last.
-    DrainRun copy =
-        window.found(0).drains().stream()
-            .max(Comparator.comparingLong(d -> d.run().id()))
-            .orElseThrow();
-    assertEquals(
-        copy.finding().deliveredEnergy(),
-        window.found(0).drains().get(0).finding().deliveredEnergy());
   }
 
   @Test

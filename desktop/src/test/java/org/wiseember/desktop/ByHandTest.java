@@ -17,6 +17,7 @@ import org.testng.annotations.Test;
 import org.wiseember.core.overload.Hold;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.look.Palette;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.charge.ChargeRun;
 import org.wiseember.trial.test.drain.DrainRun;

@@ -17,10 +17,9 @@ import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
-import org.wiseember.core.label.Subject;
-import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.AllTests;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.test.TestType;
 
 /** Edits, undo, finding things and bad files, in a real window. */
@@ -51,78 +50,6 @@ public class DeskTest {
 
   private String said() {
     return OpenWindow.onFx(() -> window.desk().said().get());
-  }
-
-  @Test
-  public void badWorkbooksAreOneSentenceAndTheOpenOneStays() throws Exception {
-    Path text = folder.resolve("notes.ember");
-    Files.writeString(text, "milk, eggs");
-    does(() -> window.desk().open(text));
-    window.until(() -> window.desk().said().get().contains("is not a Wise Ember workbook"));
-    assertFalse(said().contains("Exception"));
-    assertEquals(window.desk().title().get(), "Lantern Quay lending pool");
-    assertEquals(window.desk().shelf().size(), 5);
-    Node banner = OpenWindow.onFx(() -> window.scene().lookup("#said"));
-    assertTrue(banner instanceof Label l && l.isVisible() && l.getText().contains("notes.ember"));
-    window.robot().push(KeyCode.ESCAPE);
-    window.until(() -> window.desk().said().get().isEmpty());
-  }
-
-  @Test
-  public void everyEditCanBeUndone() {
-    long id = window.desk().chosen().get().unit().id();
-    does(() -> window.desk().rename(id, "Renamed"));
-    window.until(() -> window.desk().chosen().get().unit().name().equals("Renamed"));
-    does(() -> window.desk().saveLabel(id, "Capacity 500 Wh", java.util.List.of()));
-    window.until(
-        () ->
-            window
-                .desk()
-                .chosen()
-                .get()
-                .unit()
-                .label()
-                .ratedWattHours()
-                .equals(java.util.Optional.of(500.0)));
-    does(() -> window.desk().removeChosen());
-    window.until(() -> window.desk().shelf().size() == 4);
-    does(() -> window.desk().addUnit());
-    window.until(() -> window.desk().shelf().size() == 5);
-
-    does(() -> window.desk().undo());
-    window.until(() -> window.desk().shelf().size() == 4);
-    does(() -> window.desk().undo());
-    window.until(() -> window.desk().shelf().size() == 5);
-    does(() -> window.desk().undo());
-    window.until(
-        () ->
-            window
-                .desk()
-                .shelf()
-                .get(0)
-                .unit()
-                .label()
-                .ratedWattHours()
-                .equals(java.util.Optional.of(1075.0)));
-    does(() -> window.desk().undo());
-    window.until(() -> window.desk().shelf().get(0).unit().name().equals("Quernfold Q1100"));
-    does(() -> window.desk().undo());
-    window.until(() -> window.desk().said().get().equals("Nothing to undo."));
-  }
-
-  @Test
-  public void theGuardBandCanBeTurnedOffAndThePageSaysSo() {
-    does(() -> window.desk().guardBand().set(false));
-    window.until(
-        () ->
-            window.desk().chosen().get().lines().stream()
-                .filter(l -> l.claim().subject() == Subject.CAPACITY)
-                .allMatch(l -> !l.verdict().orElseThrow().guarded()));
-    window.until(
-        () ->
-            window.scene().getRoot().lookupAll(".label").stream()
-                .anyMatch(n -> n instanceof Label l && l.getText().contains("guard band is off")));
-    assertEquals(window.desk().chosen().get().count(Standing.TOO_CLOSE), 0);
   }
 
   /** Long after: the window was closed in between, so there is nothing left to undo. */

@@ -17,7 +17,6 @@ import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.drain.DrainRun;
-import org.wiseember.trial.test.idle.IdleRun;
 import org.wiseember.trial.test.ladder.LadderRun;
 import org.wiseember.workbook.Workbook;
 
@@ -250,28 +249,6 @@ public class EvidenceTest extends InDemoWindow {
     assertEquals(unit().all().size(), unit().runs().size() + 1);
     window.click("take-back-run");
     window.until(() -> unit().drains().stream().filter(DrainRun::complete).count() == drains);
-  }
-
-  @Test
-  public void aUnitAtRestIsReadInEveryState() {
-    window.choose(1);
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.test("idle");
-    OpenWindow.onFx(
-        () -> {
-          window.desk().bench().setPace(Pace.FULL);
-          return null;
-        });
-    window.click("start-test");
-    window.until(() -> unit().newest(IdleRun.class).isPresent() && !window.desk().bench().going());
-    window.until(() -> unit().newest(IdleRun.class).orElseThrow().states().size() == 5);
-    IdleRun idle = unit().newest(IdleRun.class).orElseThrow();
-    double all = idle.states().get(0).finding().power().orElseThrow().value();
-    double off = idle.states().get(4).finding().power().orElseThrow().value();
-    assertTrue(all > off + 3, all + " against " + off);
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
-    window.untilShown("All outputs off");
-    window.untilShown("Which side to use");
   }
 
   /** Watts, volts and amps typed together at every load make an efficiency too. */

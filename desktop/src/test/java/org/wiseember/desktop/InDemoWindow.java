@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import org.testfx.api.FxRobot;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.verdict.Judgement;
 
 /** A test in a real window of its own on a fresh copy of the demo workbook. */

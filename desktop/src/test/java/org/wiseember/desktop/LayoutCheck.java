@@ -1,16 +1,10 @@
 package org.wiseember.desktop;
 
 import java.awt.Font;
-import java.io.IOException;
-import java.io.StringReader;
-import javax.xml.parsers.DocumentBuilderFactory;
-import javax.xml.parsers.ParserConfigurationException;
-import org.w3c.dom.Element;
-import org.w3c.dom.NodeList;
-import org.xml.sax.InputSource;
-import org.xml.sax.SAXException;
 import java.awt.font.FontRenderContext;
 import java.awt.geom.Rectangle2D;
+import java.io.IOException;
+import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -27,11 +21,17 @@ import javafx.scene.layout.BackgroundFill;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Text;
+import javax.xml.parsers.DocumentBuilderFactory;
+import javax.xml.parsers.ParserConfigurationException;
 import org.jfree.chart.JFreeChart;
+import org.w3c.dom.Element;
+import org.w3c.dom.NodeList;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.report.chart.ChartSvg;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
+import org.xml.sax.InputSource;
+import org.xml.sax.SAXException;
 
 /**
  * Looks over a scene for text that is cut, elided, overlapping, or hard to read. Fields one types

@@ -36,6 +36,7 @@ import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.look.Palette;
 import org.wiseember.trial.AllTests;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestType;

@@ -18,6 +18,7 @@ import org.wiseember.bench.simulated.SimulatedUnit;
 import org.wiseember.bench.simulated.UnitDesign;
 import org.wiseember.bench.standin.StandInBench;
 import org.wiseember.bench.standin.StandInServers;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.workbook.Workbook;
 
 /** A load that a killed program left on is said in red and switched off from the keyboard. */

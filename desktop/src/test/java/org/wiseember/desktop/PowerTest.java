@@ -19,7 +19,6 @@ import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.test.overload.OverloadRun;
 import org.wiseember.trial.test.start.StartsRun;
-import org.wiseember.trial.test.usb.UsbRun;
 import org.wiseember.workbook.Run;
 
 /** Tests of power in a real window: cautions first, a stop always at hand, and what they found. */
@@ -145,27 +144,5 @@ public class PowerTest extends InDemoWindow {
     window.untilShown("A code letter is one of A to V");
     window.click("chart-2");
     window.settle();
-  }
-
-  /** A USB port by hand with a tester that cannot reach the claim: no fail. */
-  @Test
-  public void aUsbPortByHand() {
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.test("usb");
-    window.click("usb-FIVE_VOLT");
-    window.untilShown("which can show up to 15 W of any port");
-    window.click("start-test");
-    window.untilShown("Ask for 5 V, raise the load");
-    window.write("5.08 V, 2.98 A", 2);
-    robot.push(KeyCode.F6);
-    window.until(() -> !window.desk().bench().going());
-    window.until(
-        () -> newest(UsbRun.class) != null && newest(UsbRun.class).port().most().isPresent());
-    assertTrue(
-        unit().lines().stream()
-            .filter(l -> l.claim().subject() == Subject.USB_C_POWER)
-            .allMatch(l -> l.verdict().orElseThrow().standing() == Standing.RIG_CANNOT_SHOW));
-    robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
-    window.untilShown("which is not a fail");
   }
 }

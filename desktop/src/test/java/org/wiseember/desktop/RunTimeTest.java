@@ -28,6 +28,7 @@ import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
 import org.wiseember.desktop.model.StageName;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.workbook.KeptDay;
 import org.wiseember.workbook.Watches;

@@ -1,10 +1,8 @@
 package org.wiseember.desktop;
 
 import static org.testng.Assert.assertEquals;
-import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.nio.file.Files;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
@@ -109,22 +107,6 @@ public class StagesTest extends InDemoWindow {
   }
 
   @Test
-  public void aSecondWindowReadsOnlyAndSaysWhoWrites() throws Exception {
-    try (OpenWindow second = OpenWindow.on(file)) {
-      second.until(() -> second.desk().said().get().startsWith("Open for reading only"));
-      assertTrue(second.desk().readOnly());
-      OpenWindow.onFx(
-          () -> {
-            second.desk().bench().start();
-            return null;
-          });
-      second.settle();
-      assertEquals(second.desk().bench().live().get(), null);
-      assertEquals(second.desk().shelf().size(), 5);
-    }
-  }
-
-  @Test
   public void theBenchStopsOnlyWhenHeld() {
     OpenWindow.onFx(
         () -> {
@@ -158,30 +140,6 @@ public class StagesTest extends InDemoWindow {
         window.desk().chosen().get().lines().stream()
             .filter(l -> l.claim().subject() == Subject.CAPACITY)
             .allMatch(l -> l.verdict().orElseThrow().measured().isPresent()));
-  }
-
-  @Test
-  public void onlyOneTestRunsAtATime() {
-    go(StageName.BENCH);
-    OpenWindow.onFx(
-        () -> {
-          window.desk().bench().start();
-          return null;
-        });
-    window.until(() -> window.desk().bench().live().get() != null);
-    OpenWindow.onFx(
-        () -> {
-          window.desk().bench().start();
-          return null;
-        });
-    window.until(() -> window.desk().said().get().contains("One bench, one test"));
-    OpenWindow.onFx(
-        () -> {
-          window.desk().open(folder.resolve("other.ember"));
-          return null;
-        });
-    window.until(() -> window.desk().said().get().contains("A test is running"));
-    assertFalse(Files.exists(folder.resolve("other.ember")));
   }
 
   @Test

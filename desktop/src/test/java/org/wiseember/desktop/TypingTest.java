@@ -2,10 +2,10 @@ package org.wiseember.desktop;
 
 import static org.testng.Assert.assertEquals;
 
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /**
@@ -13,27 +13,28 @@ import org.testng.annotations.Test;
  * with a pause after each in which whatever the sign set off comes to its end.
  */
 public class TypingTest extends InDemoWindow {
-  @DataProvider
-  public Object[][] fields() {
-    return new Object[][] {
-      {"efficiency", "loads-on-hand", "200, 550, 1500"},
-      {"motor-start", "motor-name", "Roof air conditioner"},
-      {"motor-start", "motor-volts", "118.5"},
-      {"motor-start", "motor-amps", "11.25"},
-      {"watching", "soak-watts", "950"},
-      {"watching", "soak-hours", "12.5"},
-      {"charge", "charge-setting", "slow, 400 W"},
-      {"real-loads", "real-loads", "Kettle, 3 cups"},
-      {"solar-trial", "arrangements", "100 + 80 parallel"},
-    };
-  }
+  private record Typed(String test, String id, String text) {}
+
+  private static final List<Typed> FIELDS =
+      List.of(
+          new Typed("efficiency", "loads-on-hand", "200, 950"),
+          new Typed("motor-start", "motor-name", "Roof unit"),
+          new Typed("motor-start", "motor-volts", "118.5"),
+          new Typed("motor-start", "motor-amps", "11.25"),
+          new Typed("watching", "soak-watts", "950"),
+          new Typed("watching", "soak-hours", "12.5"),
+          new Typed("charge", "charge-setting", "400 W"),
+          new Typed("real-loads", "real-loads", "Kettle, 3"),
+          new Typed("solar-trial", "arrangements", "100 + 80"));
 
   /** What stands in the field at the end is what was typed, and it has the focus all along. */
-  @Test(dataProvider = "fields")
-  public void aFieldTakesWhatIsTyped(String test, String id, String text) {
+  @Test
+  public void everyFieldTakesWhatIsTyped() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.test(test);
-    typed(id, text);
+    for (Typed field : FIELDS) {
+      window.test(field.test());
+      typed(field.id(), field.text());
+    }
   }
 
   @Test
@@ -59,7 +60,7 @@ public class TypingTest extends InDemoWindow {
     robot.push(KeyCode.CONTROL, KeyCode.A);
     for (int i = 0; i < text.length(); i++) {
       Node has = window.focused();
-      assertEquals(has, field, "the focus after “" + text.substring(0, i) + "”");
+      assertEquals(has, field, id + ": the focus after “" + text.substring(0, i) + "”");
       robot.write(text.substring(i, i + 1));
       window.idle();
     }

@@ -24,6 +24,7 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.model.StageName;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.page.TrialPage;
 import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.verdict.Judgement;

@@ -46,7 +46,7 @@ public class KeptFindingsTest {
 
   @BeforeMethod
   public final void open() throws Exception {
-    file = OnDemo.copyIn(java.nio.file.Files.createTempDirectory("ember-kept"));
+    file = DemoFile.in(java.nio.file.Files.createTempDirectory("ember-kept"));
     workbook = Workbook.open(file, Clock.systemUTC());
   }
 

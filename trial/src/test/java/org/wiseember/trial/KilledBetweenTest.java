@@ -91,7 +91,7 @@ public class KilledBetweenTest {
 
   @DataProvider
   Object[][] kills() {
-    return LongStream.rangeClosed(1, Integer.getInteger("ember.soak", 9))
+    return LongStream.rangeClosed(1, Integer.getInteger("ember.soak", 4))
         .mapToObj(seed -> new Object[] {seed})
         .toArray(Object[][]::new);
   }

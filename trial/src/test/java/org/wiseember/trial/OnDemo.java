@@ -1,36 +1,24 @@
 package org.wiseember.trial;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.wiseember.core.label.Subject;
-import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Workbook;
 
 /** A test that looks at a copy of the demo workbook, which is made once for all such tests. */
 abstract class OnDemo {
-  private static Path made;
-
   protected Path folder;
   protected Workbook demo;
 
   @BeforeClass
   public final void makeTheDemo() throws Exception {
     folder = Files.createTempDirectory("ember-demo");
-    demo = Workbook.open(copyIn(folder), Clock.systemUTC());
-  }
-
-  static synchronized Path copyIn(Path folder) throws IOException {
-    if (made == null) {
-      made = Files.createTempDirectory("ember-demo").resolve("demo.ember");
-      DemoWorkbook.create(made);
-    }
-    return Files.copy(made, folder.resolve("demo.ember"));
+    demo = Workbook.open(DemoFile.in(folder), Clock.systemUTC());
   }
 
   @AfterClass(alwaysRun = true)

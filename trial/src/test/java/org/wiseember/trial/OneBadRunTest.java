@@ -29,7 +29,7 @@ public class OneBadRunTest {
 
   @BeforeMethod
   public void copy() throws Exception {
-    file = OnDemo.copyIn(Files.createTempDirectory("ember-bad"));
+    file = DemoFile.in(Files.createTempDirectory("ember-bad"));
   }
 
   @DataProvider

@@ -15,7 +15,6 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.test.OnHand;
@@ -33,9 +32,7 @@ public class ResumeTest {
   private static final int CUT_SHORT = 2;
 
   private static Path demo() throws Exception {
-    Path file = Files.createTempDirectory("ember-resume").resolve("demo.ember");
-    DemoWorkbook.create(file);
-    return file;
+    return DemoFile.in(Files.createTempDirectory("ember-resume"));
   }
 
   @Test

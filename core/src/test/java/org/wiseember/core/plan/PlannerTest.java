@@ -187,18 +187,30 @@ public class PlannerTest {
   }
 
   /**
+   * The least minutes and charges of ten campaigns, found by trying every order: half a minute for
+   * some, so they stand here and are worked out again by the thorough run.
+   */
+  private static final int[][] LEAST = {
+    {200, 0}, {243, 2}, {165, 2}, {278, 1}, {134, 0},
+    {282, 2}, {160, 0}, {218, 1}, {134, 1}, {271, 0},
+  };
+
+  /**
    * Two units, six tests between them: as short as, and with as few charges as, every order tried.
    */
   @Test
   public void smallCampaignsAreProvenAndTheLeast() {
     SplittableRandom random = new SplittableRandom(9);
-    for (int i = 0; i < 4; i++) {
+    for (int i = 0; i < LEAST.length; i++) {
       Campaign campaign = random(random, 2, i % 2 == 0 ? 2 : 3);
+      if (Boolean.getBoolean("ember.thorough")) {
+        Plan brute = exhausted(campaign);
+        assertEquals(new int[] {brute.minutes(), brute.charges()}, LEAST[i], "case " + i);
+      }
       Plan plan = plan(campaign);
-      Plan brute = exhausted(campaign);
       assertTrue(plan.proven(), "case " + i);
-      assertEquals(plan.minutes(), brute.minutes(), "case " + i + "\n" + plan + "\n" + brute);
-      assertEquals(plan.charges(), brute.charges(), "case " + i + "\n" + plan + "\n" + brute);
+      assertEquals(plan.minutes(), LEAST[i][0], "case " + i + "\n" + plan);
+      assertEquals(plan.charges(), LEAST[i][1], "case " + i + "\n" + plan);
     }
   }
 

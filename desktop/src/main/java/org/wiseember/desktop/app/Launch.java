@@ -2,8 +2,10 @@ package org.wiseember.desktop.app;
 
 import javafx.application.Application;
 
-/** Starts the window. Arguments: a workbook, none for one's own, or {@code --screenshots FOLDER
- * WORKBOOK}. */
+/**
+ * Starts the window. Arguments: a workbook, none for one's own, or {@code --screenshots FOLDER
+ * WORKBOOK}.
+ */
 public final class Launch {
   private Launch() {}
 

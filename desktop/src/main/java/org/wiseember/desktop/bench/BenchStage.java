@@ -126,8 +126,17 @@ public final class BenchStage extends StackPane {
             });
     desk.bench().live().addListener((o, was, is) -> rebuildAndStart());
     desk.bench().test().addListener((o, was, is) -> rebuildAndStart());
-    // These change with every sign that is typed into a form: the focus stays where the hand is.
-    desk.bench().source().addListener((o, was, is) -> rebuild());
+    desk.bench()
+        .source()
+        .addListener(
+            (o, was, is) -> {
+              rebuild();
+              // Chosen elsewhere, what comes next is the start; chosen here, the hand is here.
+              if (!setUp.holds(getScene() == null ? null : getScene().getFocusOwner())) {
+                focusStart();
+              }
+            });
+    // It changes with every sign that is typed into a form: the focus stays where the hand is.
     desk.bench().onHand().addListener((o, was, is) -> rebuild());
     desk.whenLookChanges(this::redraw);
     sceneProperty().addListener((o, was, is) -> focusStart());
@@ -240,12 +249,12 @@ public final class BenchStage extends StackPane {
     }
     if (judgement == null || (judgement.unit().label().claims().isEmpty() && !mine)) {
       showAlone(
-              new EmptyStage(
-                  judgement == null ? "Bench" : judgement.unit().name(),
-                  "A test needs to know what the unit claims: how much it holds, what it is rated"
-                      + " at. Type the label, then come back and start.",
-                  "To the label",
-                  () -> desk.stage().set(StageName.LABEL)));
+          new EmptyStage(
+              judgement == null ? "Bench" : judgement.unit().name(),
+              "A test needs to know what the unit claims: how much it holds, what it is rated"
+                  + " at. Type the label, then come back and start.",
+              "To the label",
+              () -> desk.stage().set(StageName.LABEL)));
       return;
     }
     showAlone(adaptive);
@@ -308,7 +317,9 @@ public final class BenchStage extends StackPane {
     }
   }
 
-  /** What is on show already is not taken off and put back: what is typed in would lose the focus. */
+  /**
+   * What is on show already is not taken off and put back: what is typed in would lose the focus.
+   */
   private void showAlone(Node page) {
     if (!getChildren().equals(List.of(page))) {
       getChildren().setAll(page);

@@ -79,7 +79,7 @@ final class SetUpPane extends VBox {
     show();
   }
 
-  /** Whether this is one of the fields of this pane. */
+  /** Whether this is part of this pane. */
   boolean holds(Node field) {
     for (Node up = field; up != null; up = up.getParent()) {
       if (up == this) {

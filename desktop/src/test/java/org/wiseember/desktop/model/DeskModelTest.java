@@ -16,7 +16,7 @@ import java.util.stream.IntStream;
 import org.testng.annotations.Test;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
-import org.wiseember.desktop.DemoFile;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Workbook;
 

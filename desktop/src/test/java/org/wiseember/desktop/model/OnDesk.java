@@ -9,7 +9,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
-import org.wiseember.desktop.DemoFile;
+import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.verdict.Judgement;
 
 /**

@@ -66,8 +66,8 @@ public final class SvgSurface {
   }
 
   /**
-   * See-through groups become see-through shapes: printing paints a group beside the page first, and
-   * our shapes in one do not lie over each other.
+   * See-through groups become see-through shapes: printing paints a group beside the page first,
+   * and our shapes in one do not lie over each other.
    */
   private static void foldOpacity(Element element, double outer, double fill, double stroke) {
     double group = outer * number(element, "opacity", 1);
