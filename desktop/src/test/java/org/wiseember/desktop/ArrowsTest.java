@@ -123,6 +123,19 @@ public class ArrowsTest {
     }
   }
 
+  /** What is typed is read by one reader, so that it means the same in every field. */
+  @Test
+  public void theWindowReadsNoNumbersOfItsOwn() {
+    noClasses()
+        .that()
+        .resideInAPackage("org.wiseember.desktop..")
+        .should()
+        .callMethod(Double.class, "parseDouble", String.class)
+        .orShould()
+        .callMethod(Double.class, "valueOf", String.class)
+        .check(classes);
+  }
+
   /** A test knows the pages it makes and what all tests share, and no other test. */
   @Test
   public void aTestKnowsNoOtherTest() {

@@ -198,7 +198,7 @@ public class EvidenceTest extends InDemoWindow {
         });
     window.type("loads-on-hand", "none");
     robot.push(KeyCode.ENTER);
-    window.untilShown("Type the watts of your loads");
+    window.untilShown("Loads on hand: “none” is no number");
     OpenWindow.onFx(
         () -> {
           ((TextField) window.scene().lookup("#loads-on-hand")).clear();

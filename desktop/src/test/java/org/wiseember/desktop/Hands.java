@@ -1,33 +1,46 @@
 package org.wiseember.desktop;
 
+import static javafx.scene.input.MouseButton.PRIMARY;
+
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
 import javafx.event.Event;
 import javafx.event.EventTarget;
 import javafx.event.EventType;
+import javafx.geometry.Point2D;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
+import org.testfx.robot.Motion;
+import org.testfx.service.query.PointQuery;
 import org.testfx.util.WaitForAsyncUtils;
 
 /**
- * A hand on keyboard and mouse. Its keys go on as soon as they have been answered, where TestFX
- * waits a fixed time after each: over a test of a few hundred keys that is most of its time.
+ * A hand on keyboard and mouse. It goes on as soon as keys and clicks have been answered, where
+ * TestFX waits a fixed time after each key and leads the mouse there in two hundred steps: over a
+ * test of a few hundred of them that is most of its time.
  */
 final class Hands extends FxRobot {
   private static final long ANSWERED_WITHIN = TimeUnit.MILLISECONDS.toNanos(250);
 
   private final Stage stage;
   private final AtomicInteger released = new AtomicInteger();
+  private final AtomicInteger moved = new AtomicInteger();
+  private final AtomicInteger clicked = new AtomicInteger();
 
   /** Must be made on the interface thread. */
   Hands(Stage stage) {
     this.stage = stage;
     stage.addEventFilter(KeyEvent.KEY_RELEASED, e -> released.incrementAndGet());
+    stage.addEventFilter(MouseEvent.MOUSE_MOVED, e -> moved.incrementAndGet());
+    stage.addEventFilter(MouseEvent.MOUSE_DRAGGED, e -> moved.incrementAndGet());
+    stage.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> clicked.incrementAndGet());
   }
 
   /** Presses real keys together and lets them go. */
@@ -45,12 +58,45 @@ final class Hands extends FxRobot {
           }
           return null;
         });
-    // A key that opens or closes a window may be let go where nobody sees it.
+    answered(released, before + keys.length);
+    return this;
+  }
+
+  /** What opens or closes a window may be let go where nobody sees it. */
+  private static void answered(AtomicInteger count, int wanted) {
     long end = System.nanoTime() + ANSWERED_WITHIN;
-    while (released.get() < before + keys.length && System.nanoTime() < end) {
+    while (count.get() < wanted && System.nanoTime() < end) {
       LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(1));
     }
     WaitForAsyncUtils.waitForFxEvents(2);
+  }
+
+  /** There at once, by way of a place beside it, so that whatever lies there notices. */
+  @Override
+  public FxRobot moveTo(PointQuery where, Motion motion) {
+    Point2D point = where.query();
+    int before = moved.get();
+    OpenWindow.onFx(
+        () -> {
+          Robot robot = new Robot();
+          robot.mouseMove(point.getX() + 1, point.getY());
+          robot.mouseMove(point);
+          return null;
+        });
+    answered(moved, before + 1);
+    return this;
+  }
+
+  @Override
+  public FxRobot clickOn(PointQuery where, Motion motion, MouseButton... buttons) {
+    moveTo(where, motion);
+    int before = clicked.get();
+    OpenWindow.onFx(
+        () -> {
+          new Robot().mouseClick(buttons.length == 0 ? new MouseButton[] {PRIMARY} : buttons);
+          return null;
+        });
+    answered(clicked, before + 1);
     return this;
   }
 

@@ -60,7 +60,9 @@ final class OpenWindow implements AutoCloseable {
                 Look.loadFaces();
                 facesLoaded = true;
               }
-              Desk desk = new Desk(Clock.systemUTC(), new WindowThread(), handClocks);
+              Desk desk =
+                  new Desk(Clock.systemUTC(), new WindowThread(), handClocks)
+                      .withoutLookingThrough();
               Scene scene = new Scene(new MainWindow(desk), 1280, 800);
               scene.getStylesheets().add(Look.styleSheet());
               Stage stage = new Stage();

@@ -133,7 +133,7 @@ public class PowerTest extends InDemoWindow {
                 .getText()
                 .equals("Crepe pan fan: yes"));
     window.replace("ask-amps", "many");
-    window.untilShown("Running amps: “many” is no number above 0.");
+    window.untilShown("Running amps: “many” is no number from 0.01 to 100\u2009000.");
     window.replace("ask-amps", "30");
     window.until(
         () ->

@@ -46,10 +46,11 @@ public final class DemoFile {
   private static Path madeOnce(Path file) throws IOException {
     Path folder = Files.createDirectories(file.getParent());
     try (FileChannel channel =
-            FileChannel.open(
-                folder.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-        FileLock lock = channel.lock()) {
-      if (!Files.exists(file)) {
+        FileChannel.open(
+            folder.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+      // Let go with the channel.
+      FileLock lock = channel.lock();
+      if (lock.isValid() && !Files.exists(file)) {
         try (Stream<Path> old = Files.list(folder)) {
           for (Path one : List.copyOf(old.toList())) {
             if (!one.endsWith("lock")) {

@@ -8,6 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.typed.TypedFigure;
 
 /**
  * Something a unit has to have, as a tester writes it, with what the program can look for.
@@ -91,8 +92,9 @@ public record MustHave(String words, Wish wish) {
     }
     Matcher figure = FIGURE.matcher(text);
     boolean has = figure.find();
-    double value = has ? Double.parseDouble(figure.group(1).replace(',', '.')) : Double.NaN;
     String unit = has ? figure.group(2) : "";
+    double value = has ? number(figure.group(1), unit) : Double.NaN;
+    has &= !Double.isNaN(value);
     if (text.contains("usb")) {
       return unit.equals("w") ? new UsbBothWays(value) : new ByHand();
     }
@@ -112,6 +114,15 @@ public record MustHave(String words, Wish wish) {
       return Quality.OUTPUTS_STAY;
     }
     return has ? limit(text, value, unit).<Wish>map(l -> l).orElse(new ByHand()) : new ByHand();
+  }
+
+  /** NaN for what may be two numbers: then a person answers. */
+  private static double number(String text, String unit) {
+    try {
+      return TypedFigure.read("", text, unit, 0, 1e9).orElse(Double.NaN);
+    } catch (IllegalArgumentException either) {
+      return Double.NaN;
+    }
   }
 
   private static Optional<Limit> limit(String text, double value, String unit) {

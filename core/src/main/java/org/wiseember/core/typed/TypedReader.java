@@ -368,10 +368,14 @@ public final class TypedReader {
       return TypedAnswer.unreadable(
           "“" + text + "” does not fit here. Write it as " + example + ".");
     }
-    double value = number.get().value() * factor;
+    TypedNumber typed = number.get();
+    if (factor == 1 && TypedFigure.whole(unit) && !Double.isNaN(typed.groupedInstead())) {
+      typed = typed.grouped();
+    }
+    double value = typed.value() * factor;
     String words = Figures.plain(value, kind.unit());
     return new TypedAnswer(
-        Optional.of(new TypedReading(kind, value, factor * number.get().resolution(), text, words)),
+        Optional.of(new TypedReading(kind, value, factor * typed.resolution(), text, words)),
         "Read as " + words + ".",
         List.of());
   }

@@ -3,6 +3,7 @@ package org.wiseember.desktop.bench;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.wiseember.core.typed.TypedNumber;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /** A meter's class as one types it off the data sheet: {@code 0.5 % + 2 digits}. */
@@ -25,9 +26,11 @@ final class ClassText {
       return Optional.empty();
     }
     double percent =
-        m.group("percent") == null ? 0 : Double.parseDouble(m.group("percent").replace(',', '.'));
+        m.group("percent") == null
+            ? 0
+            : TypedNumber.of(m.group("percent")).map(TypedNumber::value).orElse(Double.NaN);
     int digits = m.group("digits") == null ? 0 : Integer.parseInt(m.group("digits"));
-    return percent > 100
+    return !(percent <= 100)
         ? Optional.empty()
         : Optional.of(MeterClass.ofReading(percent, digits, resolution));
   }

@@ -2,6 +2,7 @@ package org.wiseember.desktop.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import javafx.collections.FXCollections;
 import javafx.scene.Node;
@@ -18,6 +19,7 @@ import javafx.util.StringConverter;
 import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.typed.TypedFigure;
 import org.wiseember.core.uncertainty.Correction;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.desktop.look.Words;
@@ -131,9 +133,9 @@ final class InstrumentForm extends VBox {
 
   private void changeEvery(InstrumentDescription d, String text) {
     try {
-      double seconds = number(text);
+      double seconds = TypedFigure.read("Read every", text, "s", 0, 86_400).orElseThrow();
       changeSafely(() -> d.every(seconds));
-    } catch (NumberFormatException e) {
+    } catch (IllegalArgumentException | NoSuchElementException e) {
       desk.say("How often it is read is a number of seconds, such as 1.");
     }
   }
@@ -236,7 +238,7 @@ final class InstrumentForm extends VBox {
     try {
       double from = number(shown);
       double to = number(better);
-      double percent = number(good);
+      double percent = TypedFigure.read("± % of the better one", good, "%", 0, 100).orElseThrow();
       if (from == 0) {
         throw new IllegalArgumentException("a check at 0 says nothing");
       }
@@ -251,7 +253,7 @@ final class InstrumentForm extends VBox {
               + " is corrected by "
               + Figures.fixed(100 * (correction.gain() - 1), 2)
               + " %. Readings are kept as the meter shows them.");
-    } catch (NumberFormatException e) {
+    } catch (NoSuchElementException e) {
       desk.say("The check needs three numbers: what each meter shows, and ± % of the better one.");
     } catch (IllegalArgumentException e) {
       desk.say("No correction is made: " + e.getMessage() + ".");
@@ -259,7 +261,9 @@ final class InstrumentForm extends VBox {
   }
 
   private static double number(String text) {
-    return Double.parseDouble(text.strip().replace(',', '.'));
+    return TypedFigure.read(
+            "The check", text, "", Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY)
+        .orElseThrow();
   }
 
   private void replace(

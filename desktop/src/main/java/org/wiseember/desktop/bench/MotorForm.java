@@ -24,6 +24,8 @@ import org.wiseember.desktop.look.Words;
  */
 public final class MotorForm extends VBox {
   private static final int LONGEST_NAME = 60;
+  private static final double LEAST = 0.01;
+  private static final double MOST = 100_000;
 
   private final ObjectProperty<Nameplate> plate;
   private final ObjectProperty<Nameplate.Kind> kind;
@@ -124,19 +126,6 @@ public final class MotorForm extends VBox {
   }
 
   private static OptionalDouble number(TextField field) {
-    String text = field.getText().strip().replace(',', '.');
-    if (text.isEmpty()) {
-      return OptionalDouble.empty();
-    }
-    try {
-      double value = Double.parseDouble(text);
-      if (value > 0 && value < 100_000) {
-        return OptionalDouble.of(value);
-      }
-    } catch (NumberFormatException e) {
-      // Said below, with the field's name.
-    }
-    throw new IllegalArgumentException(
-        field.getAccessibleText() + ": “" + text + "” is no number above 0.");
+    return Field.number(field, LEAST, MOST);
   }
 }

@@ -26,11 +26,6 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.solar.tried.TriedSetup;
 import org.wiseember.core.start.Nameplate;
-import org.wiseember.core.typed.Expected;
-import org.wiseember.core.typed.TypedKind;
-import org.wiseember.core.typed.TypedNumber;
-import org.wiseember.core.typed.TypedReader;
-import org.wiseember.core.typed.TypedReading;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
@@ -49,6 +44,8 @@ import org.wiseember.trial.test.usb.UsbUse;
 public final class TestForms {
   /** Where testers put a sound meter, m. */
   private static final double[] METRES = {0.3, 0.5, 1, 2};
+
+  private static final double MOST_WATTS = 100_000;
 
   /** A fortnight. */
   private static final double LONGEST_SOAK_HOURS = 336;
@@ -100,7 +97,7 @@ public final class TestForms {
     own.setPromptText("598 W");
     own.setAccessibleText("My own load, watts");
     own.setPrefColumnCount(6);
-    Runnable take = () -> taken.set(new DrainLoad(way.get(), watts(own.getText())));
+    Runnable take = () -> taken.set(new DrainLoad(way.get(), number(own, MOST_WATTS)));
     way.addListener((o, was, is) -> take.run());
     own.textProperty().addListener((o, was, is) -> take.run());
     own.visibleProperty().bind(way.isEqualTo(DrainLoad.Way.OWN));
@@ -161,9 +158,9 @@ public final class TestForms {
     TextField hours = field("soak-hours", "For how many hours", Figures.plain(taken.get().hours()));
     Runnable take =
         () -> {
-          double w = number(watts.getText());
-          double h = number(hours.getText());
-          if (w > 0 && h > 0 && h <= LONGEST_SOAK_HOURS) {
+          double w = number(watts, MOST_WATTS);
+          double h = number(hours, LONGEST_SOAK_HOURS);
+          if (w > 0 && h > 0) {
             taken.set(new SoakLoad(output.get(), w, h));
           }
         };
@@ -183,17 +180,13 @@ public final class TestForms {
     return field;
   }
 
-  /** As typed in any notation; NaN for none. */
-  private static double number(String text) {
-    return TypedNumber.of(text).map(TypedNumber::value).orElse(Double.NaN);
-  }
-
-  /** W as typed in any notation; NaN for none. */
-  private static double watts(String text) {
-    return TypedReader.read(TypedKind.POWER, text, Expected.nothing())
-        .reading()
-        .map(TypedReading::value)
-        .orElse(Double.NaN);
+  /** As typed in any notation; NaN for none, and for what may be two. */
+  private static double number(TextField field, double most) {
+    try {
+      return Field.number(field, 0, most).orElse(Double.NaN);
+    } catch (IllegalArgumentException notYet) {
+      return Double.NaN;
+    }
   }
 
   private static Node motor(Desk desk) {

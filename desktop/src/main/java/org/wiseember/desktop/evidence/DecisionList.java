@@ -2,6 +2,7 @@ package org.wiseember.desktop.evidence;
 
 import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
+import java.util.regex.Pattern;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -11,12 +12,16 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Treatment;
+import org.wiseember.core.typed.TypedFigure;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.test.TestRun;
 
 /** What was decided about a run, each with a way back, and the corrections a drain may need. */
 final class DecisionList extends VBox {
+  private static final Pattern OHMS = Pattern.compile("(?i)\\s*(ohms?|Ω)$");
+  private static final double MOST = 1_000_000;
+
   private final Desk desk;
   private TestRun run;
 
@@ -106,14 +111,18 @@ final class DecisionList extends VBox {
   }
 
   private void take(String name, String typed, DoubleFunction<Treatment> with) {
-    String clean = typed.strip().replace(',', '.').replaceAll("(?i)\\s*(w|ohms?|Ω)$", "");
+    String clean = OHMS.matcher(typed.strip()).replaceFirst("");
+    double value;
     try {
-      double value = clean.isEmpty() ? 0 : Double.parseDouble(clean);
+      value = TypedFigure.read(name, clean, name.endsWith("W") ? "W" : "", 0, MOST).orElse(0);
+    } catch (IllegalArgumentException e) {
+      desk.say(e.getMessage());
+      return;
+    }
+    try {
       desk.decisions()
           .decide(
               run, with.apply(value), name + (value > 0 ? ": " + Figures.plain(value) : ": none"));
-    } catch (NumberFormatException e) {
-      desk.say("“" + typed.strip() + "” is no number. Type one as 1.5.");
     } catch (IllegalArgumentException e) {
       desk.say(Character.toUpperCase(e.getMessage().charAt(0)) + e.getMessage().substring(1) + ".");
     }

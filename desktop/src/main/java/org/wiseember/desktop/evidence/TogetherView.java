@@ -2,6 +2,7 @@ package org.wiseember.desktop.evidence;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -12,6 +13,7 @@ import org.wiseember.core.capacity.RateModel;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.typed.TypedFigure;
 import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.finding.FigureTable;
 import org.wiseember.desktop.look.ChartPane;
@@ -113,13 +115,12 @@ final class TogetherView extends VBox {
     }
     double watts;
     try {
-      watts = Double.parseDouble(load.getText().strip().replace(',', '.'));
-    } catch (NumberFormatException e) {
-      read.setText("Type the watts, as 300.");
+      watts = TypedFigure.read("Watts", load.getText(), "W", 1, 100_000).orElseThrow();
+    } catch (IllegalArgumentException e) {
+      read.setText(e.getMessage());
       return;
-    }
-    if (!(watts >= 1 && watts <= 100_000)) {
-      read.setText("Type watts between 1 and 100 000.");
+    } catch (NoSuchElementException nothing) {
+      read.setText("Type the watts, as 300.");
       return;
     }
     RateModel.ReadOff off = rate.get().at(watts);

@@ -14,6 +14,7 @@ import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.typed.TypedFigure;
 import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Row;
@@ -103,16 +104,20 @@ final class BillForm extends VBox {
     return Figures.plain(value).replace(String.valueOf(Figures.THIN_SPACE), "");
   }
 
-  /** {@code May 310 190 20 34}: words, then two figures or four. */
+  /**
+   * {@code May 310 190 20 34}: words, then two figures or four.
+   *
+   * @throws IllegalArgumentException with a sentence
+   */
   static Bills.Month month(String line) {
     List<String> words = Arrays.asList(line.strip().split("\\s+"));
     int first = words.size();
-    while (first > 0 && words.get(first - 1).matches("\\d+([.,]\\d+)?")) {
+    while (first > 0 && words.get(first - 1).matches("\\d[\\d.,']*")) {
       first--;
     }
     List<Double> figures =
         words.subList(first, words.size()).stream()
-            .map(w -> Double.valueOf(w.replace(',', '.')))
+            .map(w -> TypedFigure.read(line.strip(), w, "kWh", 0, 1e9).orElseThrow())
             .toList();
     String name = String.join(" ", words.subList(0, first));
     if (figures.size() == 3 || figures.size() == 5) {

@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.cost.Parts;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.typed.TypedFigure;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.LineUpWork;
@@ -91,20 +92,28 @@ final class UnitForm extends VBox {
             : "");
   }
 
-  /** {@code Cells 450-550}: the last word is the price where it is one. */
+  /**
+   * {@code Cells 450-550}: the last word is the price where it is one.
+   *
+   * @throws IllegalArgumentException with a sentence for a price that may be two
+   */
   static Parts.Part part(String line) {
     String text = line.strip();
     int space = text.lastIndexOf(' ');
-    String last = text.substring(space + 1).replace(',', '.');
-    if (space > 0 && last.matches("\\d+(\\.\\d+)?([-–]\\d+(\\.\\d+)?)?")) {
+    String last = text.substring(space + 1);
+    if (space > 0 && last.matches("\\d[\\d.,']*([-–]\\d[\\d.,']*)?")) {
       String[] ends = last.split("[-–]", -1);
-      double low = Double.parseDouble(ends[0]);
+      double low = price(ends[0]);
       return new Parts.Part(
           text.substring(0, space).strip(),
           low,
-          ends.length > 1 ? Math.max(low, Double.parseDouble(ends[1])) : low);
+          ends.length > 1 ? Math.max(low, price(ends[1])) : low);
     }
     return new Parts.Part(text, Double.NaN, Double.NaN);
+  }
+
+  private static double price(String typed) {
+    return TypedFigure.read("Price", typed, "", 0, MOST).orElseThrow();
   }
 
   private void keepAll() {
@@ -141,7 +150,13 @@ final class UnitForm extends VBox {
       return;
     }
     List<Parts.Part> list = new ArrayList<>();
-    parts.getText().lines().filter(l -> !l.isBlank()).limit(40).forEach(l -> list.add(part(l)));
+    try {
+      parts.getText().lines().filter(l -> !l.isBlank()).limit(40).forEach(l -> list.add(part(l)));
+    } catch (IllegalArgumentException e) {
+      trouble.setText(e.getMessage());
+      Words.shown(trouble, true);
+      return;
+    }
     if (!list.equals(work.notes().parts().getOrDefault(shown.id(), List.of()))) {
       work.note(work.notes().partsOf(shown.id(), list), "Parts changed");
     }

@@ -26,6 +26,7 @@ import org.wiseember.core.waveform.WaveformFinding;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Choices;
+import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.CaptureDraft;
@@ -197,11 +198,9 @@ public final class CapturePane extends StackPane {
       return OptionalDouble.of(1);
     }
     try {
-      double value = Double.parseDouble(ratio.getText().strip().replace(',', '.'));
-      return Math.abs(value) > 1e-6 && Math.abs(value) < 1e6
-          ? OptionalDouble.of(value)
-          : OptionalDouble.empty();
-    } catch (NumberFormatException e) {
+      double value = Field.number(ratio, -1e6, 1e6).orElse(0);
+      return Math.abs(value) > 1e-6 ? OptionalDouble.of(value) : OptionalDouble.empty();
+    } catch (IllegalArgumentException e) {
       return OptionalDouble.empty();
     }
   }

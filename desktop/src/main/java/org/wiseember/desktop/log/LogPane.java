@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
@@ -20,7 +21,9 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.LoadLadder;
+import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.typed.TypedFigure;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Focus;
@@ -309,20 +312,16 @@ public final class LogPane extends StackPane {
   }
 
   private void readIn() {
-    Optional<Double> percent = Optional.empty();
-    String text = accuracy.getText().replace("±", "").replace("%", "").replace(',', '.').strip();
-    if (!text.isEmpty()) {
-      try {
-        percent = Optional.of(Double.parseDouble(text));
-      } catch (NumberFormatException e) {
-        desk.say("The accuracy is a percentage, such as 1. Leave it empty when nobody knows.");
-        return;
-      }
-      if (!(percent.get() >= 0 && percent.get() <= 100)) {
-        desk.say("The accuracy is between 0 and 100 %.");
-        return;
-      }
+    OptionalDouble typedPercent;
+    try {
+      typedPercent =
+          TypedFigure.read(
+              "Accuracy", accuracy.getText().replace("±", ""), Unit.PERCENT.symbol(), 0, 100);
+    } catch (IllegalArgumentException e) {
+      desk.say(e.getMessage() + " Leave it empty when nobody knows.");
+      return;
     }
+    Optional<Double> percent = typedPercent.stream().boxed().findFirst();
     String typed = title.getText().strip();
     if (kind.get().equals(Watches.KIND)) {
       // It is named after what was watched: "Watch of the office fridge" is the office fridge.

@@ -1,6 +1,10 @@
 package org.wiseember.desktop.look;
 
+import java.util.Locale;
+import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
@@ -8,10 +12,17 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
-import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.typed.TypedFigure;
 
 /** Small fields with their name beside them, and the numbers typed into them. */
 public final class Field {
+  private static final Pattern SYMBOL =
+      Pattern.compile(", ([A-Za-z%°Ω]{1,3})(?: .*)?$|^([VAW])(?= )");
+
+  private static final Map<String, String> NOUNS =
+      Map.of(
+          "volts", "V", "amps", "A", "watts", "W", "hours", "h", "hertz", "Hz", "horsepower", "hp");
+
   private Field() {}
 
   /**
@@ -87,37 +98,28 @@ public final class Field {
   }
 
   /**
-   * The number typed.
+   * The number typed, in any notation and with or without the field's unit.
    *
    * @return empty for an empty field
-   * @throws IllegalArgumentException with a sentence for the tester where it is none in the range
+   * @throws IllegalArgumentException with a sentence for the tester where it is none in the range,
+   *     or may be two
    */
   public static OptionalDouble number(TextField field, double least, double most) {
-    String text =
-        field.getText().strip().replace(',', '.').replace('\u2212', '-').replace("\u2009", "");
-    if (text.isEmpty()) {
-      return OptionalDouble.empty();
-    }
-    try {
-      double value = Double.parseDouble(text);
-      if (value >= least && value <= most) {
-        return OptionalDouble.of(value);
-      }
-    } catch (NumberFormatException e) {
-      // Said below, with the field's name.
-    }
-    throw new IllegalArgumentException(
-        field.getAccessibleText()
-            + ": “"
-            + text
-            + "” is no number from "
-            + plain(least)
-            + " to "
-            + plain(most)
-            + ".");
+    String name = field.getAccessibleText();
+    return TypedFigure.read(name, field.getText(), symbol(name), least, most);
   }
 
-  private static String plain(double value) {
-    return Figures.plain(value);
+  /** The unit a field is named with: {@code looked at, W}, {@code Running amps}, {@code V open}. */
+  static String symbol(String name) {
+    Matcher m = SYMBOL.matcher(name);
+    if (m.find()) {
+      return m.group(m.group(1) != null ? 1 : 2);
+    }
+    String words = name.toLowerCase(Locale.ROOT);
+    return NOUNS.entrySet().stream()
+        .filter(e -> words.contains(e.getKey()))
+        .map(Map.Entry::getValue)
+        .findFirst()
+        .orElse("");
   }
 }

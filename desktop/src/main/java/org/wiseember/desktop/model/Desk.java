@@ -107,6 +107,7 @@ public final class Desk {
   private volatile Workbook workbook;
   private volatile boolean opening;
   private LocalDate backedUp;
+  private boolean looksThrough = true;
 
   /**
    * A desk with nothing on it.
@@ -138,6 +139,15 @@ public final class Desk {
     this.drawer = new Drawer(this);
     guardBand.addListener((o, was, is) -> judgeAgain(is));
     chosen.addListener((o, was, is) -> chosenUnit.set(is == null ? null : is.unit().id()));
+  }
+
+  /**
+   * From now on workbooks are opened without every reading being looked through behind the scenes:
+   * for who opens one after the other and looks at each for a moment.
+   */
+  public Desk withoutLookingThrough() {
+    looksThrough = false;
+    return this;
   }
 
   /** Every unit with how it stands, in the order of the shelf. */
@@ -482,7 +492,9 @@ public final class Desk {
           }
           workOutTheRest();
           drawer.refresh();
-          lookThrough(opened.workbook());
+          if (looksThrough) {
+            lookThrough(opened.workbook());
+          }
         });
   }
 

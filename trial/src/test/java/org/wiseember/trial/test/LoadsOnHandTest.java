@@ -19,8 +19,11 @@ public class LoadsOnHandTest {
       {"60 W, 1 000 W", List.of(60.0, 1000.0)},
       {"60 watts,12.5w", List.of(60.0, 12.5)},
       {" 40 , , 60 ", List.of(40.0, 60.0)},
-      {"0, -5, 40", List.of(40.0)},
-      {"30000, 40", List.of(40.0)},
+      {"0, 40", List.of(40.0)},
+      {"60,100,200,500,1000", List.of(60.0, 100.0, 200.0, 500.0, 1000.0)},
+      {"60; 1,500 W; 2.2 kW", List.of(60.0, 1500.0, 2200.0)},
+      {"0, -5, 40", List.of()},
+      {"30000, 40", List.of()},
       {"a lamp", List.of()},
       {"", List.of()},
     };
@@ -30,6 +33,18 @@ public class LoadsOnHandTest {
   public void areRead(String text, List<Double> watts) {
     assertEquals(LoadsOnHand.watts(text), watts);
     assertEquals(LoadsOnHand.wrong(text).isPresent(), watts.isEmpty());
+  }
+
+  /** One load of 1 500 W, or two? Nobody guesses. */
+  @Test
+  public void whatMayBeOneOrSeveralIsAsked() {
+    for (String text : List.of("1,500", "1500,5", "200, 1,500", "1 500 W")) {
+      assertTrue(
+          LoadsOnHand.wrong(text).orElseThrow().contains("may be one load or several"), text);
+    }
+    assertEquals(
+        LoadsOnHand.wrong("30000, 40").orElseThrow(),
+        "Loads on hand: “30000” is no number from 0 to 20\u2009000.");
   }
 
   @Test

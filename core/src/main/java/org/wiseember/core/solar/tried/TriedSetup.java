@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.wiseember.core.typed.TypedNumber;
 
 /**
  * One arrangement as the tester wrote it down, and what could be understood of it.
@@ -127,7 +128,7 @@ public record TriedSetup(
   }
 
   private static double decimal(String words) {
-    return Double.parseDouble(words.replace(',', '.'));
+    return TypedNumber.of(words).map(TypedNumber::value).orElse(Double.NaN);
   }
 
   /** Whether two differ in nothing but what they are asked to differ in. */
