@@ -63,7 +63,8 @@ public final class LoadsOnHand {
         one(load).ifPresent(watts::add);
         continue;
       }
-      List<Double> several = several(load);
+      // Beside semicolons a comma belongs to a number.
+      List<Double> several = all.indexOf(';') < 0 ? several(load) : List.of();
       boolean alsoOne = isOne(load);
       if (alsoOne && !several.isEmpty()) {
         throw new IllegalArgumentException(
