@@ -29,7 +29,8 @@ public final class Scratch implements AutoCloseable {
     return make(Path.of(System.getProperty("java.io.tmpdir")));
   }
 
-  static Scratch make(Path place) throws IOException {
+  /** Makes one in a folder. */
+  public static Scratch make(Path place) throws IOException {
     sweep(place);
     return new Scratch(
         Files.createTempDirectory(place, PREFIX + ProcessHandle.current().pid() + "-"));
