@@ -35,8 +35,7 @@ public class NativeLibraryTest {
     Path other = folder();
     String said =
         expectThrows(
-                WorkbookException.class,
-                () -> NativeLibrary.in(List.of(one, other), p -> false))
+                WorkbookException.class, () -> NativeLibrary.in(List.of(one, other), p -> false))
             .getMessage();
     assertEquals(
         said,
