@@ -48,10 +48,6 @@ public class DeskTest {
         });
   }
 
-  private String said() {
-    return OpenWindow.onFx(() -> window.desk().said().get());
-  }
-
   /** Long after: the window was closed in between, so there is nothing left to undo. */
   @Test
   public void whatWasTakenOffComesBackOutOfTheDrawer() throws Exception {

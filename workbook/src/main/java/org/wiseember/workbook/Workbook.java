@@ -14,6 +14,7 @@ import org.wiseember.workbook.disk.Scratch;
 import org.wiseember.workbook.disk.WholeFile;
 import org.wiseember.workbook.plan.CampaignNotes;
 import org.wiseember.workbook.plan.CampaignNotesJson;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /**
  * An open workbook. One program writes it; a second opening reads only and says who writes. Safe
@@ -344,7 +345,11 @@ public final class Workbook implements AutoCloseable {
 
   /** What was noted for the plan; the usual where nothing was. */
   public CampaignNotes campaignNotes() {
-    return CampaignNotesJson.read(about("campaign"));
+    try {
+      return CampaignNotesJson.read(about("campaign"));
+    } catch (JsonUnreadable damaged) {
+      throw new WorkbookException(damaged.getMessage(), damaged);
+    }
   }
 
   public void campaignNotes(CampaignNotes notes) {

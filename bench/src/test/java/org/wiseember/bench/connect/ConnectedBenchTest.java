@@ -90,11 +90,17 @@ public class ConnectedBenchTest {
         loaded = bench.advance(1);
       }
       assertEquals(loaded.value(Channel.AC_POWER), 600, 30);
-      double before = loaded.seconds();
-      double step = bench.advance(1).seconds() - before;
-      // A busy machine may leave ticks out; what comes is on the grid.
-      assertTrue(step > 0.5, step + " s");
-      assertEquals(step, Math.rint(step), 1e-6);
+      // What is read in time is on the grid; on a busy machine an answer may come later, with the
+      // moment it came at, and ticks may be left out.
+      double last = loaded.seconds();
+      boolean onGrid = false;
+      for (int i = 0; i < 50 && !onGrid; i++) {
+        Frame next = bench.advance(1);
+        assertTrue(next.seconds() > last, next.seconds() + " s after " + last + " s");
+        last = next.seconds();
+        onGrid = Math.abs(last - Math.rint(last)) < 1e-6;
+      }
+      assertTrue(onGrid, "no frame is on the grid: " + last);
     }
   }
 

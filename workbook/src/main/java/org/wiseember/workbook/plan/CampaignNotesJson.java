@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
-import org.wiseember.workbook.WorkbookException;
+import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** Notes of a campaign as JSON; see docs/formats.md. */
 public final class CampaignNotesJson {
@@ -84,17 +84,19 @@ public final class CampaignNotesJson {
   /**
    * Reads what was kept.
    *
-   * @throws WorkbookException where it makes no sense
+   * @throws JsonUnreadable where it makes no sense
    */
-  public static CampaignNotes read(String json) {
+  public static CampaignNotes read(String json) throws JsonUnreadable {
     if (json.isBlank()) {
       return CampaignNotes.USUAL;
     }
     try {
       return read(JSON.readTree(json));
     } catch (JsonProcessingException | DateTimeException | IllegalArgumentException damaged) {
-      throw new WorkbookException(
-          "The notes of the plan kept in the workbook cannot be read.", damaged);
+      JsonUnreadable said =
+          new JsonUnreadable("The notes of the plan kept in the workbook cannot be read.");
+      said.initCause(damaged);
+      throw said;
     }
   }
 
