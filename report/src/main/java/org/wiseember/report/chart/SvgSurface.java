@@ -2,20 +2,18 @@ package org.wiseember.report.chart;
 
 import java.awt.Dimension;
 import java.awt.Graphics2D;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.function.Consumer;
 import java.util.zip.CRC32;
 import org.apache.batik.anim.dom.SVGDOMImplementation;
-import org.apache.batik.dom.util.DOMUtilities;
 import org.apache.batik.svggen.SVGGeneratorContext;
 import org.apache.batik.svggen.SVGGraphics2D;
 import org.apache.batik.svggen.SVGIDGenerator;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
+import org.w3c.dom.NamedNodeMap;
 import org.w3c.dom.NodeList;
+import org.w3c.dom.Text;
 
 /** What is drawn, as an SVG element that says the same each time it is drawn. */
 public final class SvgSurface {
@@ -53,12 +51,8 @@ public final class SvgSurface {
     Element root = surface.getRoot();
     root.setAttributeNS(null, "viewBox", "0 0 " + width + " " + height);
     foldOpacity(root, 1, 1, 1);
-    StringWriter out = new StringWriter();
-    try {
-      DOMUtilities.writeNode(root, out);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    StringBuilder out = new StringBuilder();
+    write(root, out);
     String element = out.toString();
     CRC32 name = new CRC32();
     name.update(element.getBytes(StandardCharsets.UTF_8));
@@ -91,5 +85,42 @@ public final class SvgSurface {
   private static double number(Element element, String name, double otherwise) {
     String written = element.getAttributeNS(null, name);
     return written.isEmpty() ? otherwise : Double.parseDouble(written);
+  }
+
+  /**
+   * Written here and not by the library, which refuses signs no page can hold: the page leaves them
+   * out and says so.
+   */
+  private static void write(Element element, StringBuilder out) {
+    out.append('<').append(element.getTagName());
+    NamedNodeMap attributes = element.getAttributes();
+    for (int i = 0; i < attributes.getLength(); i++) {
+      out.append(' ').append(attributes.item(i).getNodeName()).append("=\"");
+      escaped(attributes.item(i).getNodeValue(), out);
+      out.append('"');
+    }
+    out.append('>');
+    NodeList inner = element.getChildNodes();
+    for (int i = 0; i < inner.getLength(); i++) {
+      if (inner.item(i) instanceof Element next) {
+        write(next, out);
+      } else if (inner.item(i) instanceof Text text) {
+        escaped(text.getData(), out);
+      }
+    }
+    out.append("</").append(element.getTagName()).append('>');
+  }
+
+  private static void escaped(String words, StringBuilder out) {
+    for (int i = 0; i < words.length(); i++) {
+      char c = words.charAt(i);
+      switch (c) {
+        case '&' -> out.append("&amp;");
+        case '<' -> out.append("&lt;");
+        case '>' -> out.append("&gt;");
+        case '"' -> out.append("&quot;");
+        default -> out.append(c);
+      }
+    }
   }
 }
