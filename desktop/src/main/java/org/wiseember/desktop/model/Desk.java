@@ -224,7 +224,10 @@ public final class Desk {
 
   /** What is not known yet of the units on the shelf is worked out one by one. */
   private void workOutTheRest() {
-    workOut(shelf.stream().filter(p -> p.summary().isEmpty()).map(p -> p.unit().id()).iterator());
+    // Of those that are there now: units come and go while it is done.
+    List<Long> open =
+        shelf.stream().filter(p -> p.summary().isEmpty()).map(p -> p.unit().id()).toList();
+    workOut(open.iterator());
   }
 
   /** One that cannot be worked out does not keep the others from it. */
