@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
 import org.slf4j.Logger;
@@ -56,7 +57,7 @@ public final class Runner {
   private final Thinner display = new Thinner();
   private final List<Notice> notices = new ArrayList<>();
   private volatile Pace pace;
-  private volatile List<Pressed> replay;
+  private final AtomicReference<List<Pressed>> replay = new AtomicReference<>();
   private volatile String stopWanted;
   private volatile String finishWanted;
   private volatile boolean confirmed;
@@ -190,7 +191,7 @@ public final class Runner {
 
   /** Goes through everything once more that was pressed, after some of it was corrected. */
   public void replay(List<Pressed> all) {
-    replay = List.copyOf(all);
+    replay.set(List.copyOf(all));
     bench.hurry();
   }
 
@@ -372,12 +373,11 @@ public final class Runner {
 
   /** Whether there were any. */
   private boolean takePresses() {
-    List<Pressed> corrected = replay;
+    List<Pressed> corrected = replay.getAndSet(null);
     boolean any = !presses.isEmpty() || corrected != null;
     if (corrected != null && procedure instanceof ByHand byHand) {
       byHand.replay(corrected);
     }
-    replay = null;
     for (Pressed next = presses.poll(); next != null; next = presses.poll()) {
       // One that was kept before it was taken is among those gone through once more.
       if (corrected == null || !corrected.contains(next)) {

@@ -2,9 +2,11 @@ package org.wiseember.desktop.model;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.wiseember.bench.procedure.Procedure;
@@ -37,6 +39,7 @@ public final class LiveRun {
   private final ReadOnlyObjectWrapper<List<Notebook.Written>> notebook =
       new ReadOnlyObjectWrapper<>(List.of());
   private final Consumer<RunView> whenOver;
+  private final List<Pressed> unkept = new ArrayList<>();
   private RecordedRun run;
   private Instant startedAt;
 
@@ -66,6 +69,7 @@ public final class LiveRun {
     typed.clear();
     typed.addAll(all.typed());
     notebook.set(all.written());
+    notebook.get().forEach(w -> w.line().pressed().ifPresent(unkept::remove));
   }
 
   /** When it began, by the wall clock. */
@@ -78,9 +82,18 @@ public final class LiveRun {
     return notebook.getReadOnlyProperty();
   }
 
-  /** What was pressed, in order of time. */
+  /** What was pressed, in order of time, with what is still on its way into the notebook. */
   public List<Pressed> pressed() {
-    return notebook.get().stream().flatMap(w -> w.line().pressed().stream()).toList();
+    return Stream.concat(
+            notebook.get().stream().flatMap(w -> w.line().pressed().stream()), unkept.stream())
+        .sorted(Comparator.comparingDouble(Pressed::seconds))
+        .toList();
+  }
+
+  /** Hands the test a press that its notebook does not have yet. */
+  void press(Pressed pressed) {
+    unkept.add(pressed);
+    run.runner().press(pressed);
   }
 
   /** What is known so far in a test by hand. */

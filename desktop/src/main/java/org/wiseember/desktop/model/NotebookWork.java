@@ -70,7 +70,7 @@ public final class NotebookWork {
               }
               double subject = now(run).map(Now::subject).orElse(Double.NaN);
               Pressed pressed = Pressed.key(press, subject, seconds());
-              run.run().runner().press(pressed);
+              run.press(pressed);
               keep(
                   run,
                   NotebookLine.of(pressed, words(press, now(run)), ""),

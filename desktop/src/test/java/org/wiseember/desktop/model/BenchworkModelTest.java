@@ -169,7 +169,7 @@ public class BenchworkModelTest extends OnDesk {
   public void loadsOnHandAreKeptAndCorrected() {
     String before = bench().loadsOnHand().get();
     bench().keepLoads("a lamp");
-    untilSaid("Type the watts of your loads");
+    untilSaid("“a lamp” is no number");
     assertEquals(bench().loadsOnHand().get(), before);
     bench().keepLoads("40, 100, 500");
     settle();
