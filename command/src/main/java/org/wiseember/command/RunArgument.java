@@ -3,25 +3,19 @@ package org.wiseember.command;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.wiseember.bench.procedure.Watching;
-import org.wiseember.core.charge.ChargeSource;
-import org.wiseember.core.port.UsbTester;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.StartCharge;
-import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.test.charge.ChargeSetting;
-import org.wiseember.trial.test.heat.HeatSettings;
-import org.wiseember.trial.test.usb.UsbSettings;
+import org.wiseember.trial.kind.RunOption;
+import org.wiseember.trial.kind.StartCharge;
+import org.wiseember.trial.kind.TestType;
 import picocli.CommandLine.ParameterException;
 
 /**
@@ -38,7 +32,6 @@ record RunArgument(
     OptionalDouble load,
     Map<String, String> particulars) {
   private static final double MOST_LOAD = 1e6;
-  private static final double MOST_METRES = 100;
   private static final double FULL = 100;
 
   /** What scripts call a test where the workbook calls it otherwise. */
@@ -108,16 +101,33 @@ record RunArgument(
                 run.accuracy,
                 OptionalDouble.of(number(key, value, 0, MOST_LOAD)),
                 run.particulars);
-        case "distance" -> run.with(HeatSettings.at(number(key, value, 0.01, MOST_METRES)));
         case "from" -> run.with(StartCharge.told(charge(value)));
-        case "source" -> run.with(ChargeSetting.fed(sources(value)));
-        case "tester" -> run.with(UsbSettings.with(tester(value)));
-        default ->
-            throw refused.apply(
-                "--run: “"
-                    + shown(key)
-                    + "” is no key. Keys: accuracy, source, load, distance, tester, from.");
+        default -> run.with(told(key, value));
       };
+    }
+
+    private Map<String, String> told(String key, String value) {
+      RunOption option =
+          options()
+              .filter(o -> o.name().equals(key))
+              .findFirst()
+              .orElseThrow(
+                  () ->
+                      refused.apply(
+                          "--run: “"
+                              + shown(key)
+                              + "” is no key. Keys: accuracy, load, from, "
+                              + options().map(RunOption::name).collect(Collectors.joining(", "))
+                              + "."));
+      return option.read().apply(value).orElseThrow(() -> refusedValue(key, option.takes(), value));
+    }
+
+    private static Stream<RunOption> options() {
+      return AllTests.list().stream().flatMap(t -> t.declaration().options().stream());
+    }
+
+    private ParameterException refusedValue(String key, String takes, String value) {
+      return refused.apply("--run: " + key + " takes " + takes + ", not “" + shown(value) + "”.");
     }
 
     private double number(String key, String value, double least, double most) {
@@ -129,7 +139,7 @@ record RunArgument(
       } catch (NumberFormatException notOne) {
         // Told below.
       }
-      throw refused.apply("--run: " + key + " takes a number, not “" + shown(value) + "”.");
+      throw refusedValue(key, "a number", value);
     }
 
     private double charge(String value) {
@@ -137,30 +147,6 @@ record RunArgument(
         case "full" -> FULL;
         case "empty" -> 0;
         default -> number("from", value.replaceFirst("\\s*%$", ""), 0, FULL);
-      };
-    }
-
-    private Set<ChargeSource> sources(String value) {
-      Set<ChargeSource> sources = EnumSet.noneOf(ChargeSource.class);
-      for (String name : value.split("\\+", -1)) {
-        sources.add(
-            ChargeSource.byName(name.toUpperCase(Locale.ROOT).replace('-', '_'))
-                .orElseThrow(
-                    () ->
-                        refused.apply(
-                            "--run: source takes wall, car, solar, battery, usb-c, several with +,"
-                                + " not “"
-                                + shown(value)
-                                + "”.")));
-      }
-      return sources;
-    }
-
-    private UsbTester tester(String value) {
-      return switch (value) {
-        case "5v" -> UsbTester.FIVE_VOLT;
-        case "pd" -> UsbTester.PD_100;
-        default -> throw refused.apply("--run: tester takes 5v or pd, not “" + shown(value) + "”.");
       };
     }
 

@@ -12,8 +12,9 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.label.Label;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.record.GivenRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.workbook.CaptureFiles;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.log.Log;
@@ -55,7 +56,7 @@ final class RunFiles {
     String name = run.file().getFileName().toString().toLowerCase(Locale.ROOT);
     if (name.endsWith(".zip")) {
       runs.add(settled(GivenRun.packed(run.type(), RunPackage.read(run.file())), run));
-    } else if (!run.type().inCaptures()) {
+    } else if (!run.type().is(Trait.IN_CAPTURES)) {
       Log log = LogCsv.read(run.file());
       warnings.addAll(log.warnings());
       runs.add(settled(GivenRun.log(run.type(), label, log.trace()), run));

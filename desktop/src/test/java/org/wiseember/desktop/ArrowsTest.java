@@ -1,5 +1,8 @@
 package org.wiseember.desktop;
 
+import static com.tngtech.archunit.base.DescribedPredicate.alwaysTrue;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideOutsideOfPackage;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
@@ -10,6 +13,9 @@ import org.testng.annotations.Test;
 
 /** The arrows between modules and what the core may touch. */
 public class ArrowsTest {
+  /** What runs found, as others build on it. */
+  private static final String FOUND = "org.wiseember.trial.kind.found..";
+
   private JavaClasses classes;
 
   @BeforeClass
@@ -136,17 +142,32 @@ public class ArrowsTest {
         .check(classes);
   }
 
+  /** Whoever wants what a test found asks for what was found, and the registry alone knows all. */
+  @Test
+  public void nobodyOutsideKnowsATest() {
+    noClasses()
+        .that()
+        .resideOutsideOfPackage("org.wiseember.trial.kind..")
+        .and()
+        .doNotHaveSimpleName("AllTests")
+        .should()
+        .dependOnClassesThat(
+            resideInAPackage("org.wiseember.trial.kind.*..").and(resideOutsideOfPackage(FOUND)))
+        .check(classes);
+  }
+
   /** A test knows the pages it makes and what all tests share, and no other test. */
   @Test
   public void aTestKnowsNoOtherTest() {
     slices()
-        .matching("org.wiseember.trial.test.(*)..")
+        .matching("org.wiseember.trial.kind.(*)..")
         .should()
         .notDependOnEachOther()
+        .ignoreDependency(alwaysTrue(), resideInAPackage(FOUND))
         .check(classes);
     noClasses()
         .that()
-        .resideInAPackage("org.wiseember.trial.test..")
+        .resideInAPackage("org.wiseember.trial.kind..")
         .should()
         .dependOnClassesThat()
         .resideInAnyPackage(

@@ -10,15 +10,15 @@ import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.kind.found.Drained;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
 
 /** Whole jobs at the bench, in a real window: by hand, with faults, with files, cut short. */
 public class BenchworkTest extends InDemoWindow {
-  private DrainRun newest(int unit) {
-    List<DrainRun> drains = window.found(unit).drains();
+  private Drained newest(int unit) {
+    List<Drained> drains = window.found(unit).drains();
     return drains.get(drains.size() - 1);
   }
 

@@ -22,10 +22,10 @@ import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.model.StageName;
+import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.plan.Tide;
 import org.wiseember.trial.plan.TideDrawings;
 import org.wiseember.trial.plan.TideStep;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.workbook.plan.CampaignNotes;
 
 /** From a fresh label to a plan that moves on by itself. */

@@ -20,7 +20,7 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.DemoFile;
-import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.kind.TestType;
 
 /** Edits, undo, finding things and bad files, in a real window. */
 public class DeskTest {
@@ -164,8 +164,8 @@ public class DeskTest {
             return null;
           });
       window.untilShown("How it is made");
-      test.help().how().forEach(window::untilShown);
-      test.help().schools().forEach(window::untilShown);
+      test.declaration().help().how().forEach(window::untilShown);
+      test.declaration().help().schools().forEach(window::untilShown);
     }
     window.robot().push(KeyCode.ESCAPE);
     window.until(() -> !window.scene().lookup("#help").isVisible());

@@ -15,15 +15,15 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.model.StageName;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.drain.DrainRun;
-import org.wiseember.trial.test.ladder.LadderRun;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.found.Drained;
+import org.wiseember.trial.kind.found.Laddered;
 import org.wiseember.workbook.Workbook;
 
 /** Looking at runs and deciding about them, in a real window, by mouse and keyboard. */
 public class EvidenceTest extends InDemoWindow {
-  private DrainRun drain() {
-    return (DrainRun) unit().runs().get(0);
+  private Drained drain() {
+    return (Drained) unit().runs().get(0);
   }
 
   private double energy() {
@@ -153,14 +153,14 @@ public class EvidenceTest extends InDemoWindow {
     // 2 W over 1.53 h, of which the usual inverter makes 2.66 Wh.
     assertEquals(energy() - before, 2 * 1.527 * 0.87, 0.02);
 
-    DrainRun dc = (DrainRun) unit().runs().get(2);
+    Drained dc = (Drained) unit().runs().get(2);
     show(dc);
     double bare = dc.finding().deliveredEnergy().orElseThrow().value();
     window.type("lead-ohms", "0.05");
     robot.push(KeyCode.ENTER);
-    window.until(() -> ((DrainRun) unit().runs().get(2)).treatment().leadOhms() == 0.05);
+    window.until(() -> ((Drained) unit().runs().get(2)).treatment().leadOhms() == 0.05);
     double corrected =
-        ((DrainRun) unit().runs().get(2)).finding().deliveredEnergy().orElseThrow().value();
+        ((Drained) unit().runs().get(2)).finding().deliveredEnergy().orElseThrow().value();
     assertTrue(corrected > bare + 10, corrected + " over " + bare);
   }
 
@@ -216,7 +216,7 @@ public class EvidenceTest extends InDemoWindow {
     window.until(
         () -> window.desk().bench().live().get() != null && !window.desk().bench().going());
     window.until(() -> unit().ladder().isPresent());
-    LadderRun ladder = unit().ladder().orElseThrow();
+    Laddered ladder = unit().ladder().orElseThrow();
     assertEquals(ladder.finding().points().size(), 6);
     assertTrue(ladder.finding().points().stream().allMatch(p -> p.repeats() == 2));
     assertTrue(ladder.finding().peakEfficiency().isPresent());
@@ -231,7 +231,7 @@ public class EvidenceTest extends InDemoWindow {
   @Test
   public void aRunIsSetAsideAndCountsAgain() {
     window.choose(1);
-    long drains = unit().drains().stream().filter(DrainRun::complete).count();
+    long drains = unit().drains().stream().filter(Drained::complete).count();
     long id = unit().drains().get(0).run().id();
     OpenWindow.onFx(
         () -> {
@@ -245,10 +245,10 @@ public class EvidenceTest extends InDemoWindow {
     window.type("set-aside-reason", "the wrong heater was on");
     robot.push(KeyCode.ENTER);
     window.untilShown("Set aside, it counts for nothing: the wrong heater was on.");
-    window.until(() -> unit().drains().stream().filter(DrainRun::complete).count() == drains - 1);
+    window.until(() -> unit().drains().stream().filter(Drained::complete).count() == drains - 1);
     assertEquals(unit().all().size(), unit().runs().size() + 1);
     window.click("take-back-run");
-    window.until(() -> unit().drains().stream().filter(DrainRun::complete).count() == drains);
+    window.until(() -> unit().drains().stream().filter(Drained::complete).count() == drains);
   }
 
   /** Watts, volts and amps typed together at every load make an efficiency too. */

@@ -38,9 +38,9 @@ import org.wiseember.report.look.Palette;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.demo.DemoWorkbook;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.test.charge.ChargeSetting;
+import org.wiseember.trial.kind.ChargeSetting;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.TestType;
 import org.wiseember.workbook.KeptDay;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
@@ -413,7 +413,9 @@ public class LayoutTest {
           full.desk().bench().test().set(AllTests.of(Charge.KIND));
           full.desk()
               .bench()
-              .have(ChargeSetting.WALL.adding(ChargeSource.SOLAR).adding(ChargeSource.USB_C));
+              .have(
+                  ChargeSetting.ASK,
+                  ChargeSetting.WALL.adding(ChargeSource.SOLAR).adding(ChargeSource.USB_C));
           return null;
         });
     problemsOf("Bench, charge from everything", problems);

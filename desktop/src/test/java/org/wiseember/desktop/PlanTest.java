@@ -13,8 +13,8 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.charge.ChargeRun;
-import org.wiseember.trial.test.charge.ChargeSetting;
+import org.wiseember.trial.kind.ChargeSetting;
+import org.wiseember.trial.kind.charge.ChargeRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
 
@@ -131,13 +131,7 @@ public class PlanTest extends InDemoWindow {
   }
 
   private ChargeSetting charge() {
-    return window
-        .desk()
-        .bench()
-        .onHand()
-        .get()
-        .find(ChargeSetting.class)
-        .orElse(ChargeSetting.WALL);
+    return window.desk().bench().onHand().get().answer(ChargeSetting.ASK);
   }
 
   /** One source stays; the DC input takes one at a time; what may pass the volts does not start. */

@@ -15,10 +15,11 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.test.overload.OverloadRun;
-import org.wiseember.trial.test.start.StartsRun;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Trait;
+import org.wiseember.trial.kind.overload.OverloadRun;
+import org.wiseember.trial.kind.start.StartsRun;
 import org.wiseember.workbook.Run;
 
 /** Tests of power in a real window: cautions first, a stop always at hand, and what they found. */
@@ -52,7 +53,7 @@ public class PowerTest extends InDemoWindow {
     window.untilShown("Read the cautions beside the steps first");
     assertFalse(window.desk().bench().going());
     for (TestType kind : AllTests.list()) {
-      assertEquals(window.desk().bench().mayStart(kind), !kind.hazardous(), kind.words());
+      assertEquals(window.desk().bench().mayStart(kind), !kind.is(Trait.HAZARDOUS), kind.words());
     }
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.untilShown("never leave an overload alone");

@@ -18,7 +18,7 @@ import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.waveform.WaveClass;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.demo.DemoWorkbook;
-import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.trial.kind.waveform.WaveRun;
 import org.wiseember.workbook.comtrade.ComtradeReader;
 
 /** Waves in a real window: captured on the bench, read from files, looked at, saved. */

@@ -25,8 +25,8 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.DemoFile;
+import org.wiseember.trial.kind.found.Drained;
 import org.wiseember.trial.page.TrialPage;
-import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
@@ -141,7 +141,7 @@ public class WholeJobTest {
     untilShown("The output dropped out");
 
     // The verdict, and the sum behind the figure.
-    window.until(() -> window.desk().chosen().get().drains().stream().anyMatch(DrainRun::complete));
+    window.until(() -> window.desk().chosen().get().drains().stream().anyMatch(Drained::complete));
     tabTo("see-verdict");
     robot.push(KeyCode.ENTER);
     window.until(() -> window.desk().stage().get() == StageName.VERDICT);

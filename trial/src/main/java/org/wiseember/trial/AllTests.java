@@ -2,32 +2,32 @@ package org.wiseember.trial;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.bench.procedure.Drain;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.test.charge.ChargeTest;
-import org.wiseember.trial.test.drain.AcDrainTest;
-import org.wiseember.trial.test.drain.DcDrainTest;
-import org.wiseember.trial.test.heat.HeatTest;
-import org.wiseember.trial.test.idle.IdleTest;
-import org.wiseember.trial.test.inspect.InspectionTest;
-import org.wiseember.trial.test.ladder.LadderTest;
-import org.wiseember.trial.test.legs.LegsTest;
-import org.wiseember.trial.test.overload.FullRatingTest;
-import org.wiseember.trial.test.overload.OverloadTest;
-import org.wiseember.trial.test.port.PortTest;
-import org.wiseember.trial.test.realload.RealLoadTest;
-import org.wiseember.trial.test.soak.SoakTest;
-import org.wiseember.trial.test.solar.SolarTrialTest;
-import org.wiseember.trial.test.start.StartsTest;
-import org.wiseember.trial.test.stays.StaysTest;
-import org.wiseember.trial.test.transfer.TransferTest;
-import org.wiseember.trial.test.usb.UsbTest;
-import org.wiseember.trial.test.waveform.WaveTest;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.UnknownTest;
+import org.wiseember.trial.kind.charge.ChargeTest;
+import org.wiseember.trial.kind.drain.AcDrainTest;
+import org.wiseember.trial.kind.drain.DcDrainTest;
+import org.wiseember.trial.kind.heat.HeatTest;
+import org.wiseember.trial.kind.idle.IdleTest;
+import org.wiseember.trial.kind.inspect.InspectionTest;
+import org.wiseember.trial.kind.ladder.LadderTest;
+import org.wiseember.trial.kind.legs.LegsTest;
+import org.wiseember.trial.kind.overload.FullRatingTest;
+import org.wiseember.trial.kind.overload.OverloadTest;
+import org.wiseember.trial.kind.port.PortTest;
+import org.wiseember.trial.kind.realload.RealLoadTest;
+import org.wiseember.trial.kind.soak.SoakTest;
+import org.wiseember.trial.kind.solar.SolarTrialTest;
+import org.wiseember.trial.kind.start.StartsTest;
+import org.wiseember.trial.kind.stays.StaysTest;
+import org.wiseember.trial.kind.transfer.TransferTest;
+import org.wiseember.trial.kind.usb.UsbTest;
+import org.wiseember.trial.kind.waveform.WaveTest;
 import org.wiseember.workbook.Run;
 
 /**
@@ -79,7 +79,7 @@ public final class AllTests {
 
   /** The tests that may answer a claim about a subject, the one that is asked first first. */
   public static List<TestType> answering(Subject subject) {
-    return ALL.stream().filter(t -> t.answers().contains(subject)).toList();
+    return ALL.stream().filter(t -> t.declaration().answers().contains(subject)).toList();
   }
 
   /** What a claim is held against, in the unit it is judged in. */
@@ -96,9 +96,14 @@ public final class AllTests {
     return type.settings(label, onHand).map(settings -> new TestPlan(type, settings));
   }
 
-  /** The plan a run was made by; a kind nobody knows any more counts as an AC drain. */
+  /** The test a run was made by; one that says so where nobody knows its kind. */
+  public static TestType of(Run run) {
+    return byKey(run.kind()).orElseGet(() -> UnknownTest.of(run.kind()));
+  }
+
+  /** The plan a run was made by. */
   public static TestPlan plan(Run run) {
-    TestType type = byKey(run.kind()).orElseGet(() -> of(Drain.AC));
+    TestType type = of(run);
     return new TestPlan(type, type.kept(run.settings()));
   }
 }

@@ -19,9 +19,9 @@ import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.uncertainty.Contribution;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.page.TrialPage;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 
@@ -57,7 +57,7 @@ public class BecauseTest extends OnDemo {
         }
         assertEquals(measured.estimate().u95(), measured.budget().u95(), 1e-9, which);
         TestRun run = line.runId().flatMap(judgement::run).orElseThrow();
-        assertTrue(run.type().answers().contains(printed), which);
+        assertTrue(run.type().declaration().answers().contains(printed), which);
         sources(judgement, run, measured.because(), which);
       }
     }

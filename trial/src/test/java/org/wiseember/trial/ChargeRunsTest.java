@@ -23,12 +23,12 @@ import org.wiseember.core.verdict.Standing;
 import org.wiseember.report.chart.ProfileDrawing;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.trial.finding.Findings;
-import org.wiseember.trial.test.LabelInputs;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.charge.ChargeRun;
-import org.wiseember.trial.test.charge.ChargeSetting;
-import org.wiseember.trial.test.charge.ChargeSettings;
-import org.wiseember.trial.test.charge.ChargeTest;
+import org.wiseember.trial.kind.ChargeSetting;
+import org.wiseember.trial.kind.LabelInputs;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.charge.ChargeRun;
+import org.wiseember.trial.kind.charge.ChargeSettings;
+import org.wiseember.trial.kind.charge.ChargeTest;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 
@@ -214,7 +214,7 @@ public class ChargeRunsTest extends OnDemo {
         Plans.of(
                 Charge.KIND,
                 label,
-                onHand.with(ChargeSetting.WALL.from(Set.of(ChargeSource.SOLAR))))
+                onHand.with(ChargeSetting.ASK, ChargeSetting.WALL.from(Set.of(ChargeSource.SOLAR))))
             .isEmpty());
     assertFalse(Plans.of(Charge.KIND, label, onHand).isEmpty());
     assertEquals(LabelInputs.port(label), Optional.empty());

@@ -23,16 +23,16 @@ import org.wiseember.report.chart.CurveDrawing;
 import org.wiseember.report.chart.Drawing;
 import org.wiseember.report.chart.ProfileDrawing;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.charge.ChargeRun;
+import org.wiseember.trial.kind.found.Drained;
+import org.wiseember.trial.kind.found.Laddered;
+import org.wiseember.trial.kind.idle.IdleRun;
+import org.wiseember.trial.kind.idle.SmallLoads;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.charge.ChargeRun;
-import org.wiseember.trial.test.drain.DrainRun;
-import org.wiseember.trial.test.idle.IdleRun;
-import org.wiseember.trial.test.idle.SmallLoads;
-import org.wiseember.trial.test.ladder.LadderRun;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.RatePicture;
@@ -49,12 +49,12 @@ public class DemoRunsTest extends OnDemo {
   public void everyTestOfTheFirstUnitSaysSomething() {
     Judgement judgement = judge(0);
     assertEquals(judgement.drains().size(), 4);
-    assertTrue(judgement.drains().stream().allMatch(DrainRun::complete));
-    DrainRun dc = judgement.drains().get(2);
+    assertTrue(judgement.drains().stream().allMatch(Drained::complete));
+    Drained dc = judgement.drains().get(2);
     assertTrue(dc.direct());
     assertEquals(dc.meanWatts(), 108, 1);
     assertTrue(dc.finding().deliveredCharge().isPresent());
-    LadderRun ladder = judgement.ladder().orElseThrow();
+    Laddered ladder = judgement.ladder().orElseThrow();
     assertEquals(ladder.finding().points().size(), 6);
     DisplayVerdict display =
         DisplayVerdict.of(ladder.displays(), OptionalDouble.empty(), OptionalDouble.empty());
@@ -159,7 +159,7 @@ public class DemoRunsTest extends OnDemo {
   @Test
   public void decisionsReachTheVerdict() {
     Judgement before = judge(1);
-    DrainRun drain = before.drains().get(0);
+    Drained drain = before.drains().get(0);
     double energy = drain.finding().deliveredEnergy().orElseThrow().value();
     double half = (drain.finding().startTime() + drain.finding().endTime()) / 2;
     demo.treatments().decide(drain.run().id(), Treatment.NONE.withCutoff(OptionalDouble.of(half)));

@@ -3,9 +3,9 @@ package org.wiseember.trial;
 import java.nio.file.Path;
 import java.time.Clock;
 import org.wiseember.bench.run.Pace;
+import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
-import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 

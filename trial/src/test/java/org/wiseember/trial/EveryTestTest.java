@@ -25,12 +25,13 @@ import org.wiseember.core.trace.Frame;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReader;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.TestHelp;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.TestSettings;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.rig.BenchSetup;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestHelp;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.TestSettings;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.workbook.RunSettings;
 
 /** What holds of every test in the registry, so that a new one cannot forget it. */
@@ -69,7 +70,7 @@ public class EveryTestTest {
   public void claimsFindTheirTests() {
     Set<Subject> answered = EnumSet.noneOf(Subject.class);
     for (TestType test : AllTests.list()) {
-      for (Subject subject : test.answers()) {
+      for (Subject subject : test.declaration().answers()) {
         assertTrue(AllTests.answering(subject).contains(test), subject + " by " + test.key());
         answered.add(subject);
       }
@@ -131,7 +132,7 @@ public class EveryTestTest {
     assertTrue(settings.tiles().size() == 4, key + " shows " + settings.tiles().size());
     assertFalse(settings.ends(true).isBlank());
     assertFalse(settings.ends(false).isBlank());
-    assertFalse(test.wattsName().isBlank());
+    assertFalse(test.declaration().wattsName().isBlank());
     assertEquals(
         new HashSet<>(settings.typed()).size(), settings.typed().size(), "each field once");
     assertEquals(new TestPlan(test, settings).procedure().kind(), key);
@@ -157,7 +158,7 @@ public class EveryTestTest {
     for (DoNow step : steps) {
       assertTrue(step.text().length() > 8 && !step.text().startsWith(" "), step.text());
     }
-    if (test.hazardous()) {
+    if (test.is(Trait.HAZARDOUS)) {
       assertTrue(
           steps.stream().anyMatch(s -> s.when() == DoNow.When.BEFORE && !s.caution().isEmpty()),
           key + " does not say what could hurt");
@@ -167,7 +168,7 @@ public class EveryTestTest {
   /** Whoever makes it for the first time is told how, in a few whole sentences. */
   @Test(dataProvider = "all")
   public void itTellsHowItIsMade(String key, TestType test) {
-    TestHelp help = test.help();
+    TestHelp help = test.declaration().help();
     assertTrue(help.how().size() >= 3 && help.how().size() <= 5, key);
     for (String sentence : help.how()) {
       assertTrue(sentence.endsWith(".") && sentence.length() < 220, sentence);
@@ -211,10 +212,10 @@ public class EveryTestTest {
   /** Every test stands on the simulated bench, and reads something there. */
   @Test
   public void everyTestHasASimulatedRig() {
-    Stream<TestType> onTheBench = AllTests.list().stream().filter(t -> !t.byHandOnly());
+    Stream<TestType> onTheBench = AllTests.list().stream().filter(t -> !t.is(Trait.BY_HAND_ONLY));
     assertTrue(onTheBench.count() > 10);
     for (TestType test : AllTests.list()) {
-      if (test.byHandOnly()) {
+      if (test.is(Trait.BY_HAND_ONLY)) {
         continue;
       }
       TestPlan plan = new TestPlan(test, settings(test));

@@ -20,15 +20,15 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.verdict.Standing;
+import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.RunRecord;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.found.Drained;
 import org.wiseember.trial.page.TrialPage;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.rig.SimulatedUnits;
-import org.wiseember.trial.test.Asked;
-import org.wiseember.trial.test.KeptRun;
-import org.wiseember.trial.test.RunRecord;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.OnDemand;
@@ -70,7 +70,7 @@ public class JudgementTest extends OnDemo {
 
   @Test
   public void anInterruptedDrainJudgesNothing() {
-    DrainRun broken = judge(2).drains().get(0);
+    Drained broken = judge(2).drains().get(0);
     assertEquals(broken.run().state(), Run.State.INTERRUPTED);
     Judgement judgement = Judgement.of(judge(2).unit(), List.of(broken), true);
     assertEquals(
@@ -165,7 +165,7 @@ public class JudgementTest extends OnDemo {
   /** A drain must start full: common practice, no published source. */
   @Test
   public void aDrainThatDidNotStartFullJudgesNothing() {
-    DrainRun full = judge(0).drains().get(0);
+    Drained full = judge(0).drains().get(0);
     assertTrue(full.complete());
     for (double shown : new double[] {93, 99, 100}) {
       Trace trace =
@@ -179,8 +179,8 @@ public class JudgementTest extends OnDemo {
               OnDemand.of(trace),
               List.of(),
               java.util.Optional.empty());
-      DrainRun drain =
-          (DrainRun)
+      Drained drain =
+          (Drained)
               full.type()
                   .worked(
                       new RunRecord(kept, List.of(), List.of(), List.of()), new Asked(judge(0)));

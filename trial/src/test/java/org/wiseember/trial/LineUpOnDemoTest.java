@@ -8,11 +8,11 @@ import java.util.OptionalDouble;
 import org.testng.annotations.Test;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.report.page.PageHtml;
+import org.wiseember.trial.kind.start.StartsRun;
 import org.wiseember.trial.lineup.LineUp;
 import org.wiseember.trial.lineup.LineUpDrawings;
 import org.wiseember.trial.lineup.LineUpPage;
 import org.wiseember.trial.lineup.Motor;
-import org.wiseember.trial.test.start.StartsRun;
 
 /** The pool of the demo beside each other. */
 public class LineUpOnDemoTest extends OnDemo {

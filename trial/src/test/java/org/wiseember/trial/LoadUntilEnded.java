@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.run.Pace;
+import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
-import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
 

@@ -14,8 +14,8 @@ import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.Stretch;
 import org.wiseember.trial.finding.Findings;
+import org.wiseember.trial.kind.drain.DrainRun;
 import org.wiseember.trial.runtime.MeasuredSupply;
-import org.wiseember.trial.test.drain.DrainRun;
 import org.wiseember.trial.verdict.Judgement;
 
 /** The demo's units as what runs appliances. */

@@ -17,7 +17,8 @@ import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Workbook;
 
@@ -52,6 +53,7 @@ public class OneBadRunTest {
         List.of(open, forget, "UPDATE sample_block SET rows = 100000000 WHERE run_id = 2"),
         true
       },
+      {"its kind", List.of("UPDATE run SET kind = 'moon-phase' WHERE id = 2"), false},
       {"its channels", List.of("UPDATE run SET channels = 'ac_powr' WHERE id = 2"), false},
       {"its settings", List.of("UPDATE run SET settings = '{' WHERE id = 2"), false},
       {"its start", List.of("UPDATE run SET started_at = 'then' WHERE id = 2"), false},
@@ -90,7 +92,7 @@ public class OneBadRunTest {
       assertEquals(bad.page(unit).headlines(), List.of());
       // What rests on other runs of this unit rests on fewer now, and may say something else.
       unit.all().stream()
-          .filter(r -> r.type().restsOnOthers())
+          .filter(r -> r.type().is(Trait.RESTS_ON_OTHERS))
           .forEach(r -> before.remove(r.run().id()));
     }
     Map<Long, List<Figure>> after = figures();
@@ -102,6 +104,25 @@ public class OneBadRunTest {
           after.get(run.getKey()).stream().map(Figure::words).toList(),
           run.getValue().stream().map(Figure::words).toList(),
           what + ", run " + run.getKey());
+    }
+  }
+
+  /** A test of a later program is no drain, and is shown for what it is. */
+  @Test
+  public void aKindNobodyKnowsStaysUnknown() throws SQLException {
+    try (Connection other = DriverManager.getConnection("jdbc:sqlite:" + file);
+        Statement s = other.createStatement()) {
+      s.execute("UPDATE run SET kind = 'moon-phase' WHERE id = 2");
+    }
+    try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
+      TestRun unknown =
+          judged(workbook).stream().flatMap(j -> j.run(BAD).stream()).findFirst().orElseThrow();
+      assertEquals(unknown.type().key(), "moon-phase");
+      assertEquals(unknown.type().words(), "Unknown test “moon-phase”");
+      assertEquals(
+          unknown.warnings().get(0).message(),
+          "This program knows no test “moon-phase”; its readings are kept and judge nothing. A later"
+              + " program may know it.");
     }
   }
 

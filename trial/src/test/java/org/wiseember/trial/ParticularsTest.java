@@ -18,13 +18,14 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.start.CodeLetter;
 import org.wiseember.core.start.Nameplate;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.TestSettings;
-import org.wiseember.trial.test.heat.HeatSettings;
-import org.wiseember.trial.test.overload.OverloadSettings;
-import org.wiseember.trial.test.start.StartsSettings;
-import org.wiseember.trial.test.usb.UsbSettings;
+import org.wiseember.trial.kind.MotorOnHand;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.TestSettings;
+import org.wiseember.trial.kind.heat.HeatSettings;
+import org.wiseember.trial.kind.overload.OverloadSettings;
+import org.wiseember.trial.kind.start.StartsSettings;
+import org.wiseember.trial.kind.usb.UsbSettings;
 import org.wiseember.workbook.RunSettings;
 
 /** What a test was set up with goes into the workbook as words and comes back the same. */
@@ -81,7 +82,7 @@ public class ParticularsTest {
     assertTrue(motor(againFrom(Map.of())).isEmpty());
     Map<String, String> odd =
         new HashMap<>(
-            new StartsSettings(Optional.of(StartsSettings.usualMotor()), 230, "").particulars());
+            new StartsSettings(Optional.of(MotorOnHand.ASK.usual()), 230, "").particulars());
     odd.put("motorVolts", "many");
     assertTrue(motor(againFrom(odd)).isEmpty());
     odd.put("motorVolts", "-230");

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Optional;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.core.label.Label;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.drain.DrainSettings;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.drain.DrainSettings;
 
 /** Plans as tests ask for them. */
 final class Plans {

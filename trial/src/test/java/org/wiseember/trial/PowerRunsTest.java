@@ -41,21 +41,21 @@ import org.wiseember.core.start.StartPower;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.verdict.Standing;
+import org.wiseember.trial.kind.MotorOnHand;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.heat.HeatRun;
+import org.wiseember.trial.kind.legs.LegsRun;
+import org.wiseember.trial.kind.port.PortRun;
+import org.wiseember.trial.kind.start.StartsRun;
+import org.wiseember.trial.kind.start.StartsSettings;
+import org.wiseember.trial.kind.transfer.TransferRun;
+import org.wiseember.trial.kind.usb.UsbRun;
+import org.wiseember.trial.kind.usb.UsbSettings;
+import org.wiseember.trial.kind.usb.UsbUse;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.heat.HeatRun;
-import org.wiseember.trial.test.heat.SoundDistance;
-import org.wiseember.trial.test.legs.LegsRun;
-import org.wiseember.trial.test.port.PortRun;
-import org.wiseember.trial.test.start.StartsRun;
-import org.wiseember.trial.test.start.StartsSettings;
-import org.wiseember.trial.test.transfer.TransferRun;
-import org.wiseember.trial.test.usb.UsbRun;
-import org.wiseember.trial.test.usb.UsbSettings;
-import org.wiseember.trial.test.usb.UsbUse;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
@@ -144,7 +144,7 @@ public class PowerRunsTest {
   public void aLightMotorIsARigLimit() {
     Unit unit = unit("Kiosk", "1200 W\n230 V 50 Hz\nSurge 2400 W");
     Nameplate light = motor(0.5, Nameplate.Eased.NOTHING);
-    run(unit, MotorStarts.KIND, OnHand.of(HEATERS).with(light), 4);
+    run(unit, MotorStarts.KIND, OnHand.of(HEATERS).with(MotorOnHand.ASK, light), 4);
     Judgement judgement = judge(unit);
     assertEquals(standing(judgement, Subject.SURGE), Optional.of(Standing.RIG_CANNOT_SHOW));
     StartsRun starts = (StartsRun) judgement.runs().get(0);
@@ -186,8 +186,12 @@ public class PowerRunsTest {
             Optional.of(CodeLetter.G),
             OptionalDouble.of(0.4),
             Nameplate.Eased.SOFT_STARTER);
-    run(unit, MotorStarts.KIND, OnHand.of(HEATERS).with(motor(2, Nameplate.Eased.NOTHING)), 4);
-    run(unit, MotorStarts.KIND, OnHand.of(HEATERS).with(soft), 5);
+    run(
+        unit,
+        MotorStarts.KIND,
+        OnHand.of(HEATERS).with(MotorOnHand.ASK, motor(2, Nameplate.Eased.NOTHING)),
+        4);
+    run(unit, MotorStarts.KIND, OnHand.of(HEATERS).with(MotorOnHand.ASK, soft), 5);
     List<TestRun> runs = judge(unit).runs();
     double bare = ((StartsRun) runs.get(0)).series().orElseThrow().peakAmps().orElseThrow();
     double eased = ((StartsRun) runs.get(1)).series().orElseThrow().peakAmps().orElseThrow();
@@ -357,7 +361,7 @@ public class PowerRunsTest {
   @Test
   public void noiseIsJudgedAtTheDistanceOfItsLabel() {
     Unit unit = unit("Kiosk", "1000 Wh 800 W\n230 V 50 Hz\nNoise < 45 dB at 1 m");
-    run(unit, HeatNoise.KIND, OnHand.of(HEATERS).with(new SoundDistance(1)), 3);
+    run(unit, HeatNoise.KIND, OnHand.of(HEATERS), 3);
     Judgement judgement = judge(unit);
     HeatRun heat = (HeatRun) judgement.runs().get(0);
     assertEquals(heat.background(), 31, 2);

@@ -20,11 +20,11 @@ import org.wiseember.core.solar.Site;
 import org.wiseember.core.solar.SunDay;
 import org.wiseember.core.wiring.CableRun;
 import org.wiseember.core.wiring.Connector;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.RigCable;
-import org.wiseember.trial.test.charge.ChargeRefusal;
-import org.wiseember.trial.test.charge.ChargeSetting;
-import org.wiseember.trial.test.inspect.InspectionTest;
+import org.wiseember.trial.kind.ChargeSetting;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.RigCable;
+import org.wiseember.trial.kind.charge.ChargeRefusal;
+import org.wiseember.trial.kind.inspect.InspectionTest;
 
 /** The leads of every rig, and what refuses a charge. */
 public class RigCablesTest {
@@ -40,7 +40,7 @@ public class RigCablesTest {
   }
 
   private static List<RigCable> of(String kind, Label label, ChargeSetting setting) {
-    return Plans.of(kind, label, onHand().with(setting))
+    return Plans.of(kind, label, onHand().with(ChargeSetting.ASK, setting))
         .map(p -> p.settings().leads(label))
         .orElse(List.of());
   }
@@ -106,7 +106,7 @@ public class RigCablesTest {
     ChargeSetting sun = ChargeSetting.WALL.from(Set.of(ChargeSource.SOLAR));
     ChargeSetting two = sun.with(new Arrangement(PANEL, 2, 1), COLD);
     assertTrue(ChargeRefusal.of(STATION, two).orElseThrow().contains("62.2 V at −8\u00a0°C"));
-    assertTrue(Plans.of(Charge.KIND, STATION, onHand().with(two)).isEmpty());
+    assertTrue(Plans.of(Charge.KIND, STATION, onHand().with(ChargeSetting.ASK, two)).isEmpty());
     Site warm = new Site(COLD.day(), 15, 17);
     assertFalse(
         ChargeRefusal.of(STATION, sun.with(new Arrangement(PANEL, 2, 1), warm)).isPresent());

@@ -8,8 +8,8 @@ import org.testng.annotations.Test;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.verdict.Standing;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.found.Drained;
 import org.wiseember.trial.verdict.Judgement;
 
 /** A run that was set aside is looked at and counts for nothing, until it is taken back. */
@@ -21,7 +21,7 @@ public class SetAsideTest extends OnDemo {
   @Test
   public void itCountsForNothing() {
     Judgement before = judge(1);
-    DrainRun drain = before.drains().get(0);
+    Drained drain = before.drains().get(0);
     decide(drain, "the wrong heater was on");
     Judgement after = judge(1);
     assertTrue(after.drains().isEmpty());
@@ -43,7 +43,7 @@ public class SetAsideTest extends OnDemo {
     Judgement before = judge(0);
     assertTrue(before.together().implied().isPresent());
     assertTrue(before.runs().stream().anyMatch(r -> r.figure("round_trip").isPresent()));
-    for (DrainRun drain : before.drains()) {
+    for (Drained drain : before.drains()) {
       decide(drain, "not full");
     }
     Judgement after = judge(0);

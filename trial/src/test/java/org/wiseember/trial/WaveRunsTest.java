@@ -22,12 +22,13 @@ import org.wiseember.core.waveform.CapturePlace;
 import org.wiseember.report.chart.CycleDrawing;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.PageHtml;
+import org.wiseember.trial.kind.waveform.WaveRun;
 import org.wiseember.trial.page.TrialPage;
-import org.wiseember.trial.test.waveform.WaveFiles;
-import org.wiseember.trial.test.waveform.WavePictures;
-import org.wiseember.trial.test.waveform.WaveRun;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.wave.Wave;
+import org.wiseember.trial.wave.WaveFiles;
+import org.wiseember.trial.wave.WavePictures;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -270,7 +271,7 @@ public class WaveRunsTest {
             CaptureNote.ofMains(),
             sine(231, 0));
     WaveRun run = (WaveRun) judgement.runs().get(0);
-    WaveRun.Wave wave = run.own().get(0);
+    Wave wave = run.own().get(0);
     CycleDrawing figure = WavePictures.stretch(wave, Optional.of(run.waves().get(1)), 0, 40);
     double[] ms = figure.wave().milliseconds();
     double rest = 0;

@@ -2,6 +2,7 @@ package org.wiseember.desktop.app;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import javafx.scene.Scene;
 import javafx.scene.control.TextField;
 import org.wiseember.bench.procedure.OverloadHolds;
@@ -9,9 +10,7 @@ import org.wiseember.core.hand.Press;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.inspect.InspectionTest;
-import org.wiseember.trial.test.solar.Arrangements;
-import org.wiseember.trial.test.solar.SolarTrialTest;
+import org.wiseember.trial.kind.Ask;
 import org.wiseember.workbook.RunSettings;
 
 /** A test by hand for a picture, as a tester would press and write it. */
@@ -20,7 +19,7 @@ final class PictureByHand {
   private final PictureClock clock;
   private final String test;
   private final Deque<Runnable> script = new ArrayDeque<>();
-  private Object onHand;
+  private List<String> lines = List.of();
   private boolean started;
   private LiveRun before;
 
@@ -53,7 +52,7 @@ final class PictureByHand {
 
   /** An inspection in its middle. */
   static PictureByHand inspection(Desk desk, PictureClock clock, Scene scene) {
-    PictureByHand played = new PictureByHand(desk, clock, InspectionTest.KIND);
+    PictureByHand played = new PictureByHand(desk, clock, "inspection");
     played.write(15, "no cable for panels in the box");
     played.press(31, Press.HALF);
     played.write(58, "11.4 kg, handle digs in");
@@ -71,21 +70,21 @@ final class PictureByHand {
 
   /** A solar trial from its first arrangement to its end. */
   static PictureByHand solarTrial(Desk desk, PictureClock clock) {
-    PictureByHand played = new PictureByHand(desk, clock, SolarTrialTest.KIND);
-    String[] lines = {
-      "1 x 100 W",
-      "2 x 100 W in parallel",
-      "3 x 100 W in parallel",
-      "3 x 100 W in series",
-      "2 x 100 W in parallel, second unit",
-      "2 x 100 W in parallel, converter"
-    };
+    PictureByHand played = new PictureByHand(desk, clock, "solar-trial");
+    List<String> lines =
+        List.of(
+            "1 x 100 W",
+            "2 x 100 W in parallel",
+            "3 x 100 W in parallel",
+            "3 x 100 W in series",
+            "2 x 100 W in parallel, second unit",
+            "2 x 100 W in parallel, converter");
     String[] read = {
       "71 W, 79 600 lx, 18.2 V, 3.90 A", "108 W, 80 300 lx, 17.9 V, 6.03 A",
       "151 W, 80 900 lx, 17.4 V, 8.68 A", "203 W, 80 100 lx, 53.1 V, 3.82 A",
       "139 W, 79 700 lx, 18.0 V, 7.72 A", "132 W, 80 200 lx, 29.5 V, 4.47 A"
     };
-    played.onHand = Arrangements.of(String.join("\n", lines));
+    played.lines = lines;
     double at = 40;
     for (String line : read) {
       played.press(at, Press.DONE);
@@ -122,9 +121,9 @@ final class PictureByHand {
     before = desk.bench().live().get();
     clock.set(0);
     desk.bench().test().set(AllTests.of(test));
-    if (onHand != null) {
-      desk.bench().have(onHand);
-    }
+    AllTests.of(test).declaration().asks().stream()
+        .filter(Ask.Lines.class::isInstance)
+        .forEach(ask -> desk.bench().have((Ask.Lines) ask, lines));
     desk.bench().source().set(RunSettings.Source.BY_HAND);
     desk.bench().cautionsSeen(AllTests.of(test));
     desk.bench().start();

@@ -21,7 +21,7 @@ import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 

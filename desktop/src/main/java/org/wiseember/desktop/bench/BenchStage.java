@@ -33,11 +33,11 @@ import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.chart.TraceDrawing;
-import org.wiseember.trial.test.LiveMoment;
-import org.wiseember.trial.test.LiveTile;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.drain.DrainSettings;
+import org.wiseember.trial.kind.LiveMoment;
+import org.wiseember.trial.kind.LiveTile;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Notebook;
 import org.wiseember.workbook.Run;
@@ -306,10 +306,10 @@ public final class BenchStage extends StackPane {
     leads.show(plan.settings().leads(judgement.unit().label()));
     howItGoes.show(
         plan, plan.byHandOnly() || desk.bench().source().get() == RunSettings.Source.BY_HAND);
-    if (plan.type().drains()) {
+    if (plan.type().is(Trait.DRAINS)) {
       ExpectedEnd end =
           ExpectedEnd.of(rated, plan.type().earlier(judgement), 0, Double.NaN, plan.watts());
-      tiles.show(plan.settings().tiles(), DrainSettings.ahead(end));
+      tiles.show(plan.settings().tiles(), plan.settings().ahead(end));
       show(LiveChart.ahead(plan, end));
     } else {
       tiles.nothing(plan.settings().tiles());
@@ -371,18 +371,19 @@ public final class BenchStage extends StackPane {
     Words.shown(start, ready);
     Words.shown(toLabel, false);
     Words.shown(setUp, ready);
-    Words.shown(tiles, (!ready || desk.bench().test().get().drains()) && !byHand);
+    Words.shown(tiles, (!ready || desk.bench().test().get().is(Trait.DRAINS)) && !byHand);
     Words.shown(hand, !ready && byHand);
-    boolean drains = desk.bench().test().get().drains();
+    boolean drains = desk.bench().test().get().is(Trait.DRAINS);
     Words.shown(chart, !byHand && (!ready || drains));
     Words.shown(howItGoes, ready && desk.bench().plan().isPresent() && !drains);
     boolean simulated =
         desk.bench().source().get() == RunSettings.Source.SIMULATED && !desk.bench().byHandOnly();
     Words.shown(clock, !byHand && (!ready || simulated));
-    Words.shown(this.seen, running && seen && !byHand && shown.plan().type().seenByEyes());
+    Words.shown(
+        this.seen, running && seen && !byHand && shown.plan().type().is(Trait.SEEN_BY_EYES));
     Words.shown(markButton, running && !byHand);
     Words.shown(stop, running);
-    Words.shown(dropped, running && seen && !byHand && shown.plan().type().drains());
+    Words.shown(dropped, running && seen && !byHand && shown.plan().type().is(Trait.DRAINS));
     Words.shown(said, running && !byHand);
     Words.shown(typed, running && !byHand);
     Words.shown(noticed, !ready && !byHand);
@@ -447,7 +448,7 @@ public final class BenchStage extends StackPane {
   private void showSteps(RunView view) {
     boolean draining = view.phase() == Phase.SETTLING || view.phase() == Phase.MEASURING;
     boolean byHand =
-        shown.run().loadByHand() && shown.plan().type().drains() && view.now().isEmpty();
+        shown.run().loadByHand() && shown.plan().type().is(Trait.DRAINS) && view.now().isEmpty();
     boolean ask = byHand && draining && !(view.watts() > 1) && view.loadedSeconds() == 0;
     boolean off = byHand && view.phase() == Phase.WINDING_DOWN;
     boolean waits = !view.asks().isEmpty() && shown.run().source() != RunSettings.Source.SIMULATED;

@@ -8,7 +8,8 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Trait;
 
 /**
  * Whether every caution of a test has been inside the visible part of the window. The desk is told
@@ -40,7 +41,7 @@ final class CautionsInSight {
   }
 
   private void look() {
-    if (test == null || !test.hazardous() || cautions.isEmpty()) {
+    if (test == null || !test.is(Trait.HAZARDOUS) || cautions.isEmpty()) {
       return;
     }
     for (Node caution : cautions) {

@@ -16,8 +16,8 @@ import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
-import org.wiseember.trial.test.LabelInputs;
-import org.wiseember.trial.test.charge.ChargeSetting;
+import org.wiseember.trial.kind.ChargeSetting;
+import org.wiseember.trial.kind.LabelInputs;
 
 /** What a unit is charged from: one source or several, and the panels that were chosen for it. */
 final class ChargeForm extends VBox {
@@ -48,7 +48,7 @@ final class ChargeForm extends VBox {
   }
 
   private ChargeSetting setting() {
-    return desk.bench().onHand().get().find(ChargeSetting.class).orElse(ChargeSetting.WALL);
+    return desk.bench().onHand().get().answer(ChargeSetting.ASK);
   }
 
   private ToggleButton button(ChargeSource source) {
@@ -62,7 +62,10 @@ final class ChargeForm extends VBox {
     button.setOnAction(
         e -> {
           ChargeSetting now = setting();
-          desk.bench().have(button.isSelected() ? now.adding(source) : now.without(source));
+          desk.bench()
+              .have(
+                  ChargeSetting.ASK,
+                  button.isSelected() ? now.adding(source) : now.without(source));
           if (source == ChargeSource.SOLAR) {
             wireTheBest();
           }
@@ -96,6 +99,7 @@ final class ChargeForm extends VBox {
                                     w ->
                                         desk.bench()
                                             .have(
+                                                ChargeSetting.ASK,
                                                 setting().with(w.arrangement(), onHand.site())))));
   }
 
@@ -104,7 +108,7 @@ final class ChargeForm extends VBox {
     TextField set =
         Field.of("charge-setting", "Unit set to, if not its fastest", setting().slowed(), 14);
     set.setPromptText("such as slow, eco, 400 W");
-    Field.whenTyped(set, () -> desk.bench().have(setting().set(set.getText())));
+    Field.whenTyped(set, () -> desk.bench().have(ChargeSetting.ASK, setting().set(set.getText())));
     desk.bench()
         .onHand()
         .addListener(
@@ -129,7 +133,7 @@ final class ChargeForm extends VBox {
         () -> {
           try {
             double gives = Field.number(watts, LEAST_USB, MOST_USB).orElse(ChargeSetting.USUAL_USB);
-            desk.bench().have(setting().withUsb(gives));
+            desk.bench().have(ChargeSetting.ASK, setting().withUsb(gives));
             Words.shown(trouble, false);
           } catch (IllegalArgumentException e) {
             trouble.setText(e.getMessage());

@@ -51,6 +51,8 @@ final class HandPane extends VBox {
               if (was != null) {
                 was.removeEventFilter(KeyEvent.KEY_PRESSED, keys);
                 was.removeEventFilter(KeyEvent.KEY_RELEASED, released);
+                // What is let go elsewhere is not seen here.
+                down.clear();
               }
               if (is != null) {
                 is.addEventFilter(KeyEvent.KEY_PRESSED, keys);

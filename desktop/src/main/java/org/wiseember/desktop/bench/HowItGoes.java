@@ -5,7 +5,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.kind.TestPlan;
 
 /** Before a test starts: what it will ask for, one thing after the other. */
 final class HowItGoes extends VBox {

@@ -9,7 +9,8 @@ import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.report.chart.TraceDrawing;
-import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.Trait;
 import org.wiseember.workbook.KeptReading;
 
 /** What the live chart shows of a run. */
@@ -66,7 +67,7 @@ final class LiveChart {
   }
 
   private static String powerName(TestPlan plan) {
-    return plan.type().wattsName();
+    return plan.type().declaration().wattsName();
   }
 
   private static List<TraceDrawing.Mark> marks(RunView view) {
@@ -92,7 +93,7 @@ final class LiveChart {
 
   private static TraceDrawing.Forecast forecast(LiveRun run, RunView view) {
     boolean draining = view.phase() == Phase.MEASURING || view.phase() == Phase.SETTLING;
-    if (!draining || !run.plan().type().drains()) {
+    if (!draining || !run.plan().type().is(Trait.DRAINS)) {
       return TraceDrawing.Forecast.NONE;
     }
     ExpectedEnd end = run.expectedEnd();

@@ -7,7 +7,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.trial.test.LiveTile;
+import org.wiseember.trial.kind.LiveTile;
 
 /** The large figures of a test, as its settings name them. */
 final class LiveTiles extends GridPane {

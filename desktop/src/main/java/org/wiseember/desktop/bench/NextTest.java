@@ -10,10 +10,11 @@ import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.trial.AllTests;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.plan.Tide;
 import org.wiseember.trial.plan.TideStep;
 import org.wiseember.trial.plan.TideTimes;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judgement;
 
 /**
@@ -68,7 +69,7 @@ final class NextTest extends HBox {
     return judgement == null
         ? Optional.empty()
         : AllTests.list().stream()
-            .filter(t -> !t.onlyOnceMade() && open(judgement, t))
+            .filter(t -> !t.is(Trait.ONLY_ONCE_MADE) && open(judgement, t))
             .filter(
                 t -> t.settings(judgement.unit().label(), desk.bench().onHand().get()).isPresent())
             .findFirst();
@@ -79,7 +80,7 @@ final class NextTest extends HBox {
     boolean made = judgement.runs().stream().anyMatch(r -> !r.aside() && r.type().equals(test));
     return !made
         && judgement.lines().stream()
-            .filter(l -> test.answers().contains(l.claim().subject()))
+            .filter(l -> test.declaration().answers().contains(l.claim().subject()))
             .anyMatch(l -> l.verdict().map(v -> v.standing() == Standing.NOT_TESTED).orElse(true));
   }
 

@@ -23,7 +23,8 @@ import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.OnBench;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Trait;
 import org.wiseember.workbook.RunSettings;
 
 /** Before a run: where its readings come from, and what goes with that. */
@@ -64,13 +65,14 @@ final class SetUpPane extends VBox {
     ROWS.forEach((name, groups) -> others.getChildren().add(tests(name, groups)));
     Words.shown(others, false);
     getChildren().addAll(new NextTest(desk, others), others, loads());
-    TestForms.all()
-        .forEach(
-            (key, maker) -> {
-              Node form = maker.apply(desk);
-              shownFor(form, test -> test.key().equals(key));
-              getChildren().add(form);
-            });
+    for (TestType test : AllTests.list()) {
+      TestForms.of(test, desk)
+          .ifPresent(
+              form -> {
+                shownFor(form, test::equals);
+                getChildren().add(form);
+              });
+    }
     getChildren().addAll(choices(), about);
     desk.bench().source().addListener((o, was, is) -> show());
     desk.bench().test().addListener((o, was, is) -> show());
@@ -100,7 +102,7 @@ final class SetUpPane extends VBox {
   private Node tests(String name, Set<Group> groups) {
     Map<String, String> words = new LinkedHashMap<>();
     for (TestType test : AllTests.list()) {
-      if (groups.contains(test.group())) {
+      if (groups.contains(test.declaration().group())) {
         words.put(test.key(), test.words());
       }
     }
@@ -137,7 +139,7 @@ final class SetUpPane extends VBox {
     Label name = Words.line("strong", "Loads on hand, W");
     name.setLabelFor(field);
     FlowPane row = new FlowPane(8, 6, name, field);
-    shownFor(row, TestType::wantsLoads);
+    shownFor(row, test -> test.is(Trait.WANTS_LOADS));
     return row;
   }
 
@@ -156,7 +158,7 @@ final class SetUpPane extends VBox {
     switch (desk.bench().source().get()) {
       case INSTRUMENTS -> showInstruments();
       case BY_HAND -> {
-        String cannot = desk.bench().plan().map(p -> p.settings().cannotByHand()).orElse("");
+        String cannot = desk.bench().test().get().declaration().cannotByHand();
         about
             .getChildren()
             .add(

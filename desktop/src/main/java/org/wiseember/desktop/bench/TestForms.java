@@ -1,8 +1,9 @@
 package org.wiseember.desktop.bench;
 
-import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
@@ -13,130 +14,131 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import org.wiseember.bench.procedure.ByHand;
-import org.wiseember.bench.procedure.Charge;
-import org.wiseember.bench.procedure.Drain;
-import org.wiseember.bench.procedure.HeatNoise;
-import org.wiseember.bench.procedure.MotorStarts;
-import org.wiseember.bench.procedure.Watching;
-import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.solar.tried.TriedSetup;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.trial.test.drain.DrainLoad;
-import org.wiseember.trial.test.heat.SoundDistance;
-import org.wiseember.trial.test.realload.RealLoadTest;
-import org.wiseember.trial.test.realload.RealLoads;
-import org.wiseember.trial.test.soak.SoakLoad;
-import org.wiseember.trial.test.solar.Arrangements;
-import org.wiseember.trial.test.solar.SolarTrialTest;
-import org.wiseember.trial.test.start.StartsSettings;
-import org.wiseember.trial.test.usb.UsbUse;
+import org.wiseember.trial.kind.Ask;
+import org.wiseember.trial.kind.ChargeSetting;
+import org.wiseember.trial.kind.MotorOnHand;
+import org.wiseember.trial.kind.TestType;
 
-/** What a test asks for beside loads, by the key of the test: a form each, or none. */
+/** What a test asks for beside loads, drawn from what it declares; answers are taken as typed. */
 public final class TestForms {
-  /** Where testers put a sound meter, m. */
-  private static final double[] METRES = {0.3, 0.5, 1, 2};
+  /** What has more to it than a row: by the key of what is asked. */
+  private static final Map<String, Function<Desk, Node>> OWN =
+      Map.of(
+          MotorOnHand.ASK.key(),
+          desk -> new MotorForm(answered(desk, MotorOnHand.ASK), "motor-"),
+          ChargeSetting.ASK.key(),
+          ChargeForm::new);
 
-  private static final double MOST_WATTS = 100_000;
+  private final Desk desk;
+  private final Pane form = new VBox(6);
+  private final Map<String, ObjectProperty<?>> answers = new LinkedHashMap<>();
 
-  /** A fortnight. */
-  private static final double LONGEST_SOAK_HOURS = 336;
-
-  private TestForms() {}
-
-  /** The forms there are. */
-  static Map<String, Function<Desk, Node>> all() {
-    Map<String, Function<Desk, Node>> forms = new LinkedHashMap<>();
-    forms.put(Drain.AC, TestForms::drainLoad);
-    forms.put(MotorStarts.KIND, TestForms::motor);
-    forms.put(ByHand.USB, TestForms::usb);
-    forms.put(HeatNoise.KIND, TestForms::distance);
-    forms.put(Charge.KIND, ChargeForm::new);
-    forms.put(Watching.KIND, TestForms::soak);
-    forms.put(
-        SolarTrialTest.KIND,
-        desk ->
-            lines(
-                taken(desk, Arrangements.USUAL),
-                "arrangements",
-                "Arrangements, a line each",
-                Arrangements::of,
-                Arrangements::text,
-                TriedSetup::read,
-                TriedSetup::saidBack));
-    forms.put(
-        RealLoadTest.KIND,
-        desk ->
-            lines(
-                taken(desk, RealLoads.USUAL),
-                "real-loads",
-                "What you will do, a line each",
-                RealLoads::of,
-                RealLoads::text,
-                Function.identity(),
-                line -> ""));
-    return forms;
+  private TestForms(Desk desk) {
+    this.desk = desk;
   }
 
-  /** The load of a drain: schools differ, and the choice is shown. */
-  private static Node drainLoad(Desk desk) {
-    ObjectProperty<DrainLoad> taken = taken(desk, DrainLoad.USUAL);
-    Map<DrainLoad.Way, String> words = new LinkedHashMap<>();
-    Arrays.stream(DrainLoad.Way.values()).forEach(w -> words.put(w, w.words()));
-    ObjectProperty<DrainLoad.Way> way = new SimpleObjectProperty<>(taken.get().way());
-    TextField own = new TextField();
-    own.setId("drain-own-watts");
-    own.setPromptText("598 W");
-    own.setAccessibleText("My own load, watts");
-    own.setPrefColumnCount(6);
-    Runnable take = () -> taken.set(new DrainLoad(way.get(), number(own, MOST_WATTS)));
-    way.addListener((o, was, is) -> take.run());
-    own.textProperty().addListener((o, was, is) -> take.run());
-    own.visibleProperty().bind(way.isEqualTo(DrainLoad.Way.OWN));
-    own.managedProperty().bind(own.visibleProperty());
-    FlowPane row = Choices.row("Load", "drain-load-", words, way);
-    row.getChildren().add(own);
+  /** The form of a test; empty where it asks for nothing. */
+  static Optional<Node> of(TestType test, Desk desk) {
+    TestForms forms = new TestForms(desk);
+    test.declaration().asks().forEach(forms::add);
+    return forms.form.getChildren().isEmpty() ? Optional.empty() : Optional.of(forms.form);
+  }
+
+  /** An answer as a property: what is set there is on hand. */
+  private static <T> ObjectProperty<T> answered(Desk desk, Ask<T> ask) {
+    ObjectProperty<T> property =
+        new SimpleObjectProperty<>(desk.bench().onHand().get().answer(ask));
+    property.addListener((o, was, is) -> desk.bench().have(ask, is));
+    return property;
+  }
+
+  private void add(Ask<?> ask) {
+    if (ask instanceof Ask.OneOf<?> one) {
+      choice(one);
+    } else if (ask instanceof Ask.Amount amount) {
+      amount(amount);
+    } else if (ask instanceof Ask.Lines lines) {
+      lines(lines);
+    } else {
+      form.getChildren().add(OWN.get(ask.key()).apply(desk));
+    }
+  }
+
+  private <T> void choice(Ask.OneOf<T> ask) {
+    Map<T, String> words = new LinkedHashMap<>();
+    ask.values().forEach(v -> words.put(v, ask.names().apply(v)));
+    ObjectProperty<T> answer = answered(desk, ask);
+    answers.put(ask.key(), answer);
+    form.getChildren().add(Choices.row(ask.words(), ask.key() + "-", words, answer));
+  }
+
+  /** Stands in the row of the choice before it. */
+  private void amount(Ask.Amount ask) {
+    double usual = desk.bench().onHand().get().answer(ask);
+    TextField field =
+        Field.of(ask.key(), ask.words(), Double.isNaN(usual) ? "" : Figures.plain(usual), 6);
+    Label unit = Words.line("quiet", ask.symbol());
+    Label trouble = Words.of("care", "");
+    Words.shown(trouble, false);
+    ObjectProperty<Double> answer = answered(desk, ask);
+    field
+        .textProperty()
+        .addListener(
+            (o, was, is) -> {
+              try {
+                answer.set(Field.number(field, ask.least(), ask.most()).orElse(ask.usual()));
+                Words.shown(trouble, false);
+              } catch (IllegalArgumentException notYet) {
+                trouble.setText(notYet.getMessage());
+                Words.shown(trouble, true);
+              }
+            });
+    ask.only()
+        .ifPresent(
+            only -> {
+              var shown = answers.get(only.ask().key()).isEqualTo((Object) only.value());
+              field.visibleProperty().bind(shown);
+              field.managedProperty().bind(shown);
+              unit.visibleProperty().bind(shown);
+              unit.managedProperty().bind(shown);
+            });
+    row().getChildren().addAll(field, unit, trouble);
+  }
+
+  private Pane row() {
+    int last = form.getChildren().size() - 1;
+    if (last >= 0 && form.getChildren().get(last) instanceof FlowPane row) {
+      return row;
+    }
+    FlowPane row = new FlowPane(6, 6);
+    form.getChildren().add(row);
     return row;
   }
 
-  /**
-   * Things to try, a line each in the tester's own words, with what was understood said back.
-   *
-   * @param read takes the whole text
-   * @param text gives it back
-   * @param line understands one line
-   * @param said says what was understood of it
-   */
-  private static <T, L> Node lines(
-      ObjectProperty<T> taken,
-      String id,
-      String name,
-      Function<String, T> read,
-      Function<T, String> text,
-      Function<String, L> line,
-      Function<L, String> said) {
-    TextArea area = Field.lines(id, name, text.apply(taken.get()), 6);
+  /** A line each in the tester's own words, with what was understood said back beside it. */
+  private void lines(Ask.Lines ask) {
+    ObjectProperty<List<String>> answer = answered(desk, ask);
+    TextArea area = Field.lines(ask.key(), ask.words(), String.join("\n", answer.get()), 6);
     Label echo = Words.of("quiet", "");
     Runnable sayBack =
         () ->
             echo.setText(
-                area.getText()
-                    .lines()
-                    .filter(l -> !l.isBlank())
-                    .map(l -> said.apply(line.apply(l)))
+                ask.read(area.getText()).stream()
+                    .map(ask.saidBack())
                     .collect(Collectors.joining("\n")));
     area.textProperty()
         .addListener(
             (o, was, is) -> {
-              taken.set(read.apply(is));
+              answer.set(ask.read(is));
               sayBack.run();
             });
     sayBack.run();
@@ -146,87 +148,11 @@ public final class TestForms {
     echo.setMinWidth(0);
     echo.setMaxWidth(Double.MAX_VALUE);
     both.setFillHeight(true);
-    return new VBox(6, Words.line("strong", name), both);
-  }
-
-  private static Node soak(Desk desk) {
-    ObjectProperty<SoakLoad> taken = taken(desk, SoakLoad.USUAL);
-    Map<SoakLoad.Output, String> words = new LinkedHashMap<>();
-    Arrays.stream(SoakLoad.Output.values()).forEach(o -> words.put(o, o.words()));
-    ObjectProperty<SoakLoad.Output> output = new SimpleObjectProperty<>(taken.get().output());
-    TextField watts = field("soak-watts", "Watts left on", Figures.plain(taken.get().watts()));
-    TextField hours = field("soak-hours", "For how many hours", Figures.plain(taken.get().hours()));
-    Runnable take =
-        () -> {
-          double w = number(watts, MOST_WATTS);
-          double h = number(hours, LONGEST_SOAK_HOURS);
-          if (w > 0 && h > 0) {
-            taken.set(new SoakLoad(output.get(), w, h));
-          }
-        };
-    output.addListener((o, was, is) -> take.run());
-    watts.textProperty().addListener((o, was, is) -> take.run());
-    hours.textProperty().addListener((o, was, is) -> take.run());
-    FlowPane row = Choices.row("On", "soak-on-", words, output);
-    row.getChildren().addAll(watts, Words.line("quiet", "W"), hours, Words.line("quiet", "h"));
-    return row;
-  }
-
-  private static TextField field(String id, String name, String text) {
-    TextField field = new TextField(text);
-    field.setId(id);
-    field.setAccessibleText(name);
-    field.setPrefColumnCount(5);
-    return field;
-  }
-
-  /** As typed in any notation; NaN for none, and for what may be two. */
-  private static double number(TextField field, double most) {
-    try {
-      return Field.number(field, 0, most).orElse(Double.NaN);
-    } catch (IllegalArgumentException notYet) {
-      return Double.NaN;
-    }
-  }
-
-  private static Node motor(Desk desk) {
-    return new MotorForm(taken(desk, StartsSettings.usualMotor()), "motor-");
-  }
-
-  /** A thing on hand as a property that follows its form; {@code usual} until one is taken up. */
-  private static <T> ObjectProperty<T> taken(Desk desk, T usual) {
-    @SuppressWarnings("unchecked")
-    Class<T> type = (Class<T>) usual.getClass();
-    ObjectProperty<T> property =
-        new SimpleObjectProperty<>(desk.bench().onHand().get().find(type).orElse(usual));
-    property.addListener((o, was, is) -> desk.bench().have(is));
-    return property;
+    form.getChildren().add(new VBox(6, Words.line("strong", ask.words()), both));
   }
 
   /** The motor on hand, which a question about it begins with. */
   public static Nameplate motorOnHand(Desk desk) {
-    return desk.bench().onHand().get().find(Nameplate.class).orElseGet(StartsSettings::usualMotor);
-  }
-
-  private static Node usb(Desk desk) {
-    Map<UsbTester, String> words = new LinkedHashMap<>();
-    Arrays.stream(UsbTester.values()).forEach(t -> words.put(t, t.words()));
-    Map<UsbUse, String> uses = new LinkedHashMap<>();
-    Arrays.stream(UsbUse.values()).forEach(u -> uses.put(u, u.words()));
-    return new VBox(
-        6,
-        Choices.row("Asked of", "usb-use-", uses, taken(desk, UsbUse.PORT)),
-        Choices.row("Asked with", "usb-", words, taken(desk, UsbTester.FIVE_VOLT)));
-  }
-
-  private static Node distance(Desk desk) {
-    ObjectProperty<SoundDistance> taken = taken(desk, SoundDistance.USUAL);
-    Map<Double, String> words = new LinkedHashMap<>();
-    for (double metres : METRES) {
-      words.put(metres, Figures.plain(metres, Unit.METRE));
-    }
-    ObjectProperty<Double> metres = new SimpleObjectProperty<>(taken.get().metres());
-    metres.addListener((o, was, is) -> taken.set(new SoundDistance(is)));
-    return Choices.row("Sound meter at", "metres-", words, metres);
+    return desk.bench().onHand().get().answer(MotorOnHand.ASK);
   }
 }

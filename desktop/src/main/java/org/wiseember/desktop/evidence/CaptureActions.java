@@ -10,15 +10,16 @@ import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.trial.wave.CapturedWaves;
+import org.wiseember.trial.wave.Wave;
 import org.wiseember.workbook.comtrade.DataFormat;
 
 /** How captures come into a run and go out of it. */
 final class CaptureActions extends VBox {
   private final ObjectProperty<DataFormat> format = new SimpleObjectProperty<>(DataFormat.ASCII);
   private final Button save;
-  private WaveRun run;
-  private WaveRun.Wave wave;
+  private CapturedWaves run;
+  private Wave wave;
 
   CaptureActions(Desk desk) {
     setSpacing(6);
@@ -44,7 +45,7 @@ final class CaptureActions extends VBox {
             row);
   }
 
-  void of(WaveRun shown, WaveRun.Wave chosen) {
+  void of(CapturedWaves shown, Wave chosen) {
     run = shown;
     wave = chosen;
     save.setDisable(chosen == null);

@@ -15,7 +15,8 @@ import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.typed.TypedFigure;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.Trait;
 
 /** What was decided about a run, each with a way back, and the corrections a drain may need. */
 final class DecisionList extends VBox {
@@ -54,7 +55,7 @@ final class DecisionList extends VBox {
                                 run,
                                 treatment.withCutoff(OptionalDouble.empty()),
                                 "Cut-off back to the one seen")));
-    boolean drain = run.type().drains();
+    boolean drain = run.type().is(Trait.DRAINS);
     boolean leads = run.throughLeads();
     if (drain || leads) {
       getChildren().add(corrections(drain, leads));

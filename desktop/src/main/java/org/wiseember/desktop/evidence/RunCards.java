@@ -16,7 +16,7 @@ import org.wiseember.core.figure.Explanation;
 import org.wiseember.desktop.look.MiniTrace;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.workbook.Run;
 
 /** The runs of a unit: a row of groups, and under it a card for each run of the chosen one. */

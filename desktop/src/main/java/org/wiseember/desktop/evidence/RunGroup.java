@@ -1,7 +1,7 @@
 package org.wiseember.desktop.evidence;
 
 import java.util.List;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 
 /** A tab of runs: one part of the verdict, or two that seldom fill a tab each. */
 enum RunGroup {
@@ -24,7 +24,7 @@ enum RunGroup {
 
   /** The one a run lies in. */
   static RunGroup of(TestRun run) {
-    return switch (run.type().group()) {
+    return switch (run.type().declaration().group()) {
       case ENERGY -> ENERGY;
       case IDLE -> IDLE;
       case POWER -> POWER;

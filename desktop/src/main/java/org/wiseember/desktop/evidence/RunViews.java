@@ -9,9 +9,9 @@ import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.finding.FindingView;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.wave.CapturedWaves;
 
 /**
  * How what a run found is looked at. Every test has its page, which is drawn as it is; the few that
@@ -68,11 +68,11 @@ final class RunViews {
     WaveView view = new WaveView(desk);
     RunView page = page(desk);
     return (judgement, run, because) -> {
-      if (run instanceof WaveRun read && read.waves().isEmpty() && !read.read().isEmpty()) {
+      if (run instanceof CapturedWaves read && read.waves().isEmpty() && !read.read().isEmpty()) {
         return page.of(judgement, run, because);
       }
       because.explain(run);
-      if (run instanceof WaveRun waves) {
+      if (run instanceof CapturedWaves waves) {
         view.of(judgement, waves, because);
       }
       return view;

@@ -6,7 +6,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 
 /** Has a run count for nothing, with a reason, or count again. */
 final class SetAside extends HBox {

@@ -12,7 +12,8 @@ import org.wiseember.core.trace.Stretch;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.Trait;
 
 /** What lies between the cursors, and what can be decided about it. */
 final class StretchBar extends VBox {
@@ -43,7 +44,7 @@ final class StretchBar extends VBox {
     var leave = Words.button("action", "Leave this stretch out", this::leaveOut);
     leave.setId("leave-out");
     actions.getChildren().add(leave);
-    if (shown.type().drains()) {
+    if (shown.type().is(Trait.DRAINS)) {
       var cut = Words.button("action", "Cut off at the later cursor", this::cutOff);
       cut.setId("cut-off-here");
       actions.getChildren().add(cut);

@@ -19,7 +19,7 @@ import org.wiseember.desktop.finding.FigureTable;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.kind.found.Drained;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.RatePicture;
 
@@ -94,7 +94,7 @@ final class TogetherView extends VBox {
 
   private static FigureTable table(Judgement shown) {
     List<List<String>> rows = new ArrayList<>();
-    for (DrainRun d : shown.drains()) {
+    for (Drained d : shown.drains()) {
       rows.add(
           List.of(
               d.run().title(),

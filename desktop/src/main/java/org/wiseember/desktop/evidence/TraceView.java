@@ -7,8 +7,8 @@ import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.report.chart.TraceChart;
 import org.wiseember.report.chart.TraceDrawing;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.page.RunTrace;
-import org.wiseember.trial.test.TestRun;
 import org.wiseember.workbook.Event;
 
 /** The trace of a run with its cursors, and what is decided about it. */

@@ -28,12 +28,13 @@ import org.wiseember.desktop.look.MiniWave;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.trial.test.waveform.WavePictures;
-import org.wiseember.trial.test.waveform.WavePictures.ByLoad;
-import org.wiseember.trial.test.waveform.WaveRun;
-import org.wiseember.trial.test.waveform.WaveTable;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
+import org.wiseember.trial.wave.CapturedWaves;
+import org.wiseember.trial.wave.Wave;
+import org.wiseember.trial.wave.WavePictures;
+import org.wiseember.trial.wave.WavePictures.ByLoad;
+import org.wiseember.trial.wave.WaveTable;
 import org.wiseember.workbook.Unit;
 
 /**
@@ -76,10 +77,10 @@ final class WaveView extends VBox {
   private final VBox meaning = new VBox();
   private final CaptureActions actions;
   private List<Beside> others = List.of();
-  private WaveRun run;
+  private CapturedWaves run;
   private Judgement judgement;
   private BecausePanel because;
-  private WaveRun.Wave wave;
+  private Wave wave;
 
   WaveView(Desk desk) {
     this.desk = desk;
@@ -125,7 +126,7 @@ final class WaveView extends VBox {
    *
    * @param panel explains the distortion of whatever wave is chosen
    */
-  void of(Judgement shownUnit, WaveRun shown, BecausePanel panel) {
+  void of(Judgement shownUnit, CapturedWaves shown, BecausePanel panel) {
     because = panel;
     boolean same = run != null && run.run().id() == shown.run().id();
     String before = same && wave != null ? wave.kept().words() : "";
@@ -153,7 +154,7 @@ final class WaveView extends VBox {
   /** A card a capture: its cycle, what it was captured at, its distortion. */
   private void showCards() {
     cards.getChildren().clear();
-    for (WaveRun.Wave w : run.waves()) {
+    for (Wave w : run.waves()) {
       MiniWave small = new MiniWave(WavePictures.small(w, SMALL_POINTS));
       small.setMinSize(86, 42);
       small.setPrefSize(86, 42);
@@ -197,7 +198,7 @@ final class WaveView extends VBox {
     List<Beside> found = new ArrayList<>();
     Map<Integer, String> words = new LinkedHashMap<>();
     words.put(-1, "nothing");
-    for (WaveRun.Wave w : run.waves()) {
+    for (Wave w : run.waves()) {
       if (w.finding().isPresent() && (w.mains() || w.watts() == 0)) {
         words.put(found.size(), w.mains() ? "the mains" : w.kept().words());
         found.add(new Beside(Optional.of(w), judgement.unit()));
@@ -219,7 +220,7 @@ final class WaveView extends VBox {
    *
    * @param wave empty while it is in the workbook
    */
-  private record Beside(Optional<WaveRun.Wave> wave, Unit unit) {}
+  private record Beside(Optional<Wave> wave, Unit unit) {}
 
   /** Other units whose wave was captured, those of the likest rating first. */
   private List<Unit> likeUnits() {
@@ -241,7 +242,7 @@ final class WaveView extends VBox {
     return unit.label().ratedWatts().orElse(0.0) / 2;
   }
 
-  private Optional<WaveRun.Wave> compared() {
+  private Optional<Wave> compared() {
     int i = beside.get();
     return i < 0 || i >= others.size()
         ? Optional.empty()
@@ -266,8 +267,8 @@ final class WaveView extends VBox {
     showBeside();
   }
 
-  private static Optional<WaveRun.Wave> waveOf(Judgement unit) {
-    return unit.newest(WaveRun.class).flatMap(r -> r.at(half(unit.unit())));
+  private static Optional<Wave> waveOf(Judgement unit) {
+    return unit.newest(CapturedWaves.class).flatMap(r -> r.at(half(unit.unit())));
   }
 
   private void showBeside() {
@@ -328,7 +329,7 @@ final class WaveView extends VBox {
     List<List<String>> rows = WaveTable.rows(run);
     compared()
         .filter(w -> !run.waves().contains(w))
-        .flatMap(WaveRun.Wave::finding)
+        .flatMap(Wave::finding)
         .ifPresent(f -> rows.add(WaveTable.row("beside it", f)));
     table.getChildren().setAll(new FigureTable(WaveTable.HEADS, rows));
     WaveTable.words(run, wave).forEach(s -> table.getChildren().add(Words.of("notice-text", s)));

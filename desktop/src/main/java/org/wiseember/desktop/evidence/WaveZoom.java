@@ -18,8 +18,8 @@ import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.report.chart.CycleDrawing;
-import org.wiseember.trial.test.waveform.WavePictures;
-import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.trial.wave.Wave;
+import org.wiseember.trial.wave.WavePictures;
 
 /**
  * One wave at large, with two cursors. The wheel with Ctrl looks closer at where the mouse is, with
@@ -49,8 +49,8 @@ final class WaveZoom extends VBox {
   private final Cursors cursors = new Cursors(chart);
   private final ObjectProperty<Part> part = new SimpleObjectProperty<>(Part.TWO_CYCLES);
   private final Label reading = Words.of("figure", "");
-  private WaveRun.Wave wave;
-  private Optional<WaveRun.Wave> beside = Optional.empty();
+  private Wave wave;
+  private Optional<Wave> beside = Optional.empty();
   private double from;
   private double to;
 
@@ -82,7 +82,7 @@ final class WaveZoom extends VBox {
     cursors.at(1).addListener((o, was, is) -> say());
   }
 
-  void of(WaveRun.Wave shown, Optional<WaveRun.Wave> compared) {
+  void of(Wave shown, Optional<Wave> compared) {
     boolean same = wave != null && shown != null && period(wave) == period(shown);
     wave = shown;
     beside = compared;
@@ -97,7 +97,7 @@ final class WaveZoom extends VBox {
     }
   }
 
-  private static double period(WaveRun.Wave wave) {
+  private static double period(Wave wave) {
     return wave.finding().map(f -> 1000 / f.frequency().value()).orElse(20.0);
   }
 
@@ -174,8 +174,8 @@ final class WaveZoom extends VBox {
     boolean over = part.get() == Part.OVERLAID;
     double left = from;
     double right = to;
-    WaveRun.Wave shown = wave;
-    Optional<WaveRun.Wave> compared = beside;
+    Wave shown = wave;
+    Optional<Wave> compared = beside;
     CycleDrawing figure =
         over ? WavePictures.overlaid(shown) : WavePictures.stretch(shown, compared, left, right);
     chart.show(() -> desk.drawn(figure));

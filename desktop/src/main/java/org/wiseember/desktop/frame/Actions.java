@@ -7,7 +7,7 @@ import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.Drawer;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.trial.verdict.Summary;
 import org.wiseember.workbook.RunSettings;

@@ -21,7 +21,7 @@ import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.guide.TestGuide;
-import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.kind.TestType;
 
 /**
  * The guide beside the work: the page of the stage one is on, on the bench that of the chosen test

@@ -15,8 +15,8 @@ import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
-import org.wiseember.trial.test.LabelInputs;
-import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.kind.LabelInputs;
+import org.wiseember.trial.kind.found.Drained;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Run;
 
@@ -128,7 +128,7 @@ public final class PathBar extends StackPane {
   private Mark markOf(StageName stage, Judgement judgement) {
     boolean claims = !judgement.unit().label().claims().isEmpty();
     boolean runs = !judgement.runs().isEmpty();
-    boolean complete = judgement.drains().stream().anyMatch(DrainRun::complete);
+    boolean complete = judgement.drains().stream().anyMatch(Drained::complete);
     boolean allDone = judgement.runs().stream().allMatch(r -> r.run().state() == Run.State.DONE);
     return switch (stage) {
       case LABEL -> claims ? Mark.DONE : Mark.NONE;

@@ -21,7 +21,7 @@ import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.QuantityField;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.kind.TestType;
 
 /** What a claim was taken to mean, and the fields to correct it or to add one by hand. */
 final class ClaimPanel extends VBox {

@@ -31,7 +31,7 @@ import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
-import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Unit;
 

@@ -31,8 +31,9 @@ import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.CaptureDraft;
 import org.wiseember.desktop.model.Desk;
-import org.wiseember.trial.test.waveform.WavePictures;
-import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.trial.wave.CapturedWaves;
+import org.wiseember.trial.wave.Wave;
+import org.wiseember.trial.wave.WavePictures;
 
 /** A capture from a file before it is kept: what it shows, and what it was captured at. */
 public final class CapturePane extends StackPane {
@@ -161,7 +162,7 @@ public final class CapturePane extends StackPane {
   private Node head() {
     String unit =
         desk.chosen().get() == null ? "" : " For " + desk.chosen().get().unit().name() + ".";
-    Optional<WaveRun> into = desk.captures().into();
+    Optional<CapturedWaves> into = desk.captures().into();
     return new VBox(
         Words.of("title", "Read in a capture"),
         Words.of(
@@ -232,7 +233,7 @@ public final class CapturePane extends StackPane {
 
   private void draw() {
     if (draft != null) {
-      WaveRun.Wave w = draft.looked();
+      Wave w = draft.looked();
       double two = 2000 / w.finding().orElseThrow().frequency().value();
       chart.show(
           () ->

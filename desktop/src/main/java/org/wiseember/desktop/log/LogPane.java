@@ -31,7 +31,8 @@ import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.LogDraft;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Trait;
 import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.log.LogMapping;
 import org.wiseember.workbook.log.LogUnits;
@@ -98,7 +99,7 @@ public final class LogPane extends StackPane {
     title.setText(words(kind.get()) + " from " + shortened(file));
     Map<String, String> words = new LinkedHashMap<>();
     for (TestType test : AllTests.list()) {
-      if (test.inLogs() && desk.chosen().get() != null) {
+      if (!test.is(Trait.NOT_IN_LOGS) && desk.chosen().get() != null) {
         words.put(test.key(), test.words());
       }
     }

@@ -42,12 +42,14 @@ import org.wiseember.core.trace.Frame;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReading;
 import org.wiseember.trial.AllTests;
+import org.wiseember.trial.kind.Ask;
+import org.wiseember.trial.kind.LoadsOnHand;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
-import org.wiseember.trial.test.LoadsOnHand;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.TestType;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Instruments;
 import org.wiseember.workbook.KeptReading;
@@ -121,9 +123,9 @@ public final class Benchwork {
     return onHand.getReadOnlyProperty();
   }
 
-  /** Takes a thing up, in place of one of its type, such as the motor that is started next. */
-  public void have(Object thing) {
-    onHand.set(onHand.get().with(thing));
+  /** Takes what was answered to something a test asks for, such as the motor started next. */
+  public <T> void have(Ask<T> ask, T answer) {
+    onHand.set(onHand.get().with(ask, answer));
   }
 
   /** The cautions of a test have all been in sight. */
@@ -133,7 +135,7 @@ public final class Benchwork {
 
   /** Whether a test may start: one that can hurt does so only once its cautions were in sight. */
   public boolean mayStart(TestType type) {
-    return !type.hazardous() || cautionsSeen.contains(type.key());
+    return !type.is(Trait.HAZARDOUS) || cautionsSeen.contains(type.key());
   }
 
   /** Says how the try that is on went, where only a person sees it. */
@@ -284,7 +286,7 @@ public final class Benchwork {
 
   /** Whether the chosen test, as it is set up, is made by hand whatever stands on the bench. */
   public boolean byHandOnly() {
-    return plan().map(TestPlan::byHandOnly).orElseGet(() -> test.get().byHandOnly());
+    return plan().map(TestPlan::byHandOnly).orElseGet(() -> test.get().is(Trait.BY_HAND_ONLY));
   }
 
   /** A second press while a run is still being opened must not open another. */

@@ -1,7 +1,7 @@
 package org.wiseember.desktop.model;
 
 import java.nio.file.Path;
-import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.trial.wave.Wave;
 import org.wiseember.workbook.log.ReadCapture;
 
 /**
@@ -10,4 +10,4 @@ import org.wiseember.workbook.log.ReadCapture;
  * @param read as it stands in the file
  * @param looked worked out
  */
-public record CaptureDraft(Path file, ReadCapture read, WaveRun.Wave looked) {}
+public record CaptureDraft(Path file, ReadCapture read, Wave looked) {}

@@ -13,9 +13,10 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.core.waveform.WaveformUnreadable;
-import org.wiseember.trial.test.waveform.WaveFiles;
-import org.wiseember.trial.test.waveform.WaveRun;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.wave.CapturedWaves;
+import org.wiseember.trial.wave.Wave;
+import org.wiseember.trial.wave.WaveFiles;
 import org.wiseember.workbook.CaptureFiles;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.Run;
@@ -107,13 +108,13 @@ public final class CapturesIn {
   }
 
   /** The run a kept capture goes into: the newest of the unit's made of files, else a new one. */
-  public Optional<WaveRun> into() {
+  public Optional<CapturedWaves> into() {
     Judgement judgement = desk.chosen().get();
     return judgement == null
         ? Optional.empty()
         : judgement.runs().stream()
-            .filter(WaveRun.class::isInstance)
-            .map(WaveRun.class::cast)
+            .filter(CapturedWaves.class::isInstance)
+            .map(CapturedWaves.class::cast)
             .filter(r -> r.run().settings().source() != RunSettings.Source.SIMULATED)
             .reduce((a, b) -> b);
   }
@@ -133,7 +134,7 @@ public final class CapturesIn {
     long unitId = judgement.unit().id();
     double volts =
         judgement.unit().label().claim(Subject.OUTPUT_VOLTAGE).map(Claim::figure).orElse(0.0);
-    Optional<WaveRun> run = into();
+    Optional<CapturedWaves> run = into();
     String name = String.valueOf(from.file().getFileName());
     record Kept(long run, long capture, boolean fresh) {}
     desk.background(
@@ -192,7 +193,7 @@ public final class CapturesIn {
   }
 
   /** Writes a capture as a COMTRADE record beside the workbook. */
-  public void save(Run run, WaveRun.Wave wave, DataFormat format) {
+  public void save(Run run, Wave wave, DataFormat format) {
     Judgement judgement = desk.chosen().get();
     String unit = judgement == null ? "unit" : judgement.unit().name();
     desk.background(

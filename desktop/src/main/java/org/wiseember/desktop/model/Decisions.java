@@ -1,7 +1,7 @@
 package org.wiseember.desktop.model;
 
 import org.wiseember.core.trace.Treatment;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 
 /** What a person decides about runs. Each decision can be undone; readings stay as they are. */
 public final class Decisions {

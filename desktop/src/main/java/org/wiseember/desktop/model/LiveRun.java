@@ -15,11 +15,12 @@ import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.hand.Pressed;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.Expected;
+import org.wiseember.trial.kind.HandRecord;
+import org.wiseember.trial.kind.Known;
+import org.wiseember.trial.kind.LiveMoment;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.record.RecordedRun;
-import org.wiseember.trial.test.HandRecord;
-import org.wiseember.trial.test.Known;
-import org.wiseember.trial.test.LiveMoment;
-import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.KeptReading;
 import org.wiseember.workbook.Notebook;
 
@@ -250,7 +251,7 @@ public final class LiveRun {
             lastTyped(Channel.AC_ENERGY),
             Double.NaN,
             // A display that rises is a slip in a drain, and the point of a charge.
-            plan.type().displayRises() ? Double.NaN : lastTyped(Channel.DISPLAY_CHARGE));
+            plan.type().is(Trait.DISPLAY_RISES) ? Double.NaN : lastTyped(Channel.DISPLAY_CHARGE));
   }
 
   /**

@@ -18,6 +18,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.report.page.Sheet;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.plan.KnownTimes;
 import org.wiseember.trial.plan.PackState;
 import org.wiseember.trial.plan.RigCard;
@@ -27,7 +29,6 @@ import org.wiseember.trial.plan.TideMaker;
 import org.wiseember.trial.plan.TidePage;
 import org.wiseember.trial.plan.TideStep;
 import org.wiseember.trial.plan.TideTimes;
-import org.wiseember.trial.test.OnHand;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.RunSettings;
@@ -166,7 +167,7 @@ public final class PlanWork {
     double pace = desk.bench().source().get() == RunSettings.Source.SIMULATED ? pace() : 1;
     Instant instant = clock.instant();
     Optional<Instant> ends =
-        live.filter(l -> l.plan().type().drains() && l.view().get() != null)
+        live.filter(l -> l.plan().type().is(Trait.DRAINS) && l.view().get() != null)
             .map(l -> instant.plusSeconds((long) (l.expectedEnd().secondsLeft() / pace)));
     desk.background(
         () -> units(now, chosen),

@@ -11,7 +11,7 @@ import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.core.solar.Port;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.charge.ChargeSetting;
+import org.wiseember.trial.kind.ChargeSetting;
 
 /** The panels on hand, and what they are put to. */
 public final class SolarWork {
@@ -70,9 +70,11 @@ public final class SolarWork {
 
   /** Charges the chosen unit from these panels next. */
   public void toTheBench(Arrangement arrangement) {
-    ChargeSetting now =
-        desk.bench().onHand().get().find(ChargeSetting.class).orElse(ChargeSetting.WALL);
-    desk.bench().have(now.adding(ChargeSource.SOLAR).with(arrangement, panels.get().site()));
+    ChargeSetting now = desk.bench().onHand().get().answer(ChargeSetting.ASK);
+    desk.bench()
+        .have(
+            ChargeSetting.ASK,
+            now.adding(ChargeSource.SOLAR).with(arrangement, panels.get().site()));
     desk.bench().test().set(AllTests.of(Charge.KIND));
     desk.stage().set(StageName.BENCH);
   }

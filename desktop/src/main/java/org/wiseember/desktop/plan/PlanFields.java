@@ -22,9 +22,9 @@ import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.PlanWork;
 import org.wiseember.report.look.UnitMark;
+import org.wiseember.trial.kind.Thing;
 import org.wiseember.trial.plan.PackState;
 import org.wiseember.trial.plan.Tide;
-import org.wiseember.trial.test.Thing;
 import org.wiseember.workbook.plan.CampaignNotes;
 
 /** When somebody is there, what is not there, and how full each unit is. */

@@ -22,8 +22,8 @@ import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Desk;
 import org.wiseember.desktop.model.StageName;
-import org.wiseember.trial.test.LabelInputs;
-import org.wiseember.trial.test.charge.InputWindowPicture;
+import org.wiseember.trial.kind.LabelInputs;
+import org.wiseember.trial.kind.found.InputWindowPicture;
 import org.wiseember.trial.verdict.Judgement;
 
 /** What may go into the solar port of the chosen unit, from the panels on hand. */

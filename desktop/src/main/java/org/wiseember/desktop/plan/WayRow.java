@@ -11,7 +11,7 @@ import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.Port;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.test.charge.InputWindowPicture;
+import org.wiseember.trial.kind.found.InputWindowPicture;
 
 /** One way to wire the panels: its letter, what it gives, how it stands. */
 final class WayRow extends GridPane {

@@ -8,12 +8,12 @@ import java.util.List;
 import org.testng.annotations.Test;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.trace.Treatment.LeftOut;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.found.Drained;
 
 /** What is decided about runs follows at once, and is undone to the last bit. */
 public class DecisionsModelTest extends OnDesk {
-  private DrainRun drain() {
+  private Drained drain() {
     return desk.chosen().get().drains().get(0);
   }
 

@@ -15,7 +15,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import org.testng.annotations.Test;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.workbook.Workbook;
 
 /** What was taken off the shelf comes back past a restart, and whole copies lie beside. */

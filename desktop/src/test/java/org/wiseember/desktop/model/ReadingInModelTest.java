@@ -16,14 +16,14 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.demo.DemoWorkbook;
-import org.wiseember.trial.test.drain.DrainRun;
-import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.trial.kind.found.Drained;
+import org.wiseember.trial.kind.waveform.WaveRun;
 import org.wiseember.workbook.log.LogMapping;
 
 /** Files that come in and go out: logs, run packages, captures. */
 public class ReadingInModelTest extends OnDesk {
   /** The one that was kept last, whenever it began. */
-  private DrainRun lastDrain() {
+  private Drained lastDrain() {
     return desk.chosen().get().drains().stream()
         .max(Comparator.comparingLong(d -> d.run().id()))
         .orElseThrow();
@@ -66,7 +66,7 @@ public class ReadingInModelTest extends OnDesk {
     assertEquals(desk.readingIn().draft().get(), null);
   }
 
-  private static double value(DrainRun run) {
+  private static double value(Drained run) {
     return run.finding().deliveredEnergy().orElseThrow().value();
   }
 
@@ -74,7 +74,7 @@ public class ReadingInModelTest extends OnDesk {
   @Test
   public void aPackageGoesOutAndComesIn() throws IOException {
     int before = desk.chosen().get().drains().size();
-    DrainRun out = desk.chosen().get().drains().get(0);
+    Drained out = desk.chosen().get().drains().get(0);
     desk.readingIn().pack(out.run(), desk.chosen().get().unit().name());
     until(() -> packages() == 1);
     settle();

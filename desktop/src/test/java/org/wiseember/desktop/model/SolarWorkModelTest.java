@@ -10,7 +10,7 @@ import org.wiseember.bench.procedure.Charge;
 import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.core.solar.Port;
-import org.wiseember.trial.test.LabelInputs;
+import org.wiseember.trial.kind.LabelInputs;
 
 /** Panels on hand, the ways to wire them, and the way from there to the bench. */
 public class SolarWorkModelTest extends OnDesk {

@@ -10,7 +10,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.verdict.Standing;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 
 /** Any row of edits is undone one by one, back to the very workbook it began with. */

@@ -12,6 +12,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.wiseember.bench.instrument.Bench;
@@ -43,13 +44,12 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.trial.AllTests;
+import org.wiseember.trial.kind.ChargeSetting;
+import org.wiseember.trial.kind.LabelInputs;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
-import org.wiseember.trial.test.LabelInputs;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.charge.ChargeSetting;
-import org.wiseember.trial.test.drain.DrainSettings;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Event;
@@ -219,7 +219,7 @@ public final class DemoWorkbook {
       drain(workbook, units.get(0), 0, 11);
       drain(workbook, units.get(1), 1, 12);
       startOnly(workbook, units.get(2), 2, 13);
-      test(workbook, units.get(0), DrainSettings.alternating(1080, 230, ""), 3, 14);
+      drain(workbook, units.get(0), 1080, 3, 14);
       test(workbook, units.get(0), Drain.DC, 4, 15);
       test(workbook, units.get(0), LoadLadder.KIND, 5, 16);
       test(workbook, units.get(0), IdleWatch.KIND, 6, 17);
@@ -265,9 +265,9 @@ public final class DemoWorkbook {
 
   /** What a line-up of the pool wants: drains at one load for three of them, and what was paid. */
   private static void lineUp(Workbook workbook, List<Unit> units) {
-    test(workbook, units.get(0), DrainSettings.alternating(250, 230, ""), 20, 31);
-    test(workbook, units.get(2), DrainSettings.alternating(250, 230, ""), 21, 32);
-    test(workbook, units.get(2), DrainSettings.alternating(1100, 230, ""), 22, 33);
+    drain(workbook, units.get(0), 250, 20, 31);
+    drain(workbook, units.get(2), 250, 21, 32);
+    drain(workbook, units.get(2), 1100, 22, 33);
     test(workbook, units.get(1), IdleWatch.KIND, 23, 34);
     test(workbook, units.get(2), IdleWatch.KIND, 24, 35);
     test(workbook, units.get(1), Charge.KIND, 25, 36);
@@ -355,6 +355,11 @@ public final class DemoWorkbook {
     test(workbook, unit, Drain.AC, day, seed);
   }
 
+  private static void drain(Workbook workbook, Unit unit, double watts, int day, long seed) {
+    OnHand onHand = new OnHand(List.of(), Map.of("drain-load", "OWN", "drain-own-watts", watts));
+    test(workbook, unit, plan(Drain.AC, unit, onHand), day, seed);
+  }
+
   private static void test(Workbook workbook, Unit unit, String kind, int day, long seed) {
     List<Double> onHand = Arrays.stream(LOADS.split(", ")).map(Double::valueOf).toList();
     test(workbook, unit, plan(kind, unit, OnHand.of(onHand)), day, seed);
@@ -372,7 +377,7 @@ public final class DemoWorkbook {
         ChargeSetting.WALL
             .from(sources)
             .with(PANELS.ways(port).get(0).arrangement(), PANELS.site());
-    OnHand onHand = OnHand.of(List.of(100.0)).with(setting);
+    OnHand onHand = OnHand.of(List.of(100.0)).with(ChargeSetting.ASK, setting);
     test(workbook, unit, plan(Charge.KIND, unit, onHand), day, seed);
   }
 

@@ -30,8 +30,8 @@ import org.wiseember.core.overload.TripCurve;
 import org.wiseember.core.overload.TripFit;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.uncertainty.MeterClass;
-import org.wiseember.trial.test.KeptRun;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.workbook.Found;
 import org.wiseember.workbook.KeptCapture;
 
@@ -100,7 +100,7 @@ final class FindingJson {
    * @return empty where it is not what this version writes; it is worked out again then
    */
   static Optional<TestRun> read(Found.Finding row, KeptRun kept) {
-    Class<? extends TestRun> type = kept.type().finds();
+    Class<? extends TestRun> type = kept.type().declaration().finds();
     try {
       JsonNode node = MAPPER.readTree(row.found());
       List<RecordComponent> found = found(type);

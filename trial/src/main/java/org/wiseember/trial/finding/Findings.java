@@ -18,12 +18,14 @@ import org.wiseember.core.trace.Plausible;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.Asked;
-import org.wiseember.trial.test.KeptRun;
-import org.wiseember.trial.test.RunRecord;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.RunRecord;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Trait;
+import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.kind.UnknownTest;
 import org.wiseember.workbook.Found;
 import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
@@ -53,7 +55,7 @@ public final class Findings {
     this.kept = workbook.found().of(unit.id());
   }
 
-  /** Every run of a unit whose kind is known, oldest first. */
+  /** Every run of a unit, oldest first. */
   public static List<TestRun> of(Workbook workbook, Unit unit) {
     return of(workbook, unit, List.of());
   }
@@ -78,7 +80,7 @@ public final class Findings {
   }
 
   private List<TestRun> of(List<Run> runs) {
-    return inTurn(label, runs, Run::kind, this::of);
+    return inTurn(label, runs, Function.identity(), this::of);
   }
 
   /**
@@ -88,7 +90,7 @@ public final class Findings {
    */
   public static List<TestRun> of(Label label, List<RunRecord> runs) {
     return inTurn(
-        label, runs, r -> r.run().kind(), (r, type, others) -> type.worked(r, new Asked(others)));
+        label, runs, RunRecord::run, (r, type, others) -> type.worked(r, new Asked(others)));
   }
 
   private interface Work<R> {
@@ -97,14 +99,17 @@ public final class Findings {
 
   /** Those that rest on others come last, and see only what was found without them. */
   private static <R> List<TestRun> inTurn(
-      Label label, List<R> runs, Function<R, String> kind, Work<R> work) {
+      Label label, List<R> runs, Function<R, Run> kept, Work<R> work) {
     List<TestRun> found = new ArrayList<>();
     for (boolean later : new boolean[] {false, true}) {
       UnitFindings others = new Known(label, found.stream().filter(r -> !r.aside()).toList());
       for (R run : runs) {
-        Optional<TestType> type = AllTests.byKey(kind.apply(run));
-        if (type.isPresent() && type.get().restsOnOthers() == later) {
-          found.add(work.of(run, type.get(), others));
+        TestType type = AllTests.of(kept.apply(run));
+        if (type.is(Trait.RESTS_ON_OTHERS) == later) {
+          found.add(
+              type instanceof UnknownTest unknown
+                  ? NotWorkedOut.of(type, kept.apply(run), unknown.why())
+                  : work.of(run, type, others));
         }
       }
     }

@@ -7,10 +7,10 @@ import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.test.KeptRun;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
 

@@ -5,9 +5,9 @@ import java.util.Optional;
 import org.wiseember.core.capacity.EnergyLeft;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.uncertainty.Estimate;
-import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.trial.test.drain.DrainRun;
-import org.wiseember.trial.test.ladder.LadderRun;
+import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.kind.found.Drained;
+import org.wiseember.trial.kind.found.Laddered;
 
 /**
  * What a pack gives on its DC side, from the best that is known of a unit: a DC drain at its own
@@ -21,11 +21,11 @@ public final class UsableEnergy {
   private UsableEnergy() {}
 
   public static Optional<Estimate> of(UnitFindings unit) {
-    Optional<DrainRun> direct = gentlest(unit, true);
+    Optional<Drained> direct = gentlest(unit, true);
     if (direct.isPresent()) {
       return direct.get().finding().deliveredEnergy().map(Figure::estimate);
     }
-    Optional<DrainRun> ac = gentlest(unit, false);
+    Optional<Drained> ac = gentlest(unit, false);
     if (ac.isPresent()) {
       return Optional.of(
           EnergyLeft.before(
@@ -36,16 +36,16 @@ public final class UsableEnergy {
   }
 
   private static Estimate inverter(UnitFindings unit, double watts) {
-    return unit.of(LadderRun.class)
+    return unit.of(Laddered.class)
         .flatMap(r -> r.finding().fit().stream())
         .reduce((a, b) -> b)
         .map(f -> f.estimate(c -> c.efficiency(watts)))
         .orElse(USUAL_INVERTER);
   }
 
-  private static Optional<DrainRun> gentlest(UnitFindings unit, boolean direct) {
-    return unit.of(DrainRun.class)
+  private static Optional<Drained> gentlest(UnitFindings unit, boolean direct) {
+    return unit.of(Drained.class)
         .filter(d -> d.complete() && d.direct() == direct)
-        .min(Comparator.comparingDouble(DrainRun::meanWatts));
+        .min(Comparator.comparingDouble(Drained::meanWatts));
   }
 }

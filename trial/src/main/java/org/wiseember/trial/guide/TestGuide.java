@@ -10,14 +10,15 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.trial.kind.LoadsOnHand;
+import org.wiseember.trial.kind.Needs;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.TestHelp;
+import org.wiseember.trial.kind.TestSettings;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.plan.KnownTimes;
-import org.wiseember.trial.test.LoadsOnHand;
-import org.wiseember.trial.test.Needs;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestHelp;
-import org.wiseember.trial.test.TestSettings;
-import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.test.Thing;
 import org.wiseember.trial.verdict.Judgement;
 
 /**
@@ -54,7 +55,7 @@ public final class TestGuide {
     Optional<TestSettings> settings =
         test.settings(STATION, OnHand.of(LoadsOnHand.watts(LoadsOnHand.USUAL)));
     settings.ifPresent(s -> needs(page, test, s));
-    TestHelp help = test.help();
+    TestHelp help = test.declaration().help();
     list(page, "How it is made", help.how(), true);
     settings.ifPresent(s -> steps(page, s.procedure().steps()));
     list(page, "Where testers differ", help.schools(), false);
@@ -64,7 +65,10 @@ public final class TestGuide {
 
   private static String answers(TestType test) {
     String claims =
-        test.answers().stream().sorted().map(Subject::inSentence).collect(Collectors.joining(", "));
+        test.declaration().answers().stream()
+            .sorted()
+            .map(Subject::inSentence)
+            .collect(Collectors.joining(", "));
     return claims.isEmpty()
         ? "No claim on a label waits for it; it tells what labels do not.\n"
         : "It answers what the label says of " + claims + ".\n";
@@ -86,7 +90,7 @@ public final class TestGuide {
     if (needs.restHours() > 0) {
       lines.add("Rested " + time(needs.restHours()));
     }
-    boolean all = test.hazardous() || needs.attended() >= 1;
+    boolean all = test.is(Trait.HAZARDOUS) || needs.attended() >= 1;
     lines.add(
         "About "
             + time(needs.hours())

@@ -9,10 +9,10 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.trial.test.LikeRuns;
-import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.trial.test.drain.DrainRun;
-import org.wiseember.trial.test.drain.EnergyByLoad;
+import org.wiseember.trial.kind.LikeRuns;
+import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.kind.found.Drained;
+import org.wiseember.trial.kind.found.EnergyByLoad;
 
 /**
  * What units give at one load for all: yields taken at unlike loads say nothing of the units. A
@@ -38,8 +38,8 @@ public final class AtLoad {
     }
   }
 
-  private static List<DrainRun> drains(UnitFindings unit) {
-    return unit.of(DrainRun.class)
+  private static List<Drained> drains(UnitFindings unit) {
+    return unit.of(Drained.class)
         .filter(d -> d.complete() && !d.direct() && d.meanWatts() > 0)
         .filter(d -> d.finding().deliveredEnergy().isPresent())
         .toList();
@@ -47,13 +47,13 @@ public final class AtLoad {
 
   /** Where a unit was measured; empty for one without a whole AC drain. */
   public static Optional<Range> range(UnitFindings unit) {
-    List<DrainRun> drains = drains(unit);
+    List<Drained> drains = drains(unit);
     return drains.isEmpty()
         ? Optional.empty()
         : Optional.of(
             new Range(
-                drains.stream().mapToDouble(DrainRun::meanWatts).min().orElseThrow(),
-                drains.stream().mapToDouble(DrainRun::meanWatts).max().orElseThrow()));
+                drains.stream().mapToDouble(Drained::meanWatts).min().orElseThrow(),
+                drains.stream().mapToDouble(Drained::meanWatts).max().orElseThrow()));
   }
 
   /**
@@ -72,8 +72,8 @@ public final class AtLoad {
     if (range(unit).filter(r -> r.holds(watts)).isEmpty()) {
       return Optional.empty();
     }
-    List<DrainRun> drains = drains(unit);
-    List<DrainRun> there =
+    List<Drained> drains = drains(unit);
+    List<Drained> there =
         drains.stream().filter(d -> Math.abs(d.meanWatts() / watts - 1) <= SAME).toList();
     Optional<Figure> found =
         there.isEmpty()
@@ -81,7 +81,7 @@ public final class AtLoad {
             : LikeRuns.of(
                     there.get(0),
                     there,
-                    DrainRun::meanWatts,
+                    Drained::meanWatts,
                     d -> d.finding().deliveredEnergy(),
                     Repeats.WHOLE_TEST)
                 .map(LikeRuns::figure);

@@ -15,9 +15,9 @@ import org.wiseember.core.solar.tried.TriedSetup;
 import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.trial.test.charge.ChargeRun;
-import org.wiseember.trial.test.solar.SolarTrialRun;
+import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.kind.found.Charged;
+import org.wiseember.trial.kind.found.PanelsTried;
 
 /**
  * What units took from panels in one light for all: the watts of a bright noon stand beside no
@@ -95,11 +95,11 @@ public final class InLight {
 
   private static Stream<Lit> lit(UnitFindings unit) {
     return Stream.concat(
-        unit.of(SolarTrialRun.class)
+        unit.of(PanelsTried.class)
             .flatMap(r -> r.trial().tried().stream())
             .filter(t -> t.comparable() && t.setup().into() == TriedSetup.Into.THIS_UNIT)
             .map(InLight::tried),
-        unit.of(ChargeRun.class).flatMap(r -> r.harvest().map(h -> charged(h, r)).stream()));
+        unit.of(Charged.class).flatMap(r -> r.harvest().map(h -> charged(h, r)).stream()));
   }
 
   private static Lit tried(Tried tried) {
@@ -108,7 +108,7 @@ public final class InLight {
   }
 
   /** Watts of the time in which nothing but the light held a charge back. */
-  private static Lit charged(Harvest harvest, ChargeRun run) {
+  private static Lit charged(Harvest harvest, Charged run) {
     return new Lit(
         harvest.lux(),
         harvest.watts(),

@@ -18,13 +18,13 @@ import org.wiseember.report.chart.LinesDrawing;
 import org.wiseember.report.chart.LinesDrawing.Point;
 import org.wiseember.report.chart.SeamsDrawing;
 import org.wiseember.report.look.UnitMark;
-import org.wiseember.trial.test.charge.ChargeRun;
-import org.wiseember.trial.test.drain.EnergyByLoad;
-import org.wiseember.trial.test.ladder.LadderRun;
-import org.wiseember.trial.test.overload.OverloadRun;
-import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.trial.kind.found.Charged;
+import org.wiseember.trial.kind.found.EnergyByLoad;
+import org.wiseember.trial.kind.found.Laddered;
+import org.wiseember.trial.kind.found.Overloaded;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.wave.CapturedWaves;
 
 /** The pictures of a line-up: one seam for all, and their curves over each other. */
 public final class LineUpDrawings {
@@ -174,7 +174,7 @@ public final class LineUpDrawings {
   private static LinesDrawing.Line efficiency(LineUpUnit unit, UnitMark mark) {
     List<Point> curve = new ArrayList<>();
     List<Point> marks = new ArrayList<>();
-    Optional<LadderRun> ladder = unit.judgement().ladder();
+    Optional<Laddered> ladder = unit.judgement().ladder();
     if (ladder.isPresent()) {
       List<LoadPoint> points = ladder.get().finding().points();
       points.forEach(p -> marks.add(new Point(p.acWatts(), p.efficiency().value())));
@@ -199,10 +199,10 @@ public final class LineUpDrawings {
   private static LinesDrawing.Line charging(LineUpUnit unit, UnitMark mark) {
     List<Point> curve = new ArrayList<>();
     unit.judgement()
-        .of(ChargeRun.class)
+        .of(Charged.class)
         .filter(r -> r.setting().sources().equals(Set.of(ChargeSource.WALL)))
         .reduce((first, second) -> second)
-        .map(ChargeRun::preview)
+        .map(Charged::preview)
         .ifPresent(
             s -> {
               for (int i = 0; i < s.size(); i++) {
@@ -220,7 +220,7 @@ public final class LineUpDrawings {
   private static LinesDrawing.Line endurance(LineUpUnit unit, UnitMark mark) {
     List<Point> marks =
         unit.judgement()
-            .of(OverloadRun.class)
+            .of(Overloaded.class)
             .flatMap(r -> r.finding().holds().stream())
             .filter(h -> h.seconds() > 0)
             .map(h -> new Point(h.seconds(), h.watts()))
@@ -230,7 +230,7 @@ public final class LineUpDrawings {
 
   private static LinesDrawing.Line distortion(LineUpUnit unit, UnitMark mark) {
     List<Point> marks =
-        unit.judgement().newest(WaveRun.class).stream()
+        unit.judgement().newest(CapturedWaves.class).stream()
             .flatMap(r -> r.own().stream())
             .filter(w -> !Double.isNaN(w.watts()))
             .map(w -> new Point(w.watts(), w.finding().orElseThrow().thdF().value()))

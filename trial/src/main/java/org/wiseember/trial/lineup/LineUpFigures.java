@@ -21,8 +21,8 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.trial.test.Answer;
-import org.wiseember.trial.test.charge.ChargeRun;
+import org.wiseember.trial.kind.Answer;
+import org.wiseember.trial.kind.found.Charged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.LineUpNotes;
 import org.wiseember.workbook.UnitFacts;
@@ -106,7 +106,7 @@ final class LineUpFigures {
 
   /** From a source alone, by its newest charge; one that did not begin empty takes longer. */
   private void fullFrom(ChargeSource source) {
-    unit.of(ChargeRun.class)
+    unit.of(Charged.class)
         .filter(r -> r.setting().sources().equals(Set.of(source)))
         .filter(r -> r.finding().timeToFull().isPresent())
         .reduce((first, second) -> second)

@@ -12,8 +12,8 @@ import org.wiseember.core.runtime.Endured;
 import org.wiseember.core.start.MotorStart;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.core.start.StartSeries;
+import org.wiseember.trial.kind.found.MotorsStarted;
 import org.wiseember.trial.runtime.MeasuredSupply;
-import org.wiseember.trial.test.start.StartsRun;
 
 /**
  * One motor on every unit of a line-up: starts of unlike motors say nothing of the units. Where it
@@ -45,10 +45,10 @@ public record Motor(String name, double va, List<OnUnit> units) {
 
   /** Every motor that was tried on one of these units. */
   public static List<Motor> of(List<LineUpUnit> units) {
-    Map<String, List<StartsRun>> tried = new LinkedHashMap<>();
+    Map<String, List<MotorsStarted>> tried = new LinkedHashMap<>();
     for (LineUpUnit unit : units) {
       unit.judgement()
-          .of(StartsRun.class)
+          .of(MotorsStarted.class)
           .forEach(
               r ->
                   r.series()
@@ -65,14 +65,12 @@ public record Motor(String name, double va, List<OnUnit> units) {
   }
 
   /** The most it asks: a source that gave way limited what it took, so the stiff figure counts. */
-  private static double asked(List<StartsRun> runs) {
+  private static double asked(List<MotorsStarted> runs) {
     OptionalDouble most =
         runs.stream()
             .flatMapToDouble(
                 r ->
-                    r.captures().stream()
-                        .flatMap(c -> c.start().stream())
-                        .mapToDouble(s -> stiff(s, r.motor().map(Nameplate::volts))))
+                    r.caught().stream().mapToDouble(s -> stiff(s, r.motor().map(Nameplate::volts))))
             .filter(v -> v > 0)
             .max();
     return most.orElse(
@@ -91,7 +89,7 @@ public record Motor(String name, double va, List<OnUnit> units) {
   private static OnUnit on(LineUpUnit unit, String name, double va) {
     Optional<StartSeries> own =
         unit.judgement()
-            .of(StartsRun.class)
+            .of(MotorsStarted.class)
             .flatMap(r -> r.series().stream())
             .filter(s -> s.motor().equals(name))
             .reduce((first, second) -> second);

@@ -24,13 +24,14 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.core.waveform.WaveClass;
+import org.wiseember.trial.kind.found.Inspected;
+import org.wiseember.trial.kind.found.LeftOn;
+import org.wiseember.trial.kind.found.StayedOn;
 import org.wiseember.trial.lineup.Answered.Rests;
 import org.wiseember.trial.runtime.MeasuredSupply;
-import org.wiseember.trial.test.inspect.InspectionRun;
-import org.wiseember.trial.test.soak.SoakRun;
-import org.wiseember.trial.test.stays.StaysRun;
-import org.wiseember.trial.test.waveform.WaveRun;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.trial.wave.CapturedWaves;
+import org.wiseember.trial.wave.Wave;
 
 /** Must-haves answered of one unit: by what was measured, then seen, then printed. */
 final class MustHaveAnswers {
@@ -136,7 +137,7 @@ final class MustHaveAnswers {
 
   /** Alive while it charges: all three of its outputs is yes, some of them half. */
   private Answered passThrough(MustHave wish) {
-    Map<Channel, Alive> alive = unit.newest(StaysRun.class).map(StaysRun::alive).orElse(Map.of());
+    Map<Channel, Alive> alive = unit.newest(StayedOn.class).map(StayedOn::alive).orElse(Map.of());
     if (!alive.isEmpty()) {
       String each =
           String.join(
@@ -167,7 +168,7 @@ final class MustHaveAnswers {
   }
 
   private Answered sine(MustHave wish) {
-    Optional<WaveRun.Wave> worst = unit.newest(WaveRun.class).flatMap(WaveRun::worst);
+    Optional<Wave> worst = unit.newest(CapturedWaves.class).flatMap(CapturedWaves::worst);
     if (worst.isPresent()) {
       var finding = worst.get().finding().orElseThrow();
       Answer answer =
@@ -223,7 +224,7 @@ final class MustHaveAnswers {
   }
 
   private Optional<Answered> inspected(MustHave wish, Point point) {
-    return unit.newest(InspectionRun.class)
+    return unit.newest(Inspected.class)
         .flatMap(r -> r.seen().stream().filter(s -> s.point() == point).findFirst())
         .map(
             s ->
@@ -246,13 +247,10 @@ final class MustHaveAnswers {
 
   /** A soak shows it; else what an inspection found of the setting. */
   private Answered stays(MustHave wish) {
-    Optional<SoakRun> soak = unit.newest(SoakRun.class).filter(s -> s.looks() > 1);
+    Optional<LeftOn> soak = unit.newest(LeftOn.class).filter(s -> s.looks() > 1);
     if (soak.isPresent()) {
       return said(
-          wish,
-          soak.get().off().isPresent() ? Answer.NO : Answer.YES,
-          soak.get().words(),
-          Rests.SEEN);
+          wish, soak.get().wentOff() ? Answer.NO : Answer.YES, soak.get().words(), Rests.SEEN);
     }
     return inspected(wish, Point.OUTPUTS_STAY)
         .orElseGet(() -> open(wish, "Leave a small load on it overnight."));

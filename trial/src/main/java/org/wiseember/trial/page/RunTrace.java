@@ -7,7 +7,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.report.chart.TraceDrawing;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.workbook.Event;
 
 /** A run over time: its power, the case, the display, and what was marked. */
@@ -53,7 +53,7 @@ public final class RunTrace {
         new TraceDrawing.Line(times(display), values(display)),
         TraceDrawing.Forecast.NONE,
         run.figure("mean_power").map(Figure::value).orElse(LEAST_WATTS),
-        run.type().wattsName());
+        run.type().declaration().wattsName());
   }
 
   /** Watts alone, in as many points as a chart can show. */

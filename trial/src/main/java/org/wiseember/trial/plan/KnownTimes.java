@@ -11,10 +11,10 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.trial.test.UnitTimes;
-import org.wiseember.trial.test.charge.ChargeRun;
-import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.kind.found.Charged;
+import org.wiseember.trial.kind.found.Drained;
 
 /** How long a unit takes to fill and to empty, from its own runs first, then from its label. */
 public final class KnownTimes {
@@ -35,7 +35,7 @@ public final class KnownTimes {
   public static UnitTimes of(UnitFindings unit) {
     Label label = unit.label();
     DoubleStream drains =
-        unit.of(DrainRun.class)
+        unit.of(Drained.class)
             .filter(d -> d.complete() && !d.direct())
             .flatMap(d -> d.finding().deliveredEnergy().stream())
             .mapToDouble(Figure::value);
@@ -43,7 +43,7 @@ public final class KnownTimes {
     double rated = label.ratedWattHours().orElse(USUAL_WATT_HOURS);
     double gives = measured > 0 ? measured : EnergyLeft.USUAL_YIELD * rated;
     Optional<Figure> filled =
-        unit.of(ChargeRun.class)
+        unit.of(Charged.class)
             .filter(r -> r.setting().sources().equals(Set.of(ChargeSource.WALL)) && r.fromEmpty())
             .flatMap(r -> r.finding().timeToFull().stream())
             .reduce((first, second) -> second)

@@ -8,10 +8,10 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.UnitTimes;
-import org.wiseember.trial.test.charge.ChargeRun;
-import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.kind.found.Charged;
+import org.wiseember.trial.kind.found.Drained;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.plan.CampaignNotes;
@@ -158,10 +158,10 @@ public record PackState(
   }
 
   private static Optional<PackState> left(TestRun run, Optional<Instant> since) {
-    if (run instanceof DrainRun drain && drain.complete()) {
+    if (run instanceof Drained drain && drain.complete()) {
       return Optional.of(told(0, false, since, "Its last drain emptied it."));
     }
-    if (run instanceof ChargeRun charge
+    if (run instanceof Charged charge
         && charge.run().state() == Run.State.DONE
         && charge.finding().timeToFull().isPresent()) {
       return Optional.of(told(100, false, since, "Its last charge filled it."));

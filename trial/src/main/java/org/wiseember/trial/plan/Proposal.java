@@ -9,11 +9,12 @@ import java.util.Optional;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.test.UnitTimes;
-import org.wiseember.trial.test.drain.DrainRun;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Trait;
+import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.kind.found.Drained;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Run;
@@ -84,7 +85,7 @@ public record Proposal(List<Wanted> wanted, List<Left> left) {
     for (Judged line : unit.lines()) {
       if (line.verdict().isPresent() && (untested(line) || close(line))) {
         AllTests.answering(line.claim().subject()).stream()
-            .filter(t -> !t.onlyOnceMade() && (close(line) || !made(unit, t)))
+            .filter(t -> !t.is(Trait.ONLY_ONCE_MADE) && (close(line) || !made(unit, t)))
             .filter(t -> t.settings(unit.unit().label(), onHand).isPresent())
             .findFirst()
             .ifPresent(t -> asked.computeIfAbsent(t, k -> new ArrayList<>()).add(line));
@@ -104,7 +105,7 @@ public record Proposal(List<Wanted> wanted, List<Left> left) {
         .anyMatch(
             r ->
                 r.run().state() == Run.State.DONE
-                    && !(r instanceof DrainRun drain && !drain.complete()));
+                    && !(r instanceof Drained drain && !drain.complete()));
   }
 
   private static boolean close(Judged line) {

@@ -12,11 +12,11 @@ import org.wiseember.core.wiring.CableRun;
 import org.wiseember.report.chart.RigDrawing;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.Sheet;
-import org.wiseember.trial.test.Needs;
-import org.wiseember.trial.test.RigCable;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.Thing;
-import org.wiseember.trial.test.UnitTimes;
+import org.wiseember.trial.kind.Needs;
+import org.wiseember.trial.kind.RigCable;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.UnitTimes;
 
 /**
  * How a test is wired, what to see to before it begins, and what can hurt.

@@ -16,7 +16,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.wiseember.report.chart.TideDrawing;
 import org.wiseember.report.look.UnitMark;
-import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.kind.Thing;
 
 /** A plan as its picture. */
 public final class TideDrawings {

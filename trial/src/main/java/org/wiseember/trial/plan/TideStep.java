@@ -3,7 +3,7 @@ package org.wiseember.trial.plan;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
-import org.wiseember.trial.test.Thing;
+import org.wiseember.trial.kind.Thing;
 
 /**
  * One thing of a plan.

@@ -1,8 +1,9 @@
 package org.wiseember.trial.plan;
 
 import java.util.List;
-import org.wiseember.trial.test.Needs;
-import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.kind.Needs;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.Trait;
 
 /**
  * A test a unit's plan holds.
@@ -31,7 +32,7 @@ public record Wanted(TestPlan plan, Needs needs, List<String> settles, boolean a
 
   /** Share of it that somebody has to be there: all of what can hurt or is made by hand alone. */
   public double attended() {
-    return plan.type().hazardous() || plan.byHandOnly() ? 1 : needs.attended();
+    return plan.type().is(Trait.HAZARDOUS) || plan.byHandOnly() ? 1 : needs.attended();
   }
 
   /** What it is for, one sentence. */

@@ -8,8 +8,8 @@ import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.Sheet;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.plan.RigCard;
-import org.wiseember.trial.test.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 
 /** What can hurt whoever makes these tests again, and what the figures leave out. */

@@ -11,7 +11,7 @@ import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.Sheet;
 import org.wiseember.trial.finding.Findings;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Instruments;
 import org.wiseember.workbook.RunSettings;

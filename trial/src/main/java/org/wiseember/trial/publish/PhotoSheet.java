@@ -18,7 +18,7 @@ import javax.imageio.stream.ImageInputStream;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.Sheet;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.workbook.Photo;
 import org.wiseember.workbook.Photos;
 import org.wiseember.workbook.Workbook;

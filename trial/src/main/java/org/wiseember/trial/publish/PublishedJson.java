@@ -19,7 +19,7 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.verdict.SeamPosition;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.workbook.Instruments;
 

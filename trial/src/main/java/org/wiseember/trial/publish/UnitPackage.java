@@ -19,7 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.trial.finding.Findings;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.ClaimJson;
 import org.wiseember.workbook.Instruments;

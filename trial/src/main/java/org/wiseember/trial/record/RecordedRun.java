@@ -26,8 +26,9 @@ import org.wiseember.core.trace.Trace;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.trial.AllTests;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.UnknownTest;
 import org.wiseember.trial.rig.BenchSetup;
-import org.wiseember.trial.test.TestPlan;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptCapture;
 import org.wiseember.workbook.KeptReading;
@@ -143,6 +144,9 @@ public final class RecordedRun {
       throw new WorkbookException("A log that was read in has nothing to go on with.");
     }
     TestPlan plan = AllTests.plan(run);
+    if (plan.type() instanceof UnknownTest unknown) {
+      throw new WorkbookException(unknown.why());
+    }
     double byTheClock = Duration.between(run.startedAt(), now).toMillis() / 1000.0;
     double last = lastMoment(workbook, run);
     boolean setBack = byTheClock <= last;

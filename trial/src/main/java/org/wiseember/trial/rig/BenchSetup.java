@@ -17,7 +17,7 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.Correction;
 import org.wiseember.core.uncertainty.MeterClass;
-import org.wiseember.trial.test.TestPlan;
+import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.workbook.RunSettings;
 
 /**

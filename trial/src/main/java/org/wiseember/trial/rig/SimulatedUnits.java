@@ -19,11 +19,11 @@ import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.solar.Port;
-import org.wiseember.trial.test.FromLabel;
-import org.wiseember.trial.test.LabelInputs;
-import org.wiseember.trial.test.SimulatedRig;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.TestSettings;
+import org.wiseember.trial.kind.FromLabel;
+import org.wiseember.trial.kind.LabelInputs;
+import org.wiseember.trial.kind.SimulatedRig;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.TestSettings;
 
 /**
  * Puts a stand-in for a unit on the simulated bench. What it truly holds is drawn from its name and

@@ -8,7 +8,7 @@ import org.wiseember.core.runtime.Course;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.RunTimeFigures;
-import org.wiseember.trial.test.UnitFindings;
+import org.wiseember.trial.kind.UnitFindings;
 
 /**
  * What a day comes to on one unit.

@@ -13,9 +13,9 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.solar.Port;
-import org.wiseember.trial.test.LabelInputs;
-import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.trial.test.charge.ChargeRun;
+import org.wiseember.trial.kind.LabelInputs;
+import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.kind.found.Charged;
 
 /**
  * An inlet of a unit as what a feed ends in: by what was measured of it, else by its label.
@@ -34,7 +34,7 @@ public record MeasuredPort(Feed.Port port, String restsOn) {
     Optional<Port> printed = LabelInputs.port(unit.label());
     Port port = printed.orElse(USUAL);
     Optional<Figure> amps =
-        unit.of(ChargeRun.class)
+        unit.of(Charged.class)
             .flatMap(r -> r.figures().stream())
             .filter(f -> f.key().equals("most_amps") && f.bound() == Bound.EXACT)
             .reduce((first, second) -> second);
@@ -51,7 +51,7 @@ public record MeasuredPort(Feed.Port port, String restsOn) {
   /** Its charger from the wall: the watts it was seen to take, else those printed. */
   public static MeasuredPort wall(UnitFindings unit) {
     Optional<Figure> seen =
-        unit.of(ChargeRun.class)
+        unit.of(Charged.class)
             .filter(r -> r.setting().sources().equals(Set.of(ChargeSource.WALL)))
             .flatMap(r -> r.finding().peakPower().stream())
             .reduce((first, second) -> second);

@@ -21,11 +21,11 @@ import org.wiseember.core.start.Nameplate;
 import org.wiseember.core.start.StartPower;
 import org.wiseember.core.start.StartSeries;
 import org.wiseember.core.start.Surge;
-import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.trial.test.drain.DrainRun;
-import org.wiseember.trial.test.idle.IdleRun;
-import org.wiseember.trial.test.overload.OverloadRun;
-import org.wiseember.trial.test.start.StartsRun;
+import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.kind.found.Drained;
+import org.wiseember.trial.kind.found.Idled;
+import org.wiseember.trial.kind.found.MotorsStarted;
+import org.wiseember.trial.kind.found.Overloaded;
 
 /**
  * A unit as one that runs appliances, from its own runs.
@@ -55,21 +55,21 @@ public record MeasuredSupply(UnitSupply supply, Endured endured, List<String> re
   }
 
   private static List<Usable> drains(UnitFindings unit, boolean direct) {
-    return unit.of(DrainRun.class)
-        .filter(DrainRun::complete)
+    return unit.of(Drained.class)
+        .filter(Drained::complete)
         .filter(d -> d.direct() == direct && d.meanWatts() > 0)
         .flatMap(d -> d.finding().deliveredEnergy().map(e -> usable(d, e)).stream())
         .toList();
   }
 
-  private static Usable usable(DrainRun drain, Figure energy) {
+  private static Usable usable(Drained drain, Figure energy) {
     return new Usable(drain.meanWatts(), energy.value(), energy.u95());
   }
 
   /** Every load that was held or tripped it, and every start that was tried. */
   private static Endured endured(UnitFindings unit) {
     List<Endured.Load> loads =
-        unit.of(OverloadRun.class)
+        unit.of(Overloaded.class)
             .flatMap(
                 r ->
                     r.finding().holds().stream()
@@ -84,7 +84,8 @@ public record MeasuredSupply(UnitSupply supply, Endured endured, List<String> re
                                     h.tripped())))
             .filter(l -> l.seconds() > 0)
             .toList();
-    List<Endured.Start> starts = unit.of(StartsRun.class).flatMap(MeasuredSupply::starts).toList();
+    List<Endured.Start> starts =
+        unit.of(MotorsStarted.class).flatMap(MeasuredSupply::starts).toList();
     return new Endured(loads, starts);
   }
 
@@ -93,7 +94,7 @@ public record MeasuredSupply(UnitSupply supply, Endured endured, List<String> re
    * that gives way limits what a failed one is given, so what that asked is taken from its plate or
    * from how far the volts fell.
    */
-  private static Stream<Endured.Start> starts(StartsRun run) {
+  private static Stream<Endured.Start> starts(MotorsStarted run) {
     OptionalDouble plate =
         run.motor().stream().mapToDouble(m -> StartPower.of(m).high()).findFirst();
     double volts = run.motor().map(Nameplate::volts).orElse(Double.NaN);
@@ -151,9 +152,8 @@ public record MeasuredSupply(UnitSupply supply, Endured endured, List<String> re
 
     private double idle() {
       OptionalDouble measured =
-          unit.of(IdleRun.class)
-              .flatMap(r -> r.forLabel().stream())
-              .flatMap(s -> s.finding().power().stream())
+          unit.of(Idled.class)
+              .flatMap(r -> r.idleDraw().stream())
               .mapToDouble(Figure::value)
               .filter(w -> w >= 0)
               .reduce((first, second) -> second);
@@ -170,7 +170,7 @@ public record MeasuredSupply(UnitSupply supply, Endured endured, List<String> re
     }
 
     private Stream<Hold> holds() {
-      return unit.of(OverloadRun.class).flatMap(r -> r.finding().holds().stream());
+      return unit.of(Overloaded.class).flatMap(r -> r.finding().holds().stream());
     }
 
     /** The most that was seen held for good; else what is printed, unless less has tripped it. */
@@ -208,7 +208,7 @@ public record MeasuredSupply(UnitSupply supply, Endured endured, List<String> re
     /** The most it gave to a start that went, at least what it holds for good. */
     private double start(double output) {
       OptionalDouble seen =
-          unit.of(StartsRun.class)
+          unit.of(MotorsStarted.class)
               .flatMap(r -> r.series().stream())
               .flatMap(s -> Surge.held(s).stream())
               .mapToDouble(Figure::value)

@@ -18,13 +18,14 @@ import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.finding.Findings;
 import org.wiseember.trial.finding.UsableEnergy;
-import org.wiseember.trial.test.Answer;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.TestType;
-import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.trial.test.drain.DrainRun;
-import org.wiseember.trial.test.ladder.LadderRun;
-import org.wiseember.trial.test.start.StartLimits;
+import org.wiseember.trial.kind.Answer;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Trait;
+import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.kind.found.Drained;
+import org.wiseember.trial.kind.found.Laddered;
+import org.wiseember.trial.kind.found.StartLimits;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Unit;
 import org.wiseember.workbook.Workbook;
@@ -161,7 +162,7 @@ public final class Judgement implements UnitFindings {
   private Held hold(Claim claim) {
     boolean told =
         AllTests.answering(claim.subject()).stream()
-            .anyMatch(t -> !t.onlyOnceMade() || t.answer(claim, this).isPresent());
+            .anyMatch(t -> !t.is(Trait.ONLY_ONCE_MADE) || t.answer(claim, this).isPresent());
     // A figure that only states a fact is not judged, and neither is what no test can tell.
     boolean fact = !told || (claim.direction() == Direction.STATED && claim.word().isEmpty());
     try {
@@ -200,13 +201,13 @@ public final class Judgement implements UnitFindings {
   }
 
   /** Every drain with its finding, oldest first. */
-  public List<DrainRun> drains() {
-    return of(DrainRun.class).toList();
+  public List<Drained> drains() {
+    return of(Drained.class).toList();
   }
 
   /** The newest ladder that gave an efficiency. */
-  public Optional<LadderRun> ladder() {
-    return of(LadderRun.class).filter(l -> !l.finding().points().isEmpty()).reduce((a, b) -> b);
+  public Optional<Laddered> ladder() {
+    return of(Laddered.class).filter(l -> !l.finding().points().isEmpty()).reduce((a, b) -> b);
   }
 
   /** What every start of the unit shows together. */

@@ -8,7 +8,7 @@ import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.report.chart.CurveDrawing;
-import org.wiseember.trial.test.FromLabel;
+import org.wiseember.trial.kind.FromLabel;
 
 /** Energy against load over several drains, as a chart. */
 public final class RatePicture {

@@ -13,7 +13,7 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.trial.test.TestRun;
+import org.wiseember.trial.kind.TestRun;
 
 /**
  * How a unit stands, in brief: what a shelf and a search show of it while its findings stay in the

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import org.wiseember.core.capacity.ImpliedInverter;
 import org.wiseember.core.capacity.RateModel;
-import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.trial.test.drain.DrainRun;
-import org.wiseember.trial.test.drain.EnergyByLoad;
+import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.kind.found.Drained;
+import org.wiseember.trial.kind.found.EnergyByLoad;
 
 /**
  * What the runs of a unit say together.
@@ -20,13 +20,13 @@ public record Together(Optional<RateModel> rate, Optional<ImpliedInverter> impli
   public static final Together NOTHING = new Together(Optional.empty(), Optional.empty());
 
   static Together of(UnitFindings unit) {
-    List<DrainRun> complete = unit.of(DrainRun.class).filter(DrainRun::complete).toList();
-    Optional<DrainRun> ac =
+    List<Drained> complete = unit.of(Drained.class).filter(Drained::complete).toList();
+    Optional<Drained> ac =
         complete.stream()
             .filter(d -> !d.direct())
-            .min(Comparator.comparingDouble(DrainRun::meanWatts));
-    Optional<DrainRun> dc =
-        complete.stream().filter(DrainRun::direct).reduce((first, second) -> second);
+            .min(Comparator.comparingDouble(Drained::meanWatts));
+    Optional<Drained> dc =
+        complete.stream().filter(Drained::direct).reduce((first, second) -> second);
     Optional<ImpliedInverter> implied =
         ac.flatMap(a -> dc.flatMap(d -> ImpliedInverter.of(a.finding(), d.finding())));
     return new Together(EnergyByLoad.of(unit), implied);

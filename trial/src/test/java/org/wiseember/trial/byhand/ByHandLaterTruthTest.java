@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
@@ -18,20 +19,17 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.OnHand;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.inspect.InspectionRun;
-import org.wiseember.trial.test.inspect.InspectionTest;
-import org.wiseember.trial.test.realload.RealLoadRun;
-import org.wiseember.trial.test.realload.RealLoadTest;
-import org.wiseember.trial.test.realload.RealLoads;
-import org.wiseember.trial.test.soak.SoakLoad;
-import org.wiseember.trial.test.soak.SoakRun;
-import org.wiseember.trial.test.solar.Arrangements;
-import org.wiseember.trial.test.solar.SolarTrialRun;
-import org.wiseember.trial.test.solar.SolarTrialTest;
-import org.wiseember.trial.test.usb.UsbRun;
-import org.wiseember.trial.test.usb.UsbUse;
+import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.inspect.InspectionRun;
+import org.wiseember.trial.kind.inspect.InspectionTest;
+import org.wiseember.trial.kind.realload.RealLoadRun;
+import org.wiseember.trial.kind.realload.RealLoadTest;
+import org.wiseember.trial.kind.soak.SoakRun;
+import org.wiseember.trial.kind.solar.SolarTrialRun;
+import org.wiseember.trial.kind.solar.SolarTrialTest;
+import org.wiseember.trial.kind.usb.UsbRun;
+import org.wiseember.trial.kind.usb.UsbUse;
 
 /**
  * Tests that are made by hand alone, by somebody who rounds, comes late and forgets, with meters
@@ -51,8 +49,8 @@ public class ByHandLaterTruthTest {
   /** What the plug meter of the simulated bench states, % of reading. */
   private static final double PLUG_METER = 0.5;
 
-  private static TestPlan plan(String key, Object thing) {
-    OnHand onHand = OnHand.of(List.of(100.0, 200.0, 300.0)).with(thing);
+  private static TestPlan plan(String key, Map<String, Object> answers) {
+    OnHand onHand = new OnHand(List.of(100.0, 200.0, 300.0), answers);
     return AllTests.plan(AllTests.of(key), LABEL, onHand).orElseThrow();
   }
 
@@ -68,8 +66,10 @@ public class ByHandLaterTruthTest {
     int said = 0;
     for (int seed = 1; seed <= Tally.UNITS; seed++) {
       SplittableRandom random = new SplittableRandom(seed);
-      Arrangements tried =
-          Arrangements.of("2 x 100 W\n2 x 100 W, second unit\n2 x 100 W, converter");
+      Map<String, Object> tried =
+          Map.of(
+              "arrangements",
+              List.of("2 x 100 W", "2 x 100 W, second unit", "2 x 100 W, converter"));
       Tester tester = new Tester(LABEL, plan(SolarTrialTest.KIND, tried), seed);
       double wattMeter = off(random, 1.9);
       double luxMeter = off(random, 9);
@@ -112,7 +112,9 @@ public class ByHandLaterTruthTest {
     Tally byDisplay = new Tally("Cuts by the display");
     for (int seed = 1; seed <= Tally.UNITS; seed++) {
       SplittableRandom random = new SplittableRandom(seed);
-      Tester tester = new Tester(LABEL, plan(RealLoadTest.KIND, RealLoads.of("Kettle\nCut")), seed);
+      Tester tester =
+          new Tester(
+              LABEL, plan(RealLoadTest.KIND, Map.of("real-loads", List.of("Kettle", "Cut"))), seed);
       double holds = 850 + 60 * (2 * random.nextDouble() - 1);
       double meter = off(random, PLUG_METER);
       double left = 100;
@@ -159,7 +161,7 @@ public class ByHandLaterTruthTest {
     Tally draw = new Tally("Fridge");
     for (int seed = 1; seed <= Tally.UNITS; seed++) {
       SplittableRandom random = new SplittableRandom(seed);
-      Tester tester = new Tester(LABEL, plan(Watching.KIND, SoakLoad.USUAL), seed);
+      Tester tester = new Tester(LABEL, plan(Watching.KIND, Map.of()), seed);
       double meter = off(random, PLUG_METER);
       double mean = 20 + 40 * random.nextDouble();
       tester.writeSurely("0 Wh, 98 %");
@@ -192,7 +194,7 @@ public class ByHandLaterTruthTest {
       double volts = off(random, 1.9);
       double amps = off(random, 1.9);
       double cap = random.nextBoolean() ? 1 : 0.7;
-      Tester both = new Tester(LABEL, plan(ByHand.USB, UsbUse.TOGETHER), seed);
+      Tester both = new Tester(LABEL, plan(ByHand.USB, Map.of("usb-use", UsbUse.TOGETHER)), seed);
       double[] a = {2.9, 2.4, 2.9 * cap, 2.4 * cap};
       for (double amp : a) {
         both.write(reading(5.02 * volts, amp * amps));
@@ -201,7 +203,7 @@ public class ByHandLaterTruthTest {
       }
       share.figure(seed, ((UsbRun) both.worked()).together(), 100 * cap);
 
-      Tester cable = new Tester(LABEL, plan(ByHand.USB, UsbUse.CABLE), seed);
+      Tester cable = new Tester(LABEL, plan(ByHand.USB, Map.of("usb-use", UsbUse.CABLE)), seed);
       double truth = 0.05 + 0.3 * random.nextDouble();
       cable.write(reading(5.03 * volts, 2.5 * amps));
       cable.press(Press.READ);
@@ -220,7 +222,7 @@ public class ByHandLaterTruthTest {
   /** Currents that are not alike tell nothing of a cable. */
   @Test
   public void aCableAtTwoCurrentsIsNoFigure() {
-    Tester cable = new Tester(LABEL, plan(ByHand.USB, UsbUse.CABLE), 1);
+    Tester cable = new Tester(LABEL, plan(ByHand.USB, Map.of("usb-use", UsbUse.CABLE)), 1);
     cable.writeSurely("5.03 V, 2.5 A");
     cable.press(Press.READ);
     cable.writeSurely("4.9 V, 1.2 A");
@@ -234,13 +236,13 @@ public class ByHandLaterTruthTest {
    */
   @Test
   public void aPortThatDropsOut() {
-    Tester port = new Tester(LABEL, plan(ByHand.USB, UsbUse.PORT), 1);
+    Tester port = new Tester(LABEL, plan(ByHand.USB, Map.of("usb-use", UsbUse.PORT)), 1);
     port.writeSurely("5.0 V, 3.4 A");
     port.press(Press.WENT_OFF);
     port.press(Press.READ);
     Figure out = ((UsbRun) port.worked()).droppedOut().orElseThrow();
     assertEquals(out.value(), 17.0, 0.01);
-    Tester held = new Tester(LABEL, plan(ByHand.USB, UsbUse.PORT), 1);
+    Tester held = new Tester(LABEL, plan(ByHand.USB, Map.of("usb-use", UsbUse.PORT)), 1);
     held.writeSurely("5.0 V, 3.0 A");
     held.press(Press.READ);
     assertTrue(((UsbRun) held.worked()).droppedOut().isEmpty());
@@ -249,7 +251,9 @@ public class ByHandLaterTruthTest {
   /** What was written a press too early still belongs to what it was about. */
   @Test
   public void aLineBeforeItsPressIsNotLost() {
-    Tester solar = new Tester(LABEL, plan(SolarTrialTest.KIND, Arrangements.of("1 x 100 W")), 1);
+    Tester solar =
+        new Tester(
+            LABEL, plan(SolarTrialTest.KIND, Map.of("arrangements", List.of("1 x 100 W"))), 1);
     solar.writeSurely("22.1 V, 72 W, 80000 lx");
     solar.press(Press.DONE);
     solar.press(Press.READ);
@@ -257,7 +261,8 @@ public class ByHandLaterTruthTest {
     assertEquals(run.trial().most().orElseThrow().value(), 72.0);
     assertEquals(run.trial().tried().get(0).lux().orElseThrow(), 80_000.0);
     assertTrue(run.trial().tried().get(0).volts().isEmpty(), "volts of the open string");
-    Tester loads = new Tester(LABEL, plan(RealLoadTest.KIND, RealLoads.of("Kettle")), 1);
+    Tester loads =
+        new Tester(LABEL, plan(RealLoadTest.KIND, Map.of("real-loads", List.of("Kettle"))), 1);
     loads.writeSurely("0 Wh");
     loads.press(Press.DONE);
     loads.press(Press.ONE_DONE);
@@ -267,7 +272,8 @@ public class ByHandLaterTruthTest {
     RealLoadRun done = (RealLoadRun) loads.worked();
     assertEquals(done.done().get(0).each().orElseThrow().value(), 120.0);
     // A total that was read before only is no total after.
-    Tester once = new Tester(LABEL, plan(RealLoadTest.KIND, RealLoads.of("Kettle")), 1);
+    Tester once =
+        new Tester(LABEL, plan(RealLoadTest.KIND, Map.of("real-loads", List.of("Kettle"))), 1);
     once.writeSurely("0 Wh, 80 %");
     once.press(Press.DONE);
     once.press(Press.ONE_DONE);
@@ -279,7 +285,7 @@ public class ByHandLaterTruthTest {
   /** At one voltage and one charge a port may take less than it can: that breaks no promise. */
   @Test
   public void aSupplyConvictsNoPort() {
-    Arrangements supply = Arrangements.of("bench supply 30 V 10 A");
+    Map<String, Object> supply = Map.of("arrangements", List.of("bench supply 30 V 10 A"));
     Tester tester = new Tester(LABEL, plan(SolarTrialTest.KIND, supply), 1);
     tester.press(Press.DONE);
     tester.writeSurely("29.96 V, 3.65 A");
@@ -295,14 +301,14 @@ public class ByHandLaterTruthTest {
   /** The bench watches an outlet; what hangs on another output is looked at by eye. */
   @Test
   public void aSoakOnAnotherOutputIsMadeByHand() {
-    assertFalse(plan(Watching.KIND, SoakLoad.USUAL).byHandOnly());
-    assertTrue(plan(Watching.KIND, new SoakLoad(SoakLoad.Output.USB, 12, 12)).byHandOnly());
+    assertFalse(plan(Watching.KIND, Map.of()).byHandOnly());
+    assertTrue(plan(Watching.KIND, Map.of("soak-on", "USB", "soak-watts", 12.0)).byHandOnly());
   }
 
   /** What nobody looked at is no answer, and a figure counts at its own point alone. */
   @Test
   public void anInspectionWithGaps() {
-    Tester tester = new Tester(LABEL, plan(InspectionTest.KIND, UsbUse.PORT), 1);
+    Tester tester = new Tester(LABEL, plan(InspectionTest.KIND, Map.of()), 1);
     tester.press(Press.NOT_LOOKED);
     tester.writeSurely("25.1 lb");
     tester.press(Press.YES);

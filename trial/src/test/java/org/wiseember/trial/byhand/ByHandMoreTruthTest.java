@@ -23,13 +23,13 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.trial.test.charge.ChargeRun;
-import org.wiseember.trial.test.heat.HeatRun;
-import org.wiseember.trial.test.legs.LegsRun;
-import org.wiseember.trial.test.start.StartsRun;
-import org.wiseember.trial.test.stays.StaysRun;
-import org.wiseember.trial.test.usb.UsbRun;
-import org.wiseember.trial.test.waveform.WaveRun;
+import org.wiseember.trial.kind.charge.ChargeRun;
+import org.wiseember.trial.kind.heat.HeatRun;
+import org.wiseember.trial.kind.legs.LegsRun;
+import org.wiseember.trial.kind.start.StartsRun;
+import org.wiseember.trial.kind.stays.StaysRun;
+import org.wiseember.trial.kind.usb.UsbRun;
+import org.wiseember.trial.kind.waveform.WaveRun;
 
 /** The rest of the tests made by hand on units whose truth is known. */
 public class ByHandMoreTruthTest {

@@ -33,13 +33,13 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.overload.Hold;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.verdict.Standing;
-import org.wiseember.trial.test.TestPlan;
-import org.wiseember.trial.test.drain.DrainRun;
-import org.wiseember.trial.test.idle.IdleRun;
-import org.wiseember.trial.test.ladder.LadderRun;
-import org.wiseember.trial.test.overload.OverloadRun;
-import org.wiseember.trial.test.port.PortRun;
-import org.wiseember.trial.test.soak.SoakRun;
+import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.drain.DrainRun;
+import org.wiseember.trial.kind.idle.IdleRun;
+import org.wiseember.trial.kind.ladder.LadderRun;
+import org.wiseember.trial.kind.overload.OverloadRun;
+import org.wiseember.trial.kind.port.PortRun;
+import org.wiseember.trial.kind.soak.SoakRun;
 
 /**
  * Tests made by hand on units whose truth is known: figures lie within their ± of it in nine of

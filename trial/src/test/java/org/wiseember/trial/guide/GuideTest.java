@@ -15,7 +15,8 @@ import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.test.TestType;
+import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.kind.Trait;
 
 /**
  * docs/guide says what the program does. With -Dember.guide=write its pages of tests are renewed.
@@ -40,7 +41,7 @@ public class GuideTest {
     assertEquals(Files.readString(file), page, "renew it with -Dember.guide=write");
     assertTrue(page.contains("## What you need"), page);
     assertTrue(page.contains("## Step by step"), page);
-    if (test.hazardous()) {
+    if (test.is(Trait.HAZARDOUS)) {
       assertTrue(page.contains("**Take care.**"), "what can hurt has its caution beside it");
     }
   }

@@ -19,9 +19,9 @@ import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.core.uncertainty.MeterClass;
-import org.wiseember.trial.test.TestRun;
-import org.wiseember.trial.test.UnitFindings;
-import org.wiseember.trial.test.solar.SolarTrialRun;
+import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.kind.solar.SolarTrialRun;
 
 /** Watts from panels stand beside each other only in one light. */
 public class InLightTest {

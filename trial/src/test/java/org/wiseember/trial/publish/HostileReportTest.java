@@ -43,7 +43,7 @@ import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
 import org.wiseember.report.page.Report;
-import org.wiseember.trial.test.OnHand;
+import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.KeptCapture;

@@ -1,0 +1,2 @@
+/** A full unit emptied under one load, at the outlet or on the DC side. */
+package org.wiseember.trial.kind.drain;

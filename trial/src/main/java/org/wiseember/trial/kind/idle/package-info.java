@@ -1,0 +1,2 @@
+/** What a unit draws at rest. */
+package org.wiseember.trial.kind.idle;

@@ -1,0 +1,2 @@
+/** Conversion efficiency over a ladder of loads. */
+package org.wiseember.trial.kind.ladder;

@@ -1,0 +1,138 @@
+package org.wiseember.trial.kind.overload;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.wiseember.bench.procedure.ByHand;
+import org.wiseember.bench.procedure.Held;
+import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.trace.Channel;
+import org.wiseember.trial.kind.HandRecord;
+import org.wiseember.trial.kind.Known;
+
+/** An overload ladder with eyes, a plug meter and a hand on the plug. */
+final class OverloadByHand {
+  private final List<Held> held;
+  private final double baseWatts;
+  private final ByHand.Script script;
+
+  private OverloadByHand(OverloadSettings settings) {
+    this.held = settings.held();
+    this.baseWatts = settings.baseWatts();
+    this.script = ByHand.of(settings.kind(), settings.procedure().steps());
+  }
+
+  static ByHand of(OverloadSettings settings) {
+    return new OverloadByHand(settings).script();
+  }
+
+  private ByHand script() {
+    script
+        .step("ready", "AC output on, nothing plugged in")
+        .how("Write the volts without load and the case, such as: 231 V, case 24\u00a0°C.")
+        .on(Press.DONE, begin(0));
+    for (int i = 0; i < held.size(); i++) {
+      if (i > 0) {
+        script.nextPart();
+      }
+      load(i);
+    }
+    return script.build();
+  }
+
+  private String begin(int load) {
+    return (baseWatts > 0 ? "base-" : "on-") + load;
+  }
+
+  private void load(int i) {
+    Held load = held.get(i);
+    String watts = Figures.plain(load.watts(), Unit.WATT);
+    boolean last = i == held.size() - 1;
+    if (baseWatts > 0) {
+      script
+          .step("base-" + i, "Base load on: " + Figures.plain(baseWatts, Unit.WATT))
+          .how("Let it run a minute and write its watts.")
+          .clock("on for")
+          .on(Press.DONE, "on-" + i)
+          .on(Press.TRIPPED, "recover-" + i);
+    }
+    script
+        .step("on-" + i, "Put " + watts + " on, hand on the plug")
+        .how(
+            (load.recipe().isEmpty() ? "" : "Plug in " + load.recipe() + ". ")
+                + "Press at the moment the last of it goes on.")
+        .about(load.watts())
+        .on(Press.LOAD_ON, "hold-" + i)
+        .step("hold-" + i, "Hold " + watts + ". Watch the meter and the plug")
+        .how(
+            "Write the watts and the volts. Take it off after "
+                + Figures.duration(load.atMost())
+                + " at the latest. Goes dead: press at that moment.")
+        .clock("held for")
+        .about(load.watts())
+        .on(Press.TRIPPED, "recover-" + i)
+        .on(Press.TAKEN_OFF, "rest-" + i)
+        .step("recover-" + i, "All loads off. Does it come back?")
+        .how(
+            "Wait 45 s before you press its button. Write the code it shows. Stays off: wake it as"
+                + " its maker says.")
+        .clock("off for")
+        .on(Press.CAME_BACK, "rest-" + i)
+        .on(Press.CAME_BY_BUTTON, "rest-" + i)
+        .on(Press.LATCHED, "rest-" + i)
+        .step("rest-" + i, last ? "All loads off. Feel the plugs" : "Rest, all loads off")
+        .how(
+            last
+                ? "Write what was noted last, such as the hottest plug."
+                : "Until the case is near what it was at the start, ten minutes or more. A warm"
+                    + " inverter trips sooner.")
+        .clock("rested for");
+    if (last) {
+      script.last(Press.DONE, "All loads tried: " + held.size() + ".");
+    } else {
+      script.on(Press.DONE, begin(i + 1));
+    }
+  }
+
+  /** A line for each load, and the volts. */
+  static List<Known> known(List<Held> held, HandRecord record) {
+    List<Pressed> on = record.every(Press.LOAD_ON);
+    List<Known> known = new ArrayList<>();
+    for (int i = 0; i < held.size(); i++) {
+      String load = Figures.plain(held.get(i).watts(), Unit.WATT);
+      known.add(
+          i < on.size() ? tried(load, on, i, record) : new Known(load, "not tried", false, ""));
+    }
+    known.add(
+        record
+            .last(Channel.AC_VOLTAGE)
+            .map(r -> Known.of("Volts at the outlet", Figures.plain(r.value(), Unit.VOLT)))
+            .orElseGet(() -> Known.notRead("Volts at the outlet")));
+    return known;
+  }
+
+  private static Known tried(String load, List<Pressed> on, int i, HandRecord record) {
+    double from = on.get(i).seconds();
+    double next = i + 1 < on.size() ? on.get(i + 1).seconds() : Double.POSITIVE_INFINITY;
+    Optional<Pressed> end =
+        Pressed.first(record.pressed(), from, next, Press.TRIPPED, Press.TAKEN_OFF);
+    String value =
+        end.map(
+                e ->
+                    (e.is(Press.TRIPPED) ? "tripped after " : "held ")
+                        + Figures.duration(e.seconds() - from))
+            .orElse(
+                i + 1 < on.size()
+                    ? "end not said"
+                    : Figures.duration(Math.max(0, record.now() - from)) + " and going");
+    String watts =
+        record
+            .last(Channel.AC_POWER, from, end.map(Pressed::latest).orElse(next))
+            .map(r -> Figures.plain(r.value(), Unit.WATT))
+            .orElse("watts not read");
+    return new Known(load, value, end.isPresent(), watts);
+  }
+}

@@ -1,0 +1,2 @@
+/** Ordinary loads, each done several times over. */
+package org.wiseember.trial.kind.realload;

@@ -1,0 +1,2 @@
+/** A small load left on for a day. */
+package org.wiseember.trial.kind.soak;

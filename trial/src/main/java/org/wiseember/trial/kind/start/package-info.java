@@ -1,0 +1,2 @@
+/** Motors started, counted and caught. */
+package org.wiseember.trial.kind.start;

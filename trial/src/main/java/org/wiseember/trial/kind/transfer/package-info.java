@@ -1,0 +1,2 @@
+/** The gap when the mains go. */
+package org.wiseember.trial.kind.transfer;

@@ -1,0 +1,2 @@
+/** USB ports asked for their profiles. */
+package org.wiseember.trial.kind.usb;

@@ -1,0 +1,2 @@
+/** The output's wave at several loads. */
+package org.wiseember.trial.kind.waveform;

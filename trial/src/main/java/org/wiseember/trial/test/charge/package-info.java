@@ -1,2 +1,0 @@
-/** A unit charged from one source or several. */
-package org.wiseember.trial.test.charge;

@@ -1,2 +1,0 @@
-/** A full unit emptied under one load, at the outlet or on the DC side. */
-package org.wiseember.trial.test.drain;

@@ -1,2 +1,0 @@
-/** How warm and how loud a unit gets. */
-package org.wiseember.trial.test.heat;

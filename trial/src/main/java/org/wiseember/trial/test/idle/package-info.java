@@ -1,2 +1,0 @@
-/** What a unit draws at rest. */
-package org.wiseember.trial.test.idle;

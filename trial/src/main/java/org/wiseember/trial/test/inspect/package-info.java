@@ -1,2 +1,0 @@
-/** What is seen, felt and heard of a unit: yes, half or no, with a note. */
-package org.wiseember.trial.test.inspect;

@@ -1,2 +1,0 @@
-/** Conversion efficiency over a ladder of loads. */
-package org.wiseember.trial.test.ladder;

@@ -1,2 +1,0 @@
-/** Two units joined for a 240 V load. */
-package org.wiseember.trial.test.legs;

@@ -1,2 +1,0 @@
-/** Loads above the rating, held until they trip. */
-package org.wiseember.trial.test.overload;

@@ -1,2 +1,0 @@
-/** The 12 V port under rising current. */
-package org.wiseember.trial.test.port;

@@ -1,2 +1,0 @@
-/** Ordinary loads, each done several times over. */
-package org.wiseember.trial.test.realload;

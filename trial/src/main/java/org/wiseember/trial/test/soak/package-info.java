@@ -1,2 +1,0 @@
-/** A small load left on for a day. */
-package org.wiseember.trial.test.soak;

@@ -1,2 +1,0 @@
-/** Arrangements of panels tried one after the other on a port. */
-package org.wiseember.trial.test.solar;

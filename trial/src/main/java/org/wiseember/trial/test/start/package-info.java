@@ -1,2 +1,0 @@
-/** Motors started, counted and caught. */
-package org.wiseember.trial.test.start;

@@ -1,2 +1,0 @@
-/** What stays on when the wall plug is pulled, and while it charges, told by eye. */
-package org.wiseember.trial.test.stays;

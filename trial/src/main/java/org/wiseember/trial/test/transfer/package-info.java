@@ -1,2 +1,0 @@
-/** The gap when the mains go. */
-package org.wiseember.trial.test.transfer;

@@ -1,2 +1,0 @@
-/** USB ports asked for their profiles. */
-package org.wiseember.trial.test.usb;

@@ -1,2 +1,0 @@
-/** The output's wave at several loads. */
-package org.wiseember.trial.test.waveform;
