@@ -34,7 +34,6 @@ public final class Ember {
     COMMANDS.put("take-in", TakeInCommand.class);
     COMMANDS.put("merge", MergeCommand.class);
     COMMANDS.put("convert", Convert.class);
-    COMMANDS.put("timings", Timings.class);
   }
 
   private Ember() {}

@@ -21,7 +21,6 @@ import org.wiseember.desktop.model.Desk;
 
 /** The application. */
 public final class EmberApp extends Application {
-  private final PictureClock pictureClock = new PictureClock();
   private Desk desk;
 
   /** Runs before there is a window, so that the workbook is read while the window is made. */
@@ -30,21 +29,14 @@ public final class EmberApp extends Application {
     List<String> args = getParameters().getRaw();
     Path file = args.isEmpty() ? ownWorkbook() : Path.of(args.get(args.size() - 1));
     logBeside(file);
-    boolean shots = shots(args);
-    desk =
-        shots
-            ? new Desk(Clock.systemUTC(), new WindowThread(), from -> pictureClock)
-            : new Desk(Clock.systemUTC(), new WindowThread());
-    if (!shots) {
-      Remembered.ofUser().on(desk, Locale.getDefault());
-    }
+    desk = new Desk(Clock.systemUTC(), new WindowThread());
+    Remembered.ofUser().on(desk, Locale.getDefault());
     desk.open(file);
     Look.loadFaces();
   }
 
   @Override
   public void start(Stage stage) {
-    List<String> args = getParameters().getRaw();
     MainWindow window = new MainWindow(desk);
     Scene scene = new Scene(window, 1280, 800);
     scene.getStylesheets().add(Look.styleSheet());
@@ -62,13 +54,6 @@ public final class EmberApp extends Application {
         });
     stage.show();
     reportStart();
-    if (shots(args)) {
-      Screenshots.take(desk, pictureClock, scene, Path.of(args.get(1)), Platform::exit);
-    }
-  }
-
-  private static boolean shots(List<String> args) {
-    return args.size() == 3 && args.get(0).equals("--screenshots");
   }
 
   /** Where a person's work lies who names no file. */

@@ -2,10 +2,7 @@ package org.wiseember.desktop.app;
 
 import javafx.application.Application;
 
-/**
- * Starts the window. Arguments: a workbook, none for one's own, or {@code --screenshots FOLDER
- * WORKBOOK}.
- */
+/** Starts the window. Arguments: a workbook, none for one's own. */
 public final class Launch {
   private Launch() {}
 

@@ -1,4 +1,4 @@
-package org.wiseember.desktop.app;
+package org.wiseember.workshop;
 
 import java.awt.image.BufferedImage;
 import java.io.IOException;

@@ -1,4 +1,4 @@
-package org.wiseember.command;
+package org.wiseember.workshop;
 
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;

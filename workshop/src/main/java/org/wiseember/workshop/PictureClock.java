@@ -1,4 +1,4 @@
-package org.wiseember.desktop.app;
+package org.wiseember.workshop;
 
 import org.wiseember.bench.connect.HandClock;
 

@@ -1,4 +1,4 @@
-package org.wiseember.command;
+package org.wiseember.workshop;
 
 import java.io.PrintWriter;
 import java.nio.file.Path;
