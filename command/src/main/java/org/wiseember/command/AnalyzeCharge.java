@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeLimits;
 import org.wiseember.core.charge.ChargeProfile;
@@ -117,7 +117,7 @@ final class AnalyzeCharge implements Callable<Integer> {
               ? "bound_by"
               : "bound_by_" + band.inlet().name().toLowerCase(Locale.ROOT);
       for (LimitBand.Stretch s : band.stretches()) {
-        if (s.binding() != Binding.NOTHING) {
+        if (s.binding() != LimitingFactor.NOTHING) {
           results.say(
               key + "@" + Math.round(s.from() - start), s.binding().words(), s.binding().meaning());
         }

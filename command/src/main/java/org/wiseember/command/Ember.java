@@ -24,7 +24,7 @@ public final class Ember {
   static {
     COMMANDS.put("analyze", Analyze.class);
     COMMANDS.put("judge", Judge.class);
-    COMMANDS.put("run-time", RunTime.class);
+    COMMANDS.put("run-time", RunTimeCommand.class);
     COMMANDS.put("line-up", LineUpCommand.class);
     COMMANDS.put("plan", PlanCommand.class);
     COMMANDS.put("simulate", Simulate.class);

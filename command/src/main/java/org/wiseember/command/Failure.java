@@ -3,7 +3,7 @@ package org.wiseember.command;
 import java.io.IOException;
 import java.nio.file.FileSystemException;
 import java.util.Arrays;
-import org.wiseember.bench.standin.PortTaken;
+import org.wiseember.bench.emulator.PortTaken;
 import org.wiseember.workbook.WorkbookException;
 import org.wiseember.workbook.log.LogUnreadable;
 import org.wiseember.workbook.strict.JsonUnreadable;

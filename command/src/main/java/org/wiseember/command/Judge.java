@@ -12,7 +12,7 @@ import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.record.GivenRun;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.log.LogUnreadable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -62,7 +62,7 @@ final class Judge implements Callable<Integer> {
     Label read = LabelFile.read(label);
     List<Warning> warnings = new ArrayList<>();
     List<TestRun> found = found(read, given, warnings);
-    Judgement judgement = Judgement.of(new Unit(1, "", read), found, !plain);
+    Judgement judgement = Judgement.of(new TestedUnit(1, "", read), found, !plain);
     JudgedLines lines = new JudgedLines(judgement.lines(), warnings);
     spec.commandLine().getOut().print(json ? lines.json() : lines.text());
     return 0;

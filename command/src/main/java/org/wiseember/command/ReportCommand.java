@@ -20,7 +20,7 @@ import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.publish.ReportSheets;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.ReportChoice;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.disk.WholeFile;
 import org.wiseember.workbook.log.Progress;
@@ -96,7 +96,7 @@ final class ReportCommand implements Callable<Integer> {
     ReaderUnits units = units();
     ReportChoice choice = choice();
     try (Workbook workbook = Workbook.read(workbookFile, Clock.systemUTC())) {
-      Unit unit = UnitChoice.of(workbook, unitName);
+      TestedUnit unit = UnitChoice.of(workbook, unitName);
       Judgement judgement = Judgement.of(workbook, unit, true);
       ReportSheets sheets =
           new ReportSheets(

@@ -16,7 +16,7 @@ import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.record.GivenRun;
 import org.wiseember.workbook.CaptureFiles;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.log.Log;
 import org.wiseember.workbook.log.LogCsv;
 import org.wiseember.workbook.log.LogUnreadable;
@@ -74,7 +74,7 @@ final class RunFiles {
       captured.put(run.type(), runs.size());
       runs.add(settled(one, run));
     } else {
-      KeptCapture more = one.captures().get(0);
+      StoredCapture more = one.captures().get(0);
       runs.set(at, settled(runs.get(at).with(more), run));
     }
   }

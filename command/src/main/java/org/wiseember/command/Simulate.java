@@ -8,8 +8,8 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import org.wiseember.bench.standin.StandInBench;
-import org.wiseember.bench.standin.StandInServers;
+import org.wiseember.bench.emulator.EmulatedBench;
+import org.wiseember.bench.emulator.EmulatorServers;
 import org.wiseember.core.label.Label;
 import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.rig.SimulatedUnits;
@@ -97,8 +97,8 @@ final class Simulate implements Callable<Integer> {
                     new ParameterException(
                         spec.commandLine(),
                         "--unit takes one of " + String.join(", ", DemoWorkbook.names()) + "."));
-    StandInBench bench =
-        new StandInBench(
+    EmulatedBench bench =
+        new EmulatedBench(
             SimulatedUnits.unit(name, label, ROOM_CELSIUS), speed, System::nanoTime, seed);
     ScheduledExecutorService ticker =
         Executors.newSingleThreadScheduledExecutor(
@@ -107,14 +107,14 @@ final class Simulate implements Callable<Integer> {
               thread.setDaemon(true);
               return thread;
             });
-    StandInServers.Ports ports =
-        new StandInServers.Ports(
+    EmulatorServers.Ports ports =
+        new EmulatorServers.Ports(
             orNone(scpiPort),
             orNone(modbusPort),
             orNone(controlPort),
             Optional.ofNullable(place).map(SerialPlace::port),
             place == null ? USUAL_BAUD : place.baud());
-    try (StandInServers servers = new StandInServers(bench, ports)) {
+    try (EmulatorServers servers = new EmulatorServers(bench, ports)) {
       var ticking = ticker.scheduleAtFixedRate(bench::catchUp, 0, 50, TimeUnit.MILLISECONDS);
       PrintWriter out = spec.commandLine().getOut();
       out.println(name + " on a stand-in bench, " + speed + " times as fast as real.");

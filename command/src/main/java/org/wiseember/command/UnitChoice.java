@@ -2,7 +2,7 @@ package org.wiseember.command;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
 
@@ -16,9 +16,9 @@ final class UnitChoice {
    * @param name whatever its capitals; null for the first unit
    * @throws WorkbookException in one sentence where there is none
    */
-  static Unit of(Workbook workbook, String name) {
-    List<Unit> units = workbook.units().all();
-    Optional<Unit> chosen =
+  static TestedUnit of(Workbook workbook, String name) {
+    List<TestedUnit> units = workbook.units().all();
+    Optional<TestedUnit> chosen =
         name == null
             ? units.stream().findFirst()
             : units.stream().filter(u -> u.name().equalsIgnoreCase(name)).findFirst();

@@ -21,7 +21,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
@@ -261,7 +261,7 @@ final class Seeds {
       from.captures()
           .add(
               writer.runId(),
-              List.of(new KeptCapture(7, CaptureNote.ofLoad(600), Capture.of(1e4, volts))));
+              List.of(new StoredCapture(7, CaptureNote.ofLoad(600), Capture.of(1e4, volts))));
       RunPackage.write(from, from.runs().all().get(0), file);
     }
     return Files.readAllBytes(file);

@@ -23,7 +23,7 @@ import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Origin;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
 import org.wiseember.workbook.pack.RunPackage;
@@ -58,7 +58,7 @@ public class ShelfOfOthersTest {
 
   private static List<String> lines(Path file, String unit) {
     try (Workbook workbook = Workbook.read(file, CLOCK)) {
-      Unit found =
+      TestedUnit found =
           workbook.units().all().stream()
               .filter(u -> u.name().equals(unit))
               .findFirst()
@@ -90,11 +90,11 @@ public class ShelfOfOthersTest {
     assertTrue(again.err().contains("is on the shelf already"), again.err());
     Path run = folder.resolve("run.zip");
     try (Workbook pool = Workbook.read(DemoFile.itself(), CLOCK)) {
-      Unit theirs = pool.units().all().get(2);
+      TestedUnit theirs = pool.units().all().get(2);
       RunPackage.write(pool, pool.runs().of(theirs.id()).get(0), run);
     }
     try (Workbook workbook = Workbook.open(mine, CLOCK)) {
-      Unit unit = workbook.units().all().get(0);
+      TestedUnit unit = workbook.units().all().get(0);
       assertEquals(unit.origin().map(Origin::file), Optional.of("orrinmoor.zip"));
       NewRun more =
           new NewRun(
@@ -175,12 +175,12 @@ public class ShelfOfOthersTest {
     try (Workbook first = Workbook.open(one, CLOCK);
         Workbook second = Workbook.open(two, CLOCK)) {
       runs = first.runs().all().size();
-      Unit quernfold = first.units().all().get(0);
+      TestedUnit quernfold = first.units().all().get(0);
       List<Long> its = first.runs().of(quernfold.id()).stream().map(r -> r.id()).toList();
       // The first bench has half of the runs, the second the other units and a label of its own.
       its.subList(0, its.size() / 2).forEach(r -> first.runs().removed(r, true));
       first.units().remove(first.units().all().get(4).id());
-      Unit haddlewick = second.units().all().get(1);
+      TestedUnit haddlewick = second.units().all().get(1);
       second.units().label(haddlewick.id(), "Capacity 500 Wh", List.of());
     }
     Told told = Told.by("merge", one.toString(), two.toString());

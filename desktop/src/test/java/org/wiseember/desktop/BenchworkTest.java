@@ -11,7 +11,7 @@ import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.trial.kind.found.Drained;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
 
@@ -89,7 +89,7 @@ public class BenchworkTest extends InDemoWindow {
     robot.push(KeyCode.DELETE);
     robot.push(KeyCode.DELETE);
     window.write("0", 1);
-    KeptReading corrected = window.desk().bench().live().get().typed().get(0);
+    StoredReading corrected = window.desk().bench().live().get().typed().get(0);
     assertEquals(corrected.value(), 0.0);
     assertEquals(corrected.seconds(), 30, 1e-6);
 

@@ -23,9 +23,9 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.kind.TestType;
-import org.wiseember.trial.plan.Tide;
-import org.wiseember.trial.plan.TideDrawings;
-import org.wiseember.trial.plan.TideStep;
+import org.wiseember.trial.plan.Schedule;
+import org.wiseember.trial.plan.ScheduleDrawings;
+import org.wiseember.trial.plan.ScheduleStep;
 import org.wiseember.workbook.plan.CampaignNotes;
 
 /** From a fresh label to a plan that moves on by itself. */
@@ -33,7 +33,7 @@ public class CampaignTest extends InDemoWindow {
   private static final List<CampaignNotes.Present> ALWAYS =
       List.of(new CampaignNotes.Present(LocalTime.MIDNIGHT, LocalTime.MIDNIGHT));
 
-  private Tide tide() {
+  private Schedule tide() {
     return window.desk().planWork().tide().get();
   }
 
@@ -63,7 +63,7 @@ public class CampaignTest extends InDemoWindow {
 
   /** Runs what stands ready at 600×, and waits until the plan has moved on. */
   private TestType run() {
-    TideStep next = tide().nextTest(chosen()).orElseThrow();
+    ScheduleStep next = tide().nextTest(chosen()).orElseThrow();
     TestType type = next.wanted().orElseThrow().plan().type();
     long tests = tide().tests();
     window.until(() -> window.desk().bench().test().get().equals(type));
@@ -71,7 +71,7 @@ public class CampaignTest extends InDemoWindow {
     int runs = window.desk().chosen().get().runs().size();
     window.click("start-test");
     window.until(() -> window.desk().bench().going());
-    window.until(() -> tide().steps().get(0).kind() == TideStep.Kind.RUNNING);
+    window.until(() -> tide().steps().get(0).kind() == ScheduleStep.Kind.RUNNING);
     window.until(() -> !window.desk().bench().going());
     window.until(() -> window.desk().chosen().get().runs().size() == runs + 1);
     window.until(() -> tide().tests() < tests && tide().step(chosen(), type.key()).isEmpty());
@@ -91,7 +91,7 @@ public class CampaignTest extends InDemoWindow {
     robot.push(KeyCode.ENTER);
     window.until(() -> tide().packs().get(chosen()).known());
     // USB is made by hand, and elsewhere.
-    TideStep usb = tide().step(chosen(), "usb").orElseThrow();
+    ScheduleStep usb = tide().step(chosen(), "usb").orElseThrow();
     window.click("step-" + tide().steps().indexOf(usb));
     window.click("elsewhere-step");
     window.until(() -> tide().step(chosen(), "usb").isEmpty());
@@ -122,18 +122,18 @@ public class CampaignTest extends InDemoWindow {
     window.until(() -> tide().packs().get(chosen()).percent() == 40);
     // What can be made at 40 % is made first; without it the run-down before a timed charge is
     // next.
-    while (tide().next(chosen()).orElseThrow().kind() == TideStep.Kind.TEST) {
-      TideStep test = tide().next(chosen()).orElseThrow();
+    while (tide().next(chosen()).orElseThrow().kind() == ScheduleStep.Kind.TEST) {
+      ScheduleStep test = tide().next(chosen()).orElseThrow();
       window.click("step-" + tide().steps().indexOf(test));
       window.click("drop-step");
       window.until(() -> tide().step(chosen(), test.wanted().orElseThrow().key()).isEmpty());
     }
-    TideStep down = tide().next(chosen()).orElseThrow();
+    ScheduleStep down = tide().next(chosen()).orElseThrow();
     window.click("step-" + tide().steps().indexOf(down));
     window.click("begin-step");
     window.until(() -> tide().packs().get(chosen()).underWay().isPresent());
-    TideStep going = tide().steps().get(0);
-    assertEquals(going.kind(), TideStep.Kind.RUNNING);
+    ScheduleStep going = tide().steps().get(0);
+    assertEquals(going.kind(), ScheduleStep.Kind.RUNNING);
     assertEquals(going.chargeTo(), down.chargeTo());
     assertTrue(
         tide().steps().stream().skip(1).noneMatch(s -> s.from().isBefore(going.to())),
@@ -152,7 +152,7 @@ public class CampaignTest extends InDemoWindow {
   }
 
   /** Takes a bar along its lane. */
-  private void drag(TideStep step, double hours) {
+  private void drag(ScheduleStep step, double hours) {
     // Scrolls there.
     window.click("tide-chart");
     double[] at =
@@ -160,12 +160,12 @@ public class CampaignTest extends InDemoWindow {
             () -> {
               ChartPane chart = (ChartPane) window.scene().lookup("#tide-chart");
               Rectangle2D lanes = chart.parts().get(1);
-              Tide tide = tide();
+              Schedule tide = tide();
               int many = tide.packs().size() + 4;
               int lane = List.copyOf(tide.packs().keySet()).indexOf(step.unit());
-              double hour = lanes.getWidth() / TideDrawings.hours(tide);
+              double hour = lanes.getWidth() / ScheduleDrawings.hours(tide);
               double from =
-                  Duration.between(TideDrawings.begins(tide), step.from()).toSeconds() / 3600.0;
+                  Duration.between(ScheduleDrawings.begins(tide), step.from()).toSeconds() / 3600.0;
               Point2D screen =
                   chart.localToScreen(
                       lanes.getX() + hour * from + 2,
@@ -186,9 +186,9 @@ public class CampaignTest extends InDemoWindow {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
     window.until(() -> tide() != null && tide().nextTest(2).isPresent());
     window.idle();
-    TideStep free =
+    ScheduleStep free =
         tide().steps().stream()
-            .filter(s -> s.unit() == 2 && s.kind() == TideStep.Kind.TEST)
+            .filter(s -> s.unit() == 2 && s.kind() == ScheduleStep.Kind.TEST)
             .reduce((a, b) -> b)
             .orElseThrow();
     String key = free.wanted().orElseThrow().key();
@@ -213,29 +213,29 @@ public class CampaignTest extends InDemoWindow {
     window.until(
         () -> tide() != null && tide().packs().containsKey(2L) && tide().nextTest(2).isPresent());
     window.settle();
-    TideStep last =
+    ScheduleStep last =
         tide().steps().stream()
-            .filter(s -> s.unit() == 2 && s.kind() == TideStep.Kind.TEST)
+            .filter(s -> s.unit() == 2 && s.kind() == ScheduleStep.Kind.TEST)
             .reduce((a, b) -> b)
             .orElseThrow();
     String key = last.wanted().orElseThrow().key();
     int row = tide().steps().indexOf(last);
     window.click("step-" + row);
     robot.push(KeyCode.RIGHT);
-    window.until(() -> tide().step(2, key).filter(TideStep::pinned).isPresent());
+    window.until(() -> tide().step(2, key).filter(ScheduleStep::pinned).isPresent());
     Instant pinned = tide().step(2, key).orElseThrow().from();
     assertEquals(Duration.between(last.from(), pinned).toMinutes(), 15);
     window.click("unpin-step");
     window.until(() -> tide().step(2, key).filter(s -> !s.pinned()).isPresent());
     window.replace("pin-time", "+2 10:30");
     robot.push(KeyCode.ENTER);
-    window.until(() -> tide().step(2, key).filter(TideStep::pinned).isPresent());
+    window.until(() -> tide().step(2, key).filter(ScheduleStep::pinned).isPresent());
     window.click("unpin-step");
     window.until(() -> tide().step(2, key).filter(s -> !s.pinned()).isPresent());
     window.idle();
     // Right after what comes before it, which it touches.
     drag(tide().step(2, key).orElseThrow(), 1.5);
-    window.until(() -> tide().step(2, key).filter(TideStep::pinned).isPresent());
+    window.until(() -> tide().step(2, key).filter(ScheduleStep::pinned).isPresent());
     window.replace("pin-time", "half past");
     robot.push(KeyCode.ENTER);
     window.untilShown("is no time; type 14:20");

@@ -27,10 +27,10 @@ import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.model.StageName;
@@ -41,10 +41,10 @@ import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.kind.ChargeSetting;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestType;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /**
@@ -65,7 +65,7 @@ public class LayoutTest {
     Path demo = DemoFile.in(folder);
     try (Workbook workbook = Workbook.open(demo, Clock.systemUTC())) {
       workbook.title("Lantern Quay night market co-operative, lending pool and spare units, 2026");
-      Unit first = workbook.units().all().get(0);
+      TestedUnit first = workbook.units().all().get(0);
       workbook
           .units()
           .rename(
@@ -79,18 +79,18 @@ public class LayoutTest {
                   List.of(
                       new Appliance(
                           "The refrigerated counter with the humming lamp beside the fish stall",
-                          new Draw(Draw.Use.CYCLING, 130, 84.5, Double.NaN, 700)
-                              .from(Draw.Origin.WATCHED),
+                          new ApplianceDraw(ApplianceDraw.Use.CYCLING, 130, 84.5, Double.NaN, 700)
+                              .from(ApplianceDraw.Origin.WATCHED),
                           Side.AC,
-                          List.of(Stretch.ALWAYS),
+                          List.of(DayStretch.ALWAYS),
                           List.of())))
               .fed(
                   Optional.of(
                       new Feed.PassThrough(
                           List.of(
                               new Feed.Alternating(
-                                  "generator", 1600, List.of(new Stretch(2, 300)))))));
-      workbook.days().add(longest, workbook.units().all().stream().map(Unit::id).toList());
+                                  "generator", 1600, List.of(new DayStretch(2, 300)))))));
+      workbook.days().add(longest, workbook.units().all().stream().map(TestedUnit::id).toList());
       workbook
           .units()
           .label(
@@ -271,9 +271,9 @@ public class LayoutTest {
           full.desk().stage().set(StageName.RUN_TIME);
           return null;
         });
-    List<KeptDay> days = List.copyOf(full.desk().dayWork().days());
+    List<StoredDay> days = List.copyOf(full.desk().dayWork().days());
     // The one with the longest names, and the one with most links in its feed.
-    for (KeptDay day : List.of(days.get(days.size() - 1), days.get(2))) {
+    for (StoredDay day : List.of(days.get(days.size() - 1), days.get(2))) {
       OpenWindow.onFx(
           () -> {
             full.desk().dayWork().choose(day);

@@ -16,8 +16,8 @@ import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.SimulatedUnit;
 import org.wiseember.bench.simulated.UnitDesign;
-import org.wiseember.bench.standin.StandInBench;
-import org.wiseember.bench.standin.StandInServers;
+import org.wiseember.bench.emulator.EmulatedBench;
+import org.wiseember.bench.emulator.EmulatorServers;
 import org.wiseember.trial.DemoFile;
 import org.wiseember.workbook.Workbook;
 
@@ -29,9 +29,9 @@ public class LeftOnTest {
         new SimulatedUnit(
             UnitDesign.typical(Chemistry.LFP, 900, 400, 230, 1), Heater.of(250, 230), 1, 22);
     unit.load(true);
-    StandInBench bench = new StandInBench(unit, 1, System::nanoTime, 3);
+    EmulatedBench bench = new EmulatedBench(unit, 1, System::nanoTime, 3);
     Path file = DemoFile.in(Files.createTempDirectory("ember-left"));
-    try (StandInServers servers = new StandInServers(bench, 0, -1)) {
+    try (EmulatorServers servers = new EmulatorServers(bench, 0, -1)) {
       InstrumentDescription meter =
           StartingPoints.all().stream()
               .filter(d -> d.name().equals("AC meter over SCPI"))

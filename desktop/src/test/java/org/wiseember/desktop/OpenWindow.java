@@ -26,7 +26,7 @@ import org.wiseember.bench.connect.HandClock;
 import org.wiseember.desktop.frame.MainWindow;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.WindowThread;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.verdict.Judgement;
 
 /** A real window on the display, with a hand on its keyboard and mouse. */
@@ -34,12 +34,12 @@ final class OpenWindow implements AutoCloseable {
   private static final long PATIENCE = TimeUnit.SECONDS.toNanos(30);
   private static boolean facesLoaded;
 
-  private final Desk desk;
+  private final Session desk;
   private final Stage stage;
   private final FxRobot robot;
   private boolean closed;
 
-  private OpenWindow(Desk desk, Stage stage) {
+  private OpenWindow(Session desk, Stage stage) {
     this.desk = desk;
     this.stage = stage;
     this.robot = new Hands(stage);
@@ -60,8 +60,8 @@ final class OpenWindow implements AutoCloseable {
                 Look.loadFaces();
                 facesLoaded = true;
               }
-              Desk desk =
-                  new Desk(Clock.systemUTC(), new WindowThread(), handClocks)
+              Session desk =
+                  new Session(Clock.systemUTC(), new WindowThread(), handClocks)
                       .withoutLookingThrough();
               Scene scene = new Scene(new MainWindow(desk), 1280, 800);
               scene.getStylesheets().add(Look.styleSheet());
@@ -104,7 +104,7 @@ final class OpenWindow implements AutoCloseable {
     }
   }
 
-  Desk desk() {
+  Session desk() {
     return desk;
   }
 

@@ -23,14 +23,14 @@ import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.runtime.DayOutcome;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.day.DayJson;
@@ -102,7 +102,7 @@ public class RunTimeTest {
     keys.fill("appliance-energy", "165");
     keys.choose("appliance-origin-NOT_SAID", "appliance-origin-WATCHED");
     keys.fill("appliance-times", "18:00-22:00");
-    window.until(() -> appliance(0).on().equals(List.of(new Stretch(1, 5))));
+    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(1, 5))));
     keys.press("appliance-done");
     keys.press("add-appliance");
     window.until(() -> day().appliances().size() == 2);
@@ -113,9 +113,9 @@ public class RunTimeTest {
     keys.fill("appliance-start", "1900");
     keys.fill("appliance-times", "19:00, 20:30");
     window.until(() -> appliance(1).at().equals(List.of(2.0, 3.5)));
-    assertEquals(appliance(0).draw().use(), Draw.Use.CYCLING);
+    assertEquals(appliance(0).draw().use(), ApplianceDraw.Use.CYCLING);
     assertEquals(appliance(0).draw().wattHours(), 165.0);
-    assertEquals(appliance(0).draw().origin(), Draw.Origin.WATCHED);
+    assertEquals(appliance(0).draw().origin(), ApplianceDraw.Origin.WATCHED);
     assertEquals(appliance(1).draw().startVa(), 1900.0);
     assertEquals(appliance(1).draw().minutes(), 6.0);
     // Something that cannot be is said and changes nothing.
@@ -126,13 +126,13 @@ public class RunTimeTest {
     // The bar moves by its arrows and grows with Shift; undo takes that back.
     keys.tabTo("bar-0-0");
     robot.push(KeyCode.RIGHT);
-    window.until(() -> appliance(0).on().equals(List.of(new Stretch(1.25, 5.25))));
+    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(1.25, 5.25))));
     window.settle();
     robot.push(KeyCode.SHIFT, KeyCode.RIGHT);
-    window.until(() -> appliance(0).on().equals(List.of(new Stretch(1.25, 5.5))));
+    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(1.25, 5.5))));
     robot.push(KeyCode.CONTROL, KeyCode.Z);
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    window.until(() -> appliance(0).on().equals(List.of(new Stretch(1, 5))));
+    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(1, 5))));
     outcomeOf(day());
     window.untilShown("Start of Mixer");
     Path sheet = folder.resolve("sheet.pdf");
@@ -165,9 +165,9 @@ public class RunTimeTest {
             .adding(
                 new Appliance(
                     "Lamp",
-                    new Draw(Draw.Use.STEADY, 100, Double.NaN, Double.NaN, Double.NaN),
+                    new ApplianceDraw(ApplianceDraw.Use.STEADY, 100, Double.NaN, Double.NaN, Double.NaN),
                     Side.AC,
-                    List.of(new Stretch(2, 4)),
+                    List.of(new DayStretch(2, 4)),
                     List.of()));
     OpenWindow.onFx(
         () -> {
@@ -200,21 +200,21 @@ public class RunTimeTest {
     Node bar = window.node("bar-0-0");
     double hour = OpenWindow.onFx(() -> bar.getBoundsInParent().getWidth()) / 2;
     drag(bar, 0.5, hour);
-    window.until(() -> appliance(0).on().equals(List.of(new Stretch(3, 5))));
+    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(3, 5))));
     outcomeOf(day());
     drag(window.node("bar-0-0"), 0.99, hour);
-    window.until(() -> appliance(0).on().equals(List.of(new Stretch(3, 6))));
+    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(3, 6))));
     outcomeOf(day());
     drag(window.node("bar-0-0"), 0.01, -2 * hour);
-    window.until(() -> appliance(0).on().equals(List.of(new Stretch(1, 6))));
+    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(1, 6))));
     outcomeOf(day());
     // No further than the day goes.
     drag(window.node("bar-0-0"), 0.5, -9 * hour);
-    window.until(() -> appliance(0).on().equals(List.of(new Stretch(0, 5))));
+    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(0, 5))));
     robot.push(KeyCode.DELETE);
     window.until(() -> appliance(0).on().isEmpty());
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    window.until(() -> appliance(0).on().equals(List.of(new Stretch(0, 5))));
+    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(0, 5))));
   }
 
   private void drag(Node bar, double share, double by) {
@@ -252,7 +252,7 @@ public class RunTimeTest {
     assertEquals(both.units().get(0).name(), "Spare 2k4");
     assertTrue(both.units().get(0).asked().unit().guessed());
     assertTrue(!both.units().get(1).asked().unit().guessed());
-    KeptDay kept = window.desk().dayWork().chosen().get();
+    StoredDay kept = window.desk().dayWork().chosen().get();
     assertEquals(kept.units().size(), 1);
   }
 
@@ -290,7 +290,7 @@ public class RunTimeTest {
     layOut();
     window.click("appliance-0");
     window.click("appliance-use-CYCLING");
-    window.until(() -> appliance(0).draw().use() == Draw.Use.CYCLING);
+    window.until(() -> appliance(0).draw().use() == ApplianceDraw.Use.CYCLING);
     window.settle();
     window.replace("watch-kwh", "2.13");
     window.click("keep-watch");
@@ -300,7 +300,7 @@ public class RunTimeTest {
     window.replace("watch-running", "52");
     window.replace("watch-highest", "383");
     window.click("keep-watch");
-    window.until(() -> appliance(0).draw().origin() == Draw.Origin.WATCHED);
+    window.until(() -> appliance(0).draw().origin() == ApplianceDraw.Origin.WATCHED);
     window.until(() -> window.desk().beside().watches().size() == 2);
     Watches.Kept kept = window.desk().beside().watches().get(1);
     window.untilShown(kept.sheet().mean().words() + " on average");

@@ -19,7 +19,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.app.Remembered;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.AllTests;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.RunSettings;
 
 /** The reader's units, chosen in the window by keyboard: everything on show follows at once. */
@@ -99,7 +99,7 @@ public class UnitsTest extends InDemoWindow {
     window.untilShown("Read as Room 70.0\u00a0°F, Case 75.0\u00a0°F.");
     robot.push(KeyCode.ENTER);
     window.until(() -> window.desk().bench().live().get().typed().size() == 2);
-    KeptReading room =
+    StoredReading room =
         window.desk().bench().live().get().typed().stream()
             .filter(r -> r.channel() == Channel.ROOM_TEMPERATURE)
             .findFirst()

@@ -6,7 +6,7 @@ import static org.testng.Assert.assertTrue;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.report.look.Palette;
-import org.wiseember.report.look.SeamScale;
+import org.wiseember.report.look.ClaimScale;
 
 public class PaletteTest {
   @DataProvider
@@ -46,9 +46,9 @@ public class PaletteTest {
 
   @Test
   public void seamScaleHoldsItsEnds() {
-    assertEquals(SeamScale.at(100), 0.5, 1e-12);
-    assertEquals(SeamScale.at(0), 0.0);
-    assertEquals(SeamScale.at(1000), 1.0);
-    assertTrue(SeamScale.beyond(150));
+    assertEquals(ClaimScale.at(100), 0.5, 1e-12);
+    assertEquals(ClaimScale.at(0), 0.0);
+    assertEquals(ClaimScale.at(1000), 1.0);
+    assertTrue(ClaimScale.beyond(150));
   }
 }

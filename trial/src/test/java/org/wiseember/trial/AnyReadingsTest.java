@@ -34,7 +34,7 @@ import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /**
@@ -87,12 +87,12 @@ public class AnyReadingsTest {
   }
 
   private Workbook workbook;
-  private Unit unit;
+  private TestedUnit unit;
 
   @BeforeMethod
   public void open() throws Exception {
     workbook = Workbook.open(Files.createTempDirectory("ember-any").resolve("one.ember"), CLOCK);
-    Unit added = workbook.units().add("Any unit");
+    TestedUnit added = workbook.units().add("Any unit");
     workbook.units().label(added.id(), LABEL, List.of());
     unit = workbook.units().byId(added.id()).orElseThrow();
   }

@@ -10,7 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.testng.annotations.Test;
 import org.wiseember.bench.procedure.Charge;
-import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.charge.LimitBand;
@@ -72,7 +72,7 @@ public class ChargeRunsTest extends OnDemo {
     assertEquals(run.setting().panels().orElseThrow().words(), "2 strings of 2 awning 100 W");
     LimitBand band = band(run, Inlet.DC);
     double whole = run.finding().timeToFull().orElseThrow().value();
-    assertTrue(band.seconds(Binding.SOURCE) > 0.4 * whole, "" + band);
+    assertTrue(band.seconds(LimitingFactor.SOURCE) > 0.4 * whole, "" + band);
     double ofPlate = run.harvest().orElseThrow().ofPlate().value();
     // The simulated panels are as good as their sheet; the lux meter and its scale are off.
     assertEquals(ofPlate, 100, run.harvest().orElseThrow().ofPlate().u95() + 3);
@@ -82,7 +82,7 @@ public class ChargeRunsTest extends OnDemo {
   @Test
   public void aBatteryIsDrawnUpToTheAmpsOfThePort() {
     ChargeRun run = from(Set.of(ChargeSource.BATTERY));
-    assertTrue(band(run, Inlet.DC).seconds(Binding.AMPS) > 3600, "" + band(run, Inlet.DC));
+    assertTrue(band(run, Inlet.DC).seconds(LimitingFactor.AMPS) > 3600, "" + band(run, Inlet.DC));
     Judged line = line(judge(0), Subject.SOLAR_CURRENT);
     double amps = line.verdict().orElseThrow().measured().orElseThrow().value();
     assertEquals(amps, 12, 0.9);

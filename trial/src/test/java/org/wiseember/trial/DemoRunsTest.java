@@ -36,7 +36,7 @@ import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.RatePicture;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /** What the runs of the demo say, each and together. */
@@ -116,10 +116,10 @@ public class DemoRunsTest extends OnDemo {
   public void aCapacityIsReadOffBetweenDrains() throws Exception {
     Path file = Files.createTempDirectory("ember-rate").resolve("r.ember");
     try (Workbook other = Workbook.open(file, Clock.systemUTC())) {
-      Unit bare = other.units().add("Rate");
+      TestedUnit bare = other.units().add("Rate");
       Label label =
           other.units().label(bare.id(), "Capacity 300 Wh LFP\n600 W", java.util.List.of());
-      Unit unit = new Unit(bare.id(), bare.name(), label);
+      TestedUnit unit = new TestedUnit(bare.id(), bare.name(), label);
       for (double watts : new double[] {150, 550}) {
         TestPlan plan = Plans.acDrain(watts);
         RecordedRun.of(

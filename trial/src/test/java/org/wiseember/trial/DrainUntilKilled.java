@@ -6,7 +6,7 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /** A program of its own that drains at 600× and says how far it is, until somebody kills it. */
@@ -16,9 +16,9 @@ public final class DrainUntilKilled {
   /** The workbook to make is the only argument. */
   public static void main(String[] args) {
     Workbook workbook = Workbook.open(Path.of(args[0]), Clock.systemUTC());
-    Unit unit = workbook.units().add("Quernfold Q1100");
+    TestedUnit unit = workbook.units().add("Quernfold Q1100");
     workbook.units().label(unit.id(), "9000 Wh LFP\nAC 230 V, 500 W", java.util.List.of());
-    Unit labelled = workbook.units().all().get(0);
+    TestedUnit labelled = workbook.units().all().get(0);
     TestPlan plan = Plans.acDrain(labelled.label()).orElseThrow();
     RecordedRun.of(
             workbook,

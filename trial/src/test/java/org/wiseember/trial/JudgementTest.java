@@ -20,8 +20,8 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.verdict.Standing;
-import org.wiseember.trial.kind.Asked;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.Inquiry;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.found.Drained;
@@ -33,13 +33,13 @@ import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 public class JudgementTest extends OnDemo {
   @Test
   public void theDemoIsAsPromised() {
-    List<Unit> units = demo.units().all();
+    List<TestedUnit> units = demo.units().all();
     assertEquals(units.size(), 5);
     long done =
         units.stream()
@@ -140,9 +140,9 @@ public class JudgementTest extends OnDemo {
   public void aDrainGoesFromBenchToWorkbookToVerdict() throws Exception {
     Path file = folder.resolve("own.ember");
     try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
-      Unit added = workbook.units().add("Haddlewick H500");
+      TestedUnit added = workbook.units().add("Haddlewick H500");
       workbook.units().label(added.id(), "300 Wh NMC\nAC 120 V 60 Hz 400 W", List.of());
-      Unit unit = workbook.units().all().get(0);
+      TestedUnit unit = workbook.units().all().get(0);
       TestPlan plan = Plans.acDrain(unit.label()).orElseThrow();
       RecordedRun drain =
           RecordedRun.of(
@@ -171,8 +171,8 @@ public class JudgementTest extends OnDemo {
       Trace trace =
           full.trace()
               .mapped(java.util.Map.of(Channel.DISPLAY_CHARGE, charge -> Math.min(charge, shown)));
-      KeptRun kept =
-          new KeptRun(
+      StoredRun kept =
+          new StoredRun(
               full.type(),
               full.run(),
               full.treatment(),
@@ -183,7 +183,7 @@ public class JudgementTest extends OnDemo {
           (Drained)
               full.type()
                   .worked(
-                      new RunRecord(kept, List.of(), List.of(), List.of()), new Asked(judge(0)));
+                      new RunRecord(kept, List.of(), List.of(), List.of()), new Inquiry(judge(0)));
       assertEquals(drain.complete(), shown >= 99, "display at " + shown);
     }
   }

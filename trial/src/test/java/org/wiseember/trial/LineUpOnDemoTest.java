@@ -12,7 +12,7 @@ import org.wiseember.trial.kind.start.StartsRun;
 import org.wiseember.trial.lineup.LineUp;
 import org.wiseember.trial.lineup.LineUpDrawings;
 import org.wiseember.trial.lineup.LineUpPage;
-import org.wiseember.trial.lineup.Motor;
+import org.wiseember.trial.lineup.MotorOnUnits;
 
 /** The pool of the demo beside each other. */
 public class LineUpOnDemoTest extends OnDemo {
@@ -21,9 +21,9 @@ public class LineUpOnDemoTest extends OnDemo {
   public void noStartOfAnotherMotorIsTakenForThisOne() {
     LineUp lineUp = LineUp.of(demo, OptionalDouble.empty());
     assertFalse(lineUp.motors().isEmpty());
-    for (Motor motor : lineUp.motors()) {
+    for (MotorOnUnits motor : lineUp.motors()) {
       assertEquals(motor.units().size(), lineUp.units().size());
-      for (Motor.OnUnit on : motor.units()) {
+      for (MotorOnUnits.OnUnit on : motor.units()) {
         boolean tried =
             on.unit()
                 .judgement()

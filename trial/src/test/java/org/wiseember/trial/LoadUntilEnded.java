@@ -10,7 +10,7 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /** A program of its own that drains a unit over an instrument until somebody ends it. */
@@ -20,7 +20,7 @@ public final class LoadUntilEnded {
   /** The workbook and an instrument's description. */
   public static void main(String[] args) throws Exception {
     Workbook workbook = Workbook.open(Path.of(args[0]), Clock.systemUTC());
-    Unit unit = workbook.units().all().get(0);
+    TestedUnit unit = workbook.units().all().get(0);
     TestPlan plan = Plans.acDrain(250);
     RecordedRun run =
         RecordedRun.of(

@@ -9,10 +9,10 @@ import org.testng.annotations.Test;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.DayPlan;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.trial.finding.Findings;
 import org.wiseember.trial.kind.drain.DrainRun;
 import org.wiseember.trial.runtime.MeasuredSupply;
@@ -33,9 +33,9 @@ public class MeasuredSupplyTest extends OnDemo {
       Appliance load =
           new Appliance(
               "load",
-              new Draw(Draw.Use.STEADY, drain.meanWatts(), Double.NaN, Double.NaN, Double.NaN),
+              new ApplianceDraw(ApplianceDraw.Use.STEADY, drain.meanWatts(), Double.NaN, Double.NaN, Double.NaN),
               Side.AC,
-              List.of(Stretch.ALWAYS),
+              List.of(DayStretch.ALWAYS),
               List.of());
       double delivered =
           new RunTimeCase(

@@ -42,8 +42,8 @@ import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.SimulatedUnit;
 import org.wiseember.bench.simulated.UnitDesign;
-import org.wiseember.bench.standin.StandInBench;
-import org.wiseember.bench.standin.StandInServers;
+import org.wiseember.bench.emulator.EmulatedBench;
+import org.wiseember.bench.emulator.EmulatorServers;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Frame;
 import org.wiseember.trial.kind.TestPlan;
@@ -51,7 +51,7 @@ import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Run;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /**
@@ -64,9 +64,9 @@ public class OffMeansOffTest {
 
   private Path folder;
   private Path file;
-  private StandInServers servers;
+  private EmulatorServers servers;
   private Workbook workbook;
-  private Unit unit;
+  private TestedUnit unit;
 
   @BeforeMethod
   public void serve() throws IOException {
@@ -75,9 +75,9 @@ public class OffMeansOffTest {
     SimulatedUnit stood =
         new SimulatedUnit(
             UnitDesign.typical(Chemistry.LFP, 900, 400, 230, 1), Heater.of(250, 230), 1, 22);
-    servers = new StandInServers(new StandInBench(stood, 1, System::nanoTime, 3), 0, -1);
+    servers = new EmulatorServers(new EmulatedBench(stood, 1, System::nanoTime, 3), 0, -1);
     workbook = Workbook.open(file, Clock.systemUTC());
-    Unit added = workbook.units().add("Brackley Stall 900");
+    TestedUnit added = workbook.units().add("Brackley Stall 900");
     workbook.units().label(added.id(), "900 Wh LFP\n230 V, 400 W\nDC 12 V / 10 A", List.of());
     unit = workbook.units().byId(added.id()).orElseThrow();
   }
@@ -257,12 +257,12 @@ public class OffMeansOffTest {
     int port = FreePort.find();
     servers.close();
     SimulatedUnit before = standing();
-    servers = new StandInServers(new StandInBench(before, 1, System::nanoTime, 3), port, -1);
+    servers = new EmulatorServers(new EmulatedBench(before, 1, System::nanoTime, 3), port, -1);
     RecordedRun run = run(new Loading(SetPoints.WHOLE_LOAD, frame -> {}), acMeter(), view -> {});
     run.runner().start();
     until(this::outletIsOn, PATIENCE, "the load never came on");
     servers.close();
-    servers = new StandInServers(new StandInBench(standing(), 1, System::nanoTime, 4), port, -1);
+    servers = new EmulatorServers(new EmulatedBench(standing(), 1, System::nanoTime, 4), port, -1);
     assertFalse(outletIsOn(), "a restarted instrument begins with its load off");
     until(this::outletIsOn, PATIENCE, "it was not told again");
     run.runner().stop();

@@ -32,9 +32,9 @@ import org.wiseember.trial.kind.waveform.WaveRun;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.Run;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /**
@@ -183,17 +183,17 @@ public class OldWorkbooksTest {
   @Test
   public void whatStoodInWordsIsData() throws Exception {
     try (Workbook workbook = Workbook.open(unpacked(6), Clock.systemUTC())) {
-      Unit unit = workbook.units().all().get(0);
+      TestedUnit unit = workbook.units().all().get(0);
       Judgement judgement = Judgement.of(workbook, unit, true);
       IdleRun idle = judgement.newest(IdleRun.class).orElseThrow();
       assertEquals(
           idle.states().stream().map(s -> s.state().orElseThrow()).toList(),
           List.of(IdleState.values()));
-      List<KeptCapture> captures =
+      List<StoredCapture> captures =
           workbook.captures().of(judgement.newest(WaveRun.class).orElseThrow().run().id());
-      assertEquals(captures.stream().filter(KeptCapture::mains).count(), 1);
+      assertEquals(captures.stream().filter(StoredCapture::mains).count(), 1);
       assertEquals(
-          captures.stream().filter(c -> !c.mains()).map(KeptCapture::loadWatts).toList(),
+          captures.stream().filter(c -> !c.mains()).map(StoredCapture::loadWatts).toList(),
           List.of(0.0, 600.0));
       List<String> codes = new ArrayList<>();
       for (Run run : workbook.runs().of(unit.id())) {

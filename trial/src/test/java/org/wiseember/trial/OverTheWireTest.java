@@ -20,8 +20,8 @@ import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.SimulatedUnit;
 import org.wiseember.bench.simulated.UnitDesign;
-import org.wiseember.bench.standin.StandInBench;
-import org.wiseember.bench.standin.StandInServers;
+import org.wiseember.bench.emulator.EmulatedBench;
+import org.wiseember.bench.emulator.EmulatorServers;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
@@ -33,7 +33,7 @@ import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /**
@@ -66,9 +66,9 @@ public class OverTheWireTest {
       throws IOException {
     Path file = Files.createTempDirectory("ember-wire").resolve("wire.ember");
     try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
-      Unit added = workbook.units().add("Brackley Stall 5");
+      TestedUnit added = workbook.units().add("Brackley Stall 5");
       workbook.units().label(added.id(), "5 Wh LFP\n230 V, 400 W", List.of());
-      Unit labelled = workbook.units().byId(added.id()).orElseThrow();
+      TestedUnit labelled = workbook.units().byId(added.id()).orElseThrow();
       TestPlan plan = Plans.acDrain(WATTS);
       BenchSetup setup = BenchSetup.instruments(List.of(meter(port)), plan, 0, SPEED);
       RecordedRun run =
@@ -100,8 +100,8 @@ public class OverTheWireTest {
 
     static Drained once() throws IOException {
       SimulatedUnit unit = unit();
-      StandInBench bench = new StandInBench(unit, SPEED, System::nanoTime, 3);
-      try (StandInServers servers = new StandInServers(bench, 0, -1)) {
+      EmulatedBench bench = new EmulatedBench(unit, SPEED, System::nanoTime, 3);
+      try (EmulatorServers servers = new EmulatorServers(bench, 0, -1)) {
         Outcome outcome = drain(servers.ports().get("AC meter"), wattHours -> {});
         return new Drained(outcome, unit.account().delivered());
       }
@@ -141,8 +141,8 @@ public class OverTheWireTest {
   @Test(timeOut = 120_000)
   public void aPulledPlugIsAGapAndTheDrainGoesOn() throws IOException {
     int port = FreePort.find();
-    StandInBench bench = new StandInBench(unit(), SPEED, System::nanoTime, 3);
-    List<StandInServers> open = new ArrayList<>(List.of(new StandInServers(bench, port, -1)));
+    EmulatedBench bench = new EmulatedBench(unit(), SPEED, System::nanoTime, 3);
+    List<EmulatorServers> open = new ArrayList<>(List.of(new EmulatorServers(bench, port, -1)));
     AtomicReference<Long> pulled = new AtomicReference<>();
     try {
       Outcome outcome =
@@ -154,7 +154,7 @@ public class OverTheWireTest {
                     pulled.set(System.nanoTime());
                     open.remove(0).close();
                   } else if (open.isEmpty() && System.nanoTime() - pulled.get() > 400_000_000L) {
-                    open.add(new StandInServers(bench, port, -1));
+                    open.add(new EmulatorServers(bench, port, -1));
                   }
                 } catch (IOException e) {
                   throw new IllegalStateException(e);
@@ -171,7 +171,7 @@ public class OverTheWireTest {
       }
       assertTrue(longest > 3, "the gap is there: " + longest + " s");
     } finally {
-      for (StandInServers servers : open) {
+      for (EmulatorServers servers : open) {
         servers.close();
       }
     }

@@ -34,7 +34,7 @@ import org.wiseember.core.heat.HotSpot;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.noise.Noise;
 import org.wiseember.core.port.UsbTester;
-import org.wiseember.core.start.Answer;
+import org.wiseember.core.start.StartForecast;
 import org.wiseember.core.start.CodeLetter;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.core.start.StartPower;
@@ -63,7 +63,7 @@ import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.pack.RunPackage;
 
@@ -87,13 +87,13 @@ public class PowerRunsTest {
     workbook.close();
   }
 
-  private Unit unit(String name, String label) {
-    Unit unit = workbook.units().add(name);
+  private TestedUnit unit(String name, String label) {
+    TestedUnit unit = workbook.units().add(name);
     workbook.units().label(unit.id(), label, List.of());
     return workbook.units().byId(unit.id()).orElseThrow();
   }
 
-  private void run(Unit unit, String kind, OnHand onHand, long seed) {
+  private void run(TestedUnit unit, String kind, OnHand onHand, long seed) {
     TestPlan plan = Plans.of(kind, unit.label(), onHand).orElseThrow();
     BenchSetup setup = BenchSetup.simulated(unit.name(), unit.label(), plan, seed, Set.of());
     RecordedRun.of(workbook, unit, plan, setup, Pace.FULL, CLOCK.instant(), v -> {})
@@ -101,7 +101,7 @@ public class PowerRunsTest {
         .runToEnd();
   }
 
-  private Judgement judge(Unit unit) {
+  private Judgement judge(TestedUnit unit) {
     return Judgement.of(workbook, unit, true);
   }
 
@@ -119,7 +119,7 @@ public class PowerRunsTest {
     SplittableRandom random = new SplittableRandom(8);
     for (int i = 0; i < 12; i++) {
       int rated = 600 + 100 * random.nextInt(10);
-      Unit unit =
+      TestedUnit unit =
           unit(
               "Unit " + i,
               "AC output 230 V 50 Hz "
@@ -142,7 +142,7 @@ public class PowerRunsTest {
   /** A light motor that starts does not break a surge claim it never came near. */
   @Test
   public void aLightMotorIsARigLimit() {
-    Unit unit = unit("Kiosk", "1200 W\n230 V 50 Hz\nSurge 2400 W");
+    TestedUnit unit = unit("Kiosk", "1200 W\n230 V 50 Hz\nSurge 2400 W");
     Nameplate light = motor(0.5, Nameplate.Eased.NOTHING);
     run(unit, MotorStarts.KIND, OnHand.of(HEATERS).with(MotorOnHand.ASK, light), 4);
     Judgement judgement = judge(unit);
@@ -154,10 +154,10 @@ public class PowerRunsTest {
     // What it gave is enough for a smaller motor, and says nothing of one ten times larger.
     assertEquals(
         judgement.startLimits().start(motor(0.2, Nameplate.Eased.NOTHING)).likely(),
-        Answer.Likely.YES);
+        StartForecast.Likely.YES);
     assertEquals(
         judgement.startLimits().start(motor(8, Nameplate.Eased.NOTHING)).likely(),
-        Answer.Likely.UNKNOWN);
+        StartForecast.Likely.UNKNOWN);
   }
 
   private static Nameplate motor(double amps, Nameplate.Eased eased) {
@@ -175,7 +175,7 @@ public class PowerRunsTest {
   /** A soft starter is kept with the run and changes what is drawn. */
   @Test
   public void aSoftStarterIsKeptAndTellsInThePeak() {
-    Unit unit = unit("Kiosk", "1200 W\n230 V 50 Hz");
+    TestedUnit unit = unit("Kiosk", "1200 W\n230 V 50 Hz");
     Nameplate soft =
         new Nameplate(
             "Pump",
@@ -206,7 +206,7 @@ public class PowerRunsTest {
   /** Everything at once from a label, and a package that brings its captures along. */
   @Test
   public void aPackageBringsItsCapturesAlong() throws Exception {
-    Unit unit = unit("Kiosk", "1000 Wh\n1200 W\n230 V 50 Hz\nUPS < 30 ms");
+    TestedUnit unit = unit("Kiosk", "1000 Wh\n1200 W\n230 V 50 Hz\nUPS < 30 ms");
     run(unit, SwitchOver.KIND, OnHand.of(HEATERS), 6);
     Judgement judgement = judge(unit);
     assertEquals(standing(judgement, Subject.SWITCH_OVER), Optional.of(Standing.KEPT));
@@ -225,7 +225,7 @@ public class PowerRunsTest {
     assertEquals(in.settings(), transfer.run().settings());
   }
 
-  private long byHand(Unit unit, String kind, Map<String, String> particulars, List<Event> events) {
+  private long byHand(TestedUnit unit, String kind, Map<String, String> particulars, List<Event> events) {
     RunSettings settings =
         new RunSettings(
             0,
@@ -269,7 +269,7 @@ public class PowerRunsTest {
   @Test(dataProvider = "usb")
   public void aPortIsJudgedByWhatItsTesterCanAskFor(
       UsbTester tester, double volts, double amps, Standing expected) {
-    Unit unit = unit("Kiosk", "USB-C 100 W");
+    TestedUnit unit = unit("Kiosk", "USB-C 100 W");
     long run =
         byHand(unit, ByHand.USB, new UsbSettings(tester, UsbUse.PORT, "").particulars(), List.of());
     typed(run, 10, Channel.DC_VOLTAGE, 5.1);
@@ -285,7 +285,7 @@ public class PowerRunsTest {
   /** Common practice, no published source: 3 000 W in all less 300 W house is a 2 700 W pump. */
   @Test
   public void twoLegsTypedByHand() {
-    Unit unit = unit("Pair", "3000 W");
+    TestedUnit unit = unit("Pair", "3000 W");
     long run = byHand(unit, ByHand.TWO_LEGS, Map.of(), List.of());
     typed(run, 10, Channel.AC_POWER, 180);
     typed(run, 15, Channel.SECOND_AC_POWER, 120);
@@ -299,7 +299,7 @@ public class PowerRunsTest {
   /** Starts somebody saw, with a clamp's peaks typed beside them. */
   @Test
   public void startsSeenByAPerson() {
-    Unit unit = unit("Kiosk", "1200 W\n120 V 60 Hz\nSurge 4000 W");
+    TestedUnit unit = unit("Kiosk", "1200 W\n120 V 60 Hz\nSurge 4000 W");
     long run =
         byHand(
             unit,
@@ -336,7 +336,7 @@ public class PowerRunsTest {
 
   @Test(dataProvider = "failedStarts")
   public void aFailedStartIsNoVerdict(List<String> codes, Standing expected) {
-    Unit unit = unit("Kiosk", "1000 W, surge 4000 W\n120 V 60 Hz");
+    TestedUnit unit = unit("Kiosk", "1000 W, surge 4000 W\n120 V 60 Hz");
     List<Event> events = new ArrayList<>();
     for (int i = 0; i < codes.size(); i++) {
       events.add(new Event(200 * i + 20, codes.get(i), "Seen."));
@@ -360,7 +360,7 @@ public class PowerRunsTest {
   /** Noise at the label's distance, the room taken out. */
   @Test
   public void noiseIsJudgedAtTheDistanceOfItsLabel() {
-    Unit unit = unit("Kiosk", "1000 Wh 800 W\n230 V 50 Hz\nNoise < 45 dB at 1 m");
+    TestedUnit unit = unit("Kiosk", "1000 Wh 800 W\n230 V 50 Hz\nNoise < 45 dB at 1 m");
     run(unit, HeatNoise.KIND, OnHand.of(HEATERS), 3);
     Judgement judgement = judge(unit);
     HeatRun heat = (HeatRun) judgement.runs().get(0);
@@ -389,7 +389,7 @@ public class PowerRunsTest {
    */
   @Test
   public void fanAndHottestSpotTypedByHand() {
-    Unit unit = unit("Kiosk", "1000 Wh 800 W");
+    TestedUnit unit = unit("Kiosk", "1000 Wh 800 W");
     long run =
         byHand(
             unit,
@@ -423,7 +423,7 @@ public class PowerRunsTest {
   /** A label's port and overload held against what the bench saw of them. */
   @Test
   public void aPortAndItsTrip() {
-    Unit unit = unit("Kiosk", "1000 Wh 800 W\nDC 12 V / 10 A regulated");
+    TestedUnit unit = unit("Kiosk", "1000 Wh 800 W\nDC 12 V / 10 A regulated");
     run(unit, PortSteps.KIND, OnHand.of(HEATERS), 3);
     PortRun port = (PortRun) judge(unit).runs().get(0);
     assertTrue(port.finding().tripAmps().isPresent());

@@ -17,7 +17,7 @@ import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.publish.ReportSheets;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.ReportChoice;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.log.Progress;
 
 /** Pages of the demo's units told to a reader of other units: no figure is left in the old ones. */
@@ -29,7 +29,7 @@ public class ReaderUnitsOnPagesTest extends OnDemo {
   @Test
   public void nothingIsLeftInTheUnitsThatAreKept() {
     int turned = 0;
-    for (Unit unit : demo.units().all()) {
+    for (TestedUnit unit : demo.units().all()) {
       Judgement judgement = Judgement.of(demo, unit, true);
       Report page =
           new ReportSheets(

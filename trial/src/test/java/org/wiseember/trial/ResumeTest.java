@@ -23,7 +23,7 @@ import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunWriter;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
 
@@ -39,7 +39,7 @@ public class ResumeTest {
   public void aSimulatedDrainGoesOnToTheVeryEndItWouldHaveHad() throws Exception {
     Path file = demo();
     try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
-      Unit unit = workbook.units().all().get(CUT_SHORT);
+      TestedUnit unit = workbook.units().all().get(CUT_SHORT);
       Run run = workbook.runs().of(unit.id()).get(0);
       assertEquals(run.state(), Run.State.INTERRUPTED);
       int before = workbook.runs().trace(run).size();
@@ -86,9 +86,9 @@ public class ResumeTest {
   public void aBenchThatCannotBeSetUpAgainIsSaidAndTheRunStaysAsItWas() throws Exception {
     Path file = demo();
     try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
-      Unit unit = workbook.units().all().get(CUT_SHORT);
+      TestedUnit unit = workbook.units().all().get(CUT_SHORT);
       workbook.units().label(unit.id(), "3000 Wh NMC\n2000 W", List.of());
-      Unit changed = workbook.units().byId(unit.id()).orElseThrow();
+      TestedUnit changed = workbook.units().byId(unit.id()).orElseThrow();
       Run run = workbook.runs().of(unit.id()).get(0);
       WorkbookException told =
           expectThrows(
@@ -117,7 +117,7 @@ public class ResumeTest {
     try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
       unitId = workbook.units().add("Kiosk").id();
       workbook.units().label(unitId, "2000 Wh 800 W\n230 V 50 Hz", List.of());
-      Unit unit = workbook.units().byId(unitId).orElseThrow();
+      TestedUnit unit = workbook.units().byId(unitId).orElseThrow();
       TestPlan plan = Plans.of(Watching.KIND, unit.label(), OnHand.of(List.of())).orElseThrow();
       BenchSetup setup =
           BenchSetup.simulated(unit.name(), unit.label(), plan, 4, java.util.Set.of());
@@ -142,7 +142,7 @@ public class ResumeTest {
       writer.flush();
     }
     try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
-      Unit unit = workbook.units().byId(unitId).orElseThrow();
+      TestedUnit unit = workbook.units().byId(unitId).orElseThrow();
       Run run = workbook.runs().of(unitId).get(0);
       assertEquals(run.state(), Run.State.INTERRUPTED);
       RecordedRun.resume(

@@ -35,7 +35,7 @@ import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /** What stays on when the wall plug is pulled: counted by hand, and on the simulated bench. */
@@ -46,12 +46,12 @@ public class StaysOnTest {
       "1000 Wh\n1200 W\n230 V 50 Hz\nUPS < 20 ms\nPass-through charging";
 
   private Workbook workbook;
-  private Unit unit;
+  private TestedUnit unit;
 
   @BeforeMethod
   public void open() throws Exception {
     workbook = Workbook.open(Files.createTempDirectory("ember-stays").resolve("one.ember"), CLOCK);
-    Unit added = workbook.units().add("Kiosk");
+    TestedUnit added = workbook.units().add("Kiosk");
     workbook.units().label(added.id(), LABEL, List.of());
     unit = workbook.units().byId(added.id()).orElseThrow();
   }

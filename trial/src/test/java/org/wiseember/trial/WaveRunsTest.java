@@ -29,8 +29,8 @@ import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.wave.Wave;
 import org.wiseember.trial.wave.WaveFiles;
 import org.wiseember.trial.wave.WavePictures;
-import org.wiseember.workbook.KeptCapture;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.StoredCapture;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /** Captures of a unit held against its label, on a page, and as pictures. */
@@ -52,7 +52,7 @@ public class WaveRunsTest {
     workbook.close();
   }
 
-  private Unit unit(String label) {
+  private TestedUnit unit(String label) {
     long id = workbook.units().add("Kiosk").id();
     workbook.units().label(id, label, List.of());
     return workbook.units().byId(id).orElseThrow();
@@ -77,14 +77,14 @@ public class WaveRunsTest {
     return Capture.of(25_000, v);
   }
 
-  private Judgement judged(Unit unit, Object... notesAndCaptures) {
+  private Judgement judged(TestedUnit unit, Object... notesAndCaptures) {
     long run = WaveFiles.run(workbook, unit.id(), 230, "scope.csv", NOW);
     for (int i = 0; i < notesAndCaptures.length; i += 2) {
       workbook
           .captures()
           .keep(
               run,
-              new KeptCapture(
+              new StoredCapture(
                   Double.NaN,
                   (CaptureNote) notesAndCaptures[i],
                   (Capture) notesAndCaptures[i + 1]));
@@ -250,10 +250,10 @@ public class WaveRunsTest {
   /** A capture that was taken back is no longer there, and comes back. */
   @Test
   public void takenBackAndBackAgain() {
-    Unit unit = unit("1000 W");
+    TestedUnit unit = unit("1000 W");
     long run = WaveFiles.run(workbook, unit.id(), 230, "scope.csv", NOW);
     long id =
-        workbook.captures().keep(run, new KeptCapture(0, CaptureNote.ofLoad(0), sine(230, 0)));
+        workbook.captures().keep(run, new StoredCapture(0, CaptureNote.ofLoad(0), sine(230, 0)));
     workbook.captures().struck(id, true);
     assertTrue(workbook.captures().of(run).isEmpty());
     workbook.captures().struck(id, false);

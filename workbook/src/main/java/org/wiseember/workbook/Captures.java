@@ -29,7 +29,7 @@ public final class Captures {
   }
 
   /** Every capture of a run, oldest first; their samples are read when they are looked at. */
-  public List<KeptCapture> of(long runId) {
+  public List<StoredCapture> of(long runId) {
     return workbook.query(
         "SELECT id, seconds, words, mains, load_watts, place FROM capture WHERE run_id = ?"
             + " AND id NOT IN (SELECT capture_id FROM capture_struck) ORDER BY id",
@@ -38,7 +38,7 @@ public final class Captures {
           long id = r.getLong(1);
           CapturePlace place = place(r.getString(6), r.getBoolean(4));
           CaptureNote note = new CaptureNote(r.getString(3), place, Numbers.orNaN(r, 5));
-          return new KeptCapture(id, Numbers.orNaN(r, 2), note, new OnDemand<>(() -> samples(id)));
+          return new StoredCapture(id, Numbers.orNaN(r, 2), note, new OnDemand<>(() -> samples(id)));
         });
   }
 
@@ -72,16 +72,16 @@ public final class Captures {
 
   /** Looks through the captures of a run. */
   void check(Run run) {
-    of(run.id()).forEach(KeptCapture::capture);
+    of(run.id()).forEach(StoredCapture::capture);
   }
 
   /** Adds captures to a run. */
-  public void add(long runId, List<KeptCapture> captures) {
+  public void add(long runId, List<StoredCapture> captures) {
     workbook.together(connection -> insert(connection, runId, captures));
   }
 
   /** Adds one that can be taken back; gives its key. */
-  public long keep(long runId, KeptCapture kept) {
+  public long keep(long runId, StoredCapture kept) {
     long[] id = new long[1];
     workbook.together(connection -> id[0] = insert(connection, runId, kept));
     return id[0];
@@ -96,14 +96,14 @@ public final class Captures {
         s -> s.setLong(1, id));
   }
 
-  static void insert(Connection connection, long runId, List<KeptCapture> captures)
+  static void insert(Connection connection, long runId, List<StoredCapture> captures)
       throws SQLException {
-    for (KeptCapture kept : captures) {
+    for (StoredCapture kept : captures) {
       insert(connection, runId, kept);
     }
   }
 
-  private static long insert(Connection connection, long runId, KeptCapture kept)
+  private static long insert(Connection connection, long runId, StoredCapture kept)
       throws SQLException {
     byte[] volts = encode(kept.capture().volts());
     byte[] amps = encode(kept.capture().amps());

@@ -23,7 +23,7 @@ public final class Days {
    * @param days in the order they were added
    * @param wrong a sentence for each that cannot be read; it stays in the file as it is
    */
-  public record All(List<KeptDay> days, List<String> wrong) {
+  public record All(List<StoredDay> days, List<String> wrong) {
     public All {
       days = List.copyOf(days);
       wrong = List.copyOf(wrong);
@@ -32,7 +32,7 @@ public final class Days {
 
   /** All that were not taken away. */
   public All all() {
-    List<KeptDay> days = new ArrayList<>();
+    List<StoredDay> days = new ArrayList<>();
     List<String> wrong = new ArrayList<>();
     record Row(long id, String plan, String units) {}
     for (Row row :
@@ -45,7 +45,7 @@ public final class Days {
                     String.valueOf(r.getString(2)),
                     String.valueOf(r.getString(3))))) {
       try {
-        days.add(new KeptDay(row.id(), DayJson.read(row.plan()).day(), keys(row.units())));
+        days.add(new StoredDay(row.id(), DayJson.read(row.plan()).day(), keys(row.units())));
       } catch (JsonUnreadable damaged) {
         wrong.add(
             "A day kept in the workbook cannot be read and is left as it is: "
@@ -62,7 +62,7 @@ public final class Days {
         .toList();
   }
 
-  public KeptDay add(Day day, List<Long> units) {
+  public StoredDay add(Day day, List<Long> units) {
     long id =
         workbook.update(
             "INSERT INTO day (plan, units) VALUES (?, ?)",
@@ -70,11 +70,11 @@ public final class Days {
               s.setString(1, DayJson.write(day, Optional.empty()));
               s.setString(2, listed(units));
             });
-    return new KeptDay(id, day, units);
+    return new StoredDay(id, day, units);
   }
 
   /** Keeps a day as it is now. */
-  public void keep(KeptDay day) {
+  public void keep(StoredDay day) {
     workbook.update(
         "UPDATE day SET plan = ?, units = ? WHERE id = ?",
         s -> {

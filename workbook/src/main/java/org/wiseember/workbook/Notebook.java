@@ -7,8 +7,8 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 
 /**
  * What a person pressed and wrote while runs went, or afterwards. Lines are never altered: one that
@@ -24,12 +24,12 @@ public final class Notebook {
   }
 
   /** Keeps a line and the readings that stand in it, together or not at all; gives its key. */
-  public long keep(long runId, NotebookLine line, List<KeptReading> readings) {
+  public long keep(long runId, NotebookLine line, List<StoredReading> readings) {
     long[] id = new long[1];
     workbook.together(
         connection -> {
           id[0] = insert(connection, runId, line);
-          for (KeptReading reading : readings) {
+          for (StoredReading reading : readings) {
             TypedReadings.insert(connection, runId, reading, id[0]);
           }
         });
@@ -46,7 +46,7 @@ public final class Notebook {
       s.setLong(1, runId);
       s.setDouble(2, line.earliest());
       s.setDouble(3, line.latest());
-      s.setString(4, line.press().map(Press::key).orElse(""));
+      s.setString(4, line.press().map(OperatorEvent::key).orElse(""));
       Numbers.set(s, 5, line.subject());
       s.setString(6, line.words());
       s.setString(7, line.who());
@@ -81,7 +81,7 @@ public final class Notebook {
    *
    * @return the key of the new one
    */
-  public long replace(long runId, long old, NotebookLine line, List<KeptReading> readings) {
+  public long replace(long runId, long old, NotebookLine line, List<StoredReading> readings) {
     long[] id = new long[1];
     workbook.allOrNothing(
         () -> {
@@ -92,7 +92,7 @@ public final class Notebook {
   }
 
   /** A line and the readings that stand in it. */
-  public record Written(NotebookLine line, List<KeptReading> readings) {}
+  public record Written(NotebookLine line, List<StoredReading> readings) {}
 
   /** The lines of a run that count with their readings, in order of time. */
   public List<Written> written(long runId) {
@@ -117,13 +117,13 @@ public final class Notebook {
   }
 
   /** What was pressed in a run, in order of time. */
-  public List<Pressed> pressed(long runId) {
+  public List<TimedOperatorEvent> pressed(long runId) {
     return of(runId).stream().flatMap(l -> l.pressed().stream()).toList();
   }
 
   private NotebookLine whole(long runId, ResultSet r) throws SQLException {
     String key = r.getString(4);
-    Optional<Press> press = Press.byKey(key);
+    Optional<OperatorEvent> press = OperatorEvent.byKey(key);
     NotebookLine line =
         new NotebookLine(
             r.getLong(1),

@@ -1,8 +1,8 @@
 package org.wiseember.workbook;
 
 import java.util.Optional;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 
 /**
  * A line of a run's notebook: what a person pressed, or wrote.
@@ -19,12 +19,12 @@ public record NotebookLine(
     long id,
     double earliest,
     double latest,
-    Optional<Press> press,
+    Optional<OperatorEvent> press,
     double subject,
     String words,
     String who) {
   /** A press as it is kept. */
-  public static NotebookLine of(Pressed pressed, String words, String who) {
+  public static NotebookLine of(TimedOperatorEvent pressed, String words, String who) {
     return new NotebookLine(
         0,
         pressed.earliest(),
@@ -46,7 +46,7 @@ public record NotebookLine(
   }
 
   /** What was pressed; empty for words. */
-  public Optional<Pressed> pressed() {
-    return press.map(p -> new Pressed(p, subject, earliest, latest));
+  public Optional<TimedOperatorEvent> pressed() {
+    return press.map(p -> new TimedOperatorEvent(p, subject, earliest, latest));
   }
 }

@@ -17,7 +17,7 @@ public final class RunWriter {
   private final int channels;
   private final List<double[]> rows = new ArrayList<>();
   private final List<Event> events = new ArrayList<>();
-  private final List<KeptCapture> captures = new ArrayList<>();
+  private final List<StoredCapture> captures = new ArrayList<>();
   private Blocks.Chain chain;
 
   RunWriter(Workbook workbook, long runId, int channels, Blocks.Chain chain) {
@@ -58,7 +58,7 @@ public final class RunWriter {
   }
 
   /** Takes a captured wave. */
-  public void capture(KeptCapture capture) {
+  public void capture(StoredCapture capture) {
     captures.add(capture);
   }
 

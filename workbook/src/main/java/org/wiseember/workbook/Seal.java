@@ -9,7 +9,7 @@ import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.List;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.trace.Channel;
 
 /**
@@ -50,7 +50,7 @@ record Seal(String of, long item, byte[] sha256) {
     return digest.digest();
   }
 
-  static byte[] of(KeptReading r) {
+  static byte[] of(StoredReading r) {
     MessageDigest digest = digester();
     digest.update(
         ByteBuffer.allocate(24)
@@ -72,7 +72,7 @@ record Seal(String of, long item, byte[] sha256) {
             .putDouble(line.latest())
             .putDouble(line.subject())
             .flip());
-    text(digest, line.press().map(Press::key).orElse(""));
+    text(digest, line.press().map(OperatorEvent::key).orElse(""));
     text(digest, line.words());
     text(digest, line.who());
     return digest.digest();

@@ -32,11 +32,11 @@ public final class TypedReadings {
       double value,
       double resolution,
       String asTyped) {
-    return keep(runId, new KeptReading(0, seconds, meter, channel, value, resolution, asTyped));
+    return keep(runId, new StoredReading(0, seconds, meter, channel, value, resolution, asTyped));
   }
 
   /** Keeps one; gives its key, which is another than the one it may have had elsewhere. */
-  public long keep(long runId, KeptReading reading) {
+  public long keep(long runId, StoredReading reading) {
     long[] id = new long[1];
     workbook.together(connection -> id[0] = insert(connection, runId, reading, 0));
     return id[0];
@@ -47,7 +47,7 @@ public final class TypedReadings {
    *
    * @param lineId of the notebook line it stands in; 0 for none
    */
-  static long insert(Connection connection, long runId, KeptReading reading, long lineId)
+  static long insert(Connection connection, long runId, StoredReading reading, long lineId)
       throws SQLException {
     long id;
     try (PreparedStatement s =
@@ -79,7 +79,7 @@ public final class TypedReadings {
     try (Statement s = connection.createStatement();
         ResultSet r = s.executeQuery("SELECT " + COLUMNS + ", run_id FROM typed_reading t")) {
       while (r.next()) {
-        KeptReading reading = read(r);
+        StoredReading reading = read(r);
         new Seal(Seal.TYPED, reading.id(), Seal.of(reading)).keep(connection, r.getLong(8));
       }
     }
@@ -100,7 +100,7 @@ public final class TypedReadings {
    *
    * @throws WorkbookException where one is not as it was written
    */
-  public List<KeptReading> of(long runId) {
+  public List<StoredReading> of(long runId) {
     return workbook.query(
         "SELECT "
             + COLUMNS
@@ -112,16 +112,16 @@ public final class TypedReadings {
   }
 
   /** Those of a notebook line. */
-  List<KeptReading> inLine(long lineId) {
+  List<StoredReading> inLine(long lineId) {
     return workbook.query(
         "SELECT " + COLUMNS + " FROM typed_reading t WHERE t.line_id = ? ORDER BY t.id",
         s -> s.setLong(1, lineId),
         TypedReadings::read);
   }
 
-  private KeptReading whole(long runId, ResultSet r) throws SQLException {
+  private StoredReading whole(long runId, ResultSet r) throws SQLException {
     if (Channel.byKey(r.getString(4)).isPresent()) {
-      KeptReading reading = read(r);
+      StoredReading reading = read(r);
       if (Seal.same(Seal.of(reading), r.getBytes(8))) {
         return reading;
       }
@@ -130,8 +130,8 @@ public final class TypedReadings {
     throw workbook.damage().found(run, "the typed reading “" + r.getString(7) + "” is damaged");
   }
 
-  private static KeptReading read(ResultSet r) throws SQLException {
-    return new KeptReading(
+  private static StoredReading read(ResultSet r) throws SQLException {
+    return new StoredReading(
         r.getLong(1),
         r.getDouble(2),
         r.getString(3),
@@ -155,10 +155,10 @@ public final class TypedReadings {
    *
    * @param all in order of time
    */
-  public static Trace trace(List<KeptReading> all) {
+  public static Trace trace(List<StoredReading> all) {
     String meter = "";
     long most = -1;
-    for (KeptReading reading : all) {
+    for (StoredReading reading : all) {
       long totals =
           all.stream()
               .filter(r -> r.meter().equals(reading.meter()))
@@ -170,13 +170,13 @@ public final class TypedReadings {
       }
     }
     String chosen = meter;
-    List<KeptReading> used =
+    List<StoredReading> used =
         all.stream()
             .filter(r -> r.channel() != Channel.AC_ENERGY || r.meter().equals(chosen))
             .toList();
-    double[] seconds = used.stream().mapToDouble(KeptReading::seconds).distinct().toArray();
+    double[] seconds = used.stream().mapToDouble(StoredReading::seconds).distinct().toArray();
     Map<Channel, double[]> values = new EnumMap<>(Channel.class);
-    for (KeptReading reading : used) {
+    for (StoredReading reading : used) {
       double[] column =
           values.computeIfAbsent(
               reading.channel(),

@@ -18,24 +18,24 @@ public final class Units {
           + " (SELECT max(id) FROM label WHERE unit_id = u.id) WHERE u.removed = ";
 
   /** All units on the shelf, in the order they were added. */
-  public List<Unit> all() {
+  public List<TestedUnit> all() {
     return workbook.query(SELECT + "0 ORDER BY u.id", s -> {}, Units::read);
   }
 
   /** Those that were taken off the shelf. */
-  public List<Unit> off() {
+  public List<TestedUnit> off() {
     return workbook.query(SELECT + "1 ORDER BY u.id", s -> {}, Units::read);
   }
 
-  public Optional<Unit> byId(long id) {
+  public Optional<TestedUnit> byId(long id) {
     return workbook.query(SELECT + "0 AND u.id = ?", s -> s.setLong(1, id), Units::read).stream()
         .findFirst();
   }
 
-  private static Unit read(java.sql.ResultSet row) throws java.sql.SQLException {
+  private static TestedUnit read(java.sql.ResultSet row) throws java.sql.SQLException {
     String text = row.getString(3);
     String byHand = row.getString(4);
-    return new Unit(
+    return new TestedUnit(
         row.getLong(1),
         row.getString(2),
         text == null ? "" : text,
@@ -44,7 +44,7 @@ public final class Units {
   }
 
   /** Adds a unit with an empty label. */
-  public Unit add(String name) {
+  public TestedUnit add(String name) {
     long id =
         workbook.update(
             "INSERT INTO unit (name, created_at) VALUES (?, ?)",
@@ -52,7 +52,7 @@ public final class Units {
               s.setString(1, name);
               s.setString(2, workbook.clock().instant().toString());
             });
-    return new Unit(id, name, Label.read(""));
+    return new TestedUnit(id, name, Label.read(""));
   }
 
   public void rename(long id, String name) {

@@ -97,7 +97,7 @@ public final class Watches {
   }
 
   private Optional<Kept> typed(Run run, String name) {
-    List<KeptReading> typed = workbook.typedReadings().of(run.id());
+    List<StoredReading> typed = workbook.typedReadings().of(run.id());
     return typed.stream()
         .filter(r -> r.meter().equals(COUNTER))
         .findFirst()
@@ -116,10 +116,10 @@ public final class Watches {
                 new Kept(run, name, watch, WatchSheet.of(watch), Optional.empty(), NOT_LOGGED));
   }
 
-  private static double value(List<KeptReading> typed, String meter, Channel channel) {
+  private static double value(List<StoredReading> typed, String meter, Channel channel) {
     return typed.stream()
         .filter(r -> r.meter().equals(meter) && r.channel() == channel)
-        .mapToDouble(KeptReading::value)
+        .mapToDouble(StoredReading::value)
         .findFirst()
         .orElse(Double.NaN);
   }

@@ -22,7 +22,7 @@ import org.wiseember.workbook.strict.JsonUnreadable;
  *
  * <pre>{@code
  * try (Workbook workbook = Workbook.open(path, Clock.systemUTC())) {
- *   for (Unit unit : workbook.units().all()) { ... }
+ *   for (TestedUnit unit : workbook.units().all()) { ... }
  * }
  * }</pre>
  */
@@ -263,8 +263,8 @@ public final class Workbook implements AutoCloseable {
   }
 
   /** The mains and generators that were tried by themselves. */
-  public Sources sources() {
-    return new Sources(this);
+  public SourceRuns sources() {
+    return new SourceRuns(this);
   }
 
   /** The days that were laid out. */

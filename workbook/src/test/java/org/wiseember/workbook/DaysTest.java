@@ -24,11 +24,11 @@ import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.DayPlan;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.Leg;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
 import org.wiseember.workbook.day.DayFile;
@@ -54,33 +54,33 @@ public class DaysTest {
     double hours = 1 + random.nextInt(336);
     List<Appliance> all = new ArrayList<>();
     for (int i = 0; i < random.nextInt(6); i++) {
-      Draw.Use use = Draw.Use.values()[random.nextInt(4)];
-      List<Stretch> on = new ArrayList<>();
+      ApplianceDraw.Use use = ApplianceDraw.Use.values()[random.nextInt(4)];
+      List<DayStretch> on = new ArrayList<>();
       List<Double> at = new ArrayList<>();
       if (use.atMoments()) {
         for (int k = 0; k < random.nextInt(5); k++) {
           at.add(minute(hours * random.nextDouble()));
         }
-        on.add(Stretch.ALWAYS);
+        on.add(DayStretch.ALWAYS);
       } else if (random.nextInt(3) == 0) {
-        on.add(Stretch.ALWAYS);
+        on.add(DayStretch.ALWAYS);
       } else {
         double from = 0;
         for (int k = 0; k < random.nextInt(4); k++) {
           from = minute(from + 1 + 10 * random.nextDouble());
           double to = minute(from + 0.1 + 30 * random.nextDouble());
-          on.add(new Stretch(from, to));
+          on.add(new DayStretch(from, to));
           from = to;
         }
       }
-      Draw draw =
-          new Draw(
+      ApplianceDraw draw =
+          new ApplianceDraw(
               use,
               5 + random.nextInt(2000),
-              use == Draw.Use.CYCLING || use == Draw.Use.PER_GO ? 1 + random.nextInt(300) : NO,
-              use == Draw.Use.SHORT ? 1 + random.nextInt(60) : NO,
+              use == ApplianceDraw.Use.CYCLING || use == ApplianceDraw.Use.PER_GO ? 1 + random.nextInt(300) : NO,
+              use == ApplianceDraw.Use.SHORT ? 1 + random.nextInt(60) : NO,
               random.nextBoolean() ? NO : 100 + random.nextInt(3000),
-              Draw.Origin.values()[random.nextInt(Draw.Origin.values().length)],
+              ApplianceDraw.Origin.values()[random.nextInt(ApplianceDraw.Origin.values().length)],
               random.nextInt(30) / 100.0);
       Leg leg = Leg.values()[random.nextInt(3)];
       Side side = random.nextBoolean() ? Side.AC : Side.DC;
@@ -99,15 +99,15 @@ public class DaysTest {
   private static Feed.Root feed(SplittableRandom random) {
     Feed.Alternating generator =
         new Feed.Alternating(
-            "generator", 1600, List.of(new Stretch(0.5, 1 + random.nextInt(20)), Stretch.ALWAYS));
+            "generator", 1600, List.of(new DayStretch(0.5, 1 + random.nextInt(20)), DayStretch.ALWAYS));
     if (random.nextInt(3) == 0) {
       return new Feed.PassThrough(List.of(generator));
     }
     Feed.Panels panels =
         new Feed.Panels(
             List.of(
-                new Feed.Giving(new Stretch(1, 1.5), 80),
-                new Feed.Giving(new Stretch(1.5, 2), 120.5)),
+                new Feed.Giving(new DayStretch(1, 1.5), 80),
+                new Feed.Giving(new DayStretch(1.5, 2), 120.5)),
             36,
             44);
     Feed.Charger charger = new Feed.Charger("charger", 57, 15, ANY, 0.92, List.of(generator));
@@ -198,15 +198,15 @@ public class DaysTest {
     long id;
     try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
       assertEquals(workbook.days().all().days(), List.of());
-      KeptDay kept = workbook.days().add(stall, List.of(2L, 1L));
+      StoredDay kept = workbook.days().add(stall, List.of(2L, 1L));
       id = kept.id();
       workbook.days().add(stall.titled("Tea stall"), List.of());
       workbook.days().keep(kept.with(stall.charged(60, 10)).on(List.of(1L)));
     }
     try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
-      List<KeptDay> all = workbook.days().all().days();
+      List<StoredDay> all = workbook.days().all().days();
       assertEquals(all.size(), 2);
-      assertEquals(all.get(0), new KeptDay(id, stall.charged(60, 10), List.of(1L)));
+      assertEquals(all.get(0), new StoredDay(id, stall.charged(60, 10), List.of(1L)));
       workbook.days().removed(id, true);
       assertEquals(workbook.days().all().days().get(0).day().title(), "Tea stall");
       workbook.days().removed(id, false);
@@ -254,7 +254,7 @@ public class DaysTest {
         if (a.draw().use().atMoments()) {
           assertEquals(times.moments(times.writtenMoments(a.at())), a.at());
         } else if (!a.on().isEmpty()) {
-          List<Stretch> back = times.stretches(times.written(a.on()));
+          List<DayStretch> back = times.stretches(times.written(a.on()));
           assertEquals(a.at(back, List.of()).due().toString(), a.due().toString());
         }
       }
@@ -264,13 +264,13 @@ public class DaysTest {
   @Test
   public void timesAsPeopleTypeThem() throws JsonUnreadable {
     WrittenTimes times = new WrittenTimes(LocalTime.of(17, 0), 48, ReaderUnits.AS_KEPT);
-    assertEquals(times.stretches("18:00-22:00"), List.of(new Stretch(1, 5)));
-    assertEquals(times.stretches("6 pm to 10 PM"), List.of(new Stretch(1, 5)));
+    assertEquals(times.stretches("18:00-22:00"), List.of(new DayStretch(1, 5)));
+    assertEquals(times.stretches("6 pm to 10 PM"), List.of(new DayStretch(1, 5)));
     assertEquals(
-        times.stretches("18–22; 23.30-1"), List.of(new Stretch(1, 5), new Stretch(6.5, 8)));
-    assertEquals(times.stretches("day 2 18:00-22:00"), List.of(new Stretch(25, 29)));
-    assertEquals(times.stretches(" Always "), List.of(Stretch.ALWAYS));
-    assertEquals(times.stretches(""), List.of(Stretch.ALWAYS));
+        times.stretches("18–22; 23.30-1"), List.of(new DayStretch(1, 5), new DayStretch(6.5, 8)));
+    assertEquals(times.stretches("day 2 18:00-22:00"), List.of(new DayStretch(25, 29)));
+    assertEquals(times.stretches(" Always "), List.of(DayStretch.ALWAYS));
+    assertEquals(times.stretches(""), List.of(DayStretch.ALWAYS));
     assertEquals(times.moments("19:00, 20:30, 1:00"), List.of(2.0, 3.5, 8.0));
     assertEquals(times.moments("12 am"), List.of(7.0));
     assertEquals(times.moments(""), List.of());

@@ -78,10 +78,10 @@ public class FullDiskTest {
             List.of(new Event(0, "mark", "Fan on")));
   }
 
-  private static KeptCapture capture(int samples) {
+  private static StoredCapture capture(int samples) {
     double[] volts = new double[samples];
     Arrays.setAll(volts, i -> 325 * Math.sin(i / 10.0));
-    return new KeptCapture(1, CaptureNote.of("Plug pulled"), Capture.of(1e4, volts));
+    return new StoredCapture(1, CaptureNote.of("Plug pulled"), Capture.of(1e4, volts));
   }
 
   private interface Writing extends BiConsumer<FullDiskTest, Workbook> {}

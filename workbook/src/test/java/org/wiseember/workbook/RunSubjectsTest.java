@@ -40,7 +40,7 @@ public class RunSubjectsTest {
   public void aFridgeHasRunsOfItsOwn() {
     RunSubject fridge = workbook.runSubjects().add(RunSubject.Kind.APPLIANCE, "Stall fridge");
     RunSubject mains = workbook.runSubjects().add(RunSubject.Kind.MAINS, "Quay mains");
-    Unit unit = workbook.units().add("Quernfold Q1100");
+    TestedUnit unit = workbook.units().add("Quernfold Q1100");
     long run =
         workbook
             .runs()

@@ -64,7 +64,7 @@ public class SealTest {
           .captures()
           .keep(
               1,
-              new KeptCapture(
+              new StoredCapture(
                   5,
                   new CaptureNote("light", CapturePlace.OUTPUT, 60),
                   Capture.of(10_000, volts, new double[0])));

@@ -112,7 +112,7 @@ public class WatchesTest {
                 new Try(1500, 224, 49.6, 9.5, Went.NOT_SAID),
                 new Try(2100, Double.NaN, Double.NaN, Double.NaN, Went.STALLED)));
     try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
-      Sources.Kept kept =
+      SourceRuns.Kept kept =
           workbook.sources().keep(RunSubject.Kind.GENERATOR, "Yard generator", tries, EVENING);
       assertEquals(kept.tries(), tries);
       assertEquals(workbook.sources().read(kept.run(), kept.source()).orElseThrow(), kept);

@@ -87,7 +87,7 @@ public class WorkbookTest {
   }
 
   private static RunWriter begin(Workbook workbook) {
-    Unit unit = workbook.units().add("Quernfold Q1100");
+    TestedUnit unit = workbook.units().add("Quernfold Q1100");
     return workbook
         .runs()
         .begin(
@@ -124,7 +124,7 @@ public class WorkbookTest {
     }
     try (Workbook workbook = open()) {
       assertEquals(workbook.title(), "Lantern Quay");
-      Unit unit = workbook.units().all().get(0);
+      TestedUnit unit = workbook.units().all().get(0);
       assertEquals(unit.label().byHand(), List.of(byHand));
       assertEquals(unit.label().ratedWattHours().orElseThrow(), 1075.0);
       Run run = workbook.runs().byId(runId).orElseThrow();
@@ -186,7 +186,7 @@ public class WorkbookTest {
   @Test
   public void everyLabelEditIsKept() {
     try (Workbook workbook = open()) {
-      Unit unit = workbook.units().add("Orrinmoor 2k4");
+      TestedUnit unit = workbook.units().add("Orrinmoor 2k4");
       workbook.units().label(unit.id(), "first", List.of());
       workbook.units().label(unit.id(), "second", List.of());
       assertEquals(workbook.units().all().get(0).label().text(), "second");
@@ -323,7 +323,7 @@ public class WorkbookTest {
   @Test
   public void typedReadingsMakeATraceAndCanBeTakenBack() {
     try (Workbook workbook = Workbook.open(file, CLOCK)) {
-      Unit unit = workbook.units().add("U");
+      TestedUnit unit = workbook.units().add("U");
       long run =
           workbook
               .runs()
@@ -357,7 +357,7 @@ public class WorkbookTest {
   public void aRunCutShortGoesOnWhereItsReadingsEnd() {
     long id;
     try (Workbook workbook = Workbook.open(file, CLOCK)) {
-      Unit unit = workbook.units().add("U");
+      TestedUnit unit = workbook.units().add("U");
       RunWriter writer =
           workbook
               .runs()
@@ -387,7 +387,7 @@ public class WorkbookTest {
   public void photosAreKnownByTheirHash() throws Exception {
     Path photo = Files.writeString(folder.resolve("screen.jpg"), "not really a picture");
     try (Workbook workbook = Workbook.open(file, CLOCK)) {
-      Unit unit = workbook.units().add("U");
+      TestedUnit unit = workbook.units().add("U");
       RunWriter writer =
           workbook
               .runs()

@@ -10,18 +10,18 @@ import javafx.stage.Stage;
 import org.wiseember.desktop.frame.MainWindow;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.WindowThread;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 
 /** The window as it has its pictures taken: nothing of the user's, and a clock that is set. */
 public final class PictureApp extends Application {
   private final PictureClock clock = new PictureClock();
-  private Desk desk;
+  private Session desk;
 
   @Override
   public void start(Stage stage) {
     List<String> args = getParameters().getRaw();
     Look.loadFaces();
-    desk = new Desk(Clock.systemUTC(), new WindowThread(), from -> clock);
+    desk = new Session(Clock.systemUTC(), new WindowThread(), from -> clock);
     Scene scene = new Scene(new MainWindow(desk), 1280, 800);
     scene.getStylesheets().add(Look.styleSheet());
     stage.setScene(scene);

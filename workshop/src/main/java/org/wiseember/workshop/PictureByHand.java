@@ -6,8 +6,8 @@ import java.util.List;
 import javafx.scene.Scene;
 import javafx.scene.control.TextField;
 import org.wiseember.bench.procedure.OverloadHolds;
-import org.wiseember.core.hand.Press;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.kind.Ask;
@@ -15,7 +15,7 @@ import org.wiseember.workbook.RunSettings;
 
 /** A test by hand for a picture, as a tester would press and write it. */
 final class PictureByHand {
-  private final Desk desk;
+  private final Session desk;
   private final PictureClock clock;
   private final String test;
   private final Deque<Runnable> script = new ArrayDeque<>();
@@ -23,26 +23,26 @@ final class PictureByHand {
   private boolean started;
   private LiveRun before;
 
-  private PictureByHand(Desk desk, PictureClock clock, String test) {
+  private PictureByHand(Session desk, PictureClock clock, String test) {
     this.desk = desk;
     this.clock = clock;
     this.test = test;
   }
 
   /** An overload up to its second load, a line half written. */
-  static PictureByHand overload(Desk desk, PictureClock clock, Scene scene) {
+  static PictureByHand overload(Session desk, PictureClock clock, Scene scene) {
     PictureByHand played = new PictureByHand(desk, clock, OverloadHolds.KIND);
     played.write(12, "231.2 V, case 24 °C");
-    played.press(17, Press.DONE);
+    played.press(17, OperatorEvent.DONE);
     played.write(70, "302 W");
-    played.press(77, Press.DONE);
-    played.press(92, Press.LOAD_ON);
+    played.press(77, OperatorEvent.DONE);
+    played.press(92, OperatorEvent.LOAD_ON);
     played.write(120, "1 296 W, 229.8 V");
-    played.press(696, Press.TAKEN_OFF);
-    played.press(1610, Press.DONE);
+    played.press(696, OperatorEvent.TAKEN_OFF);
+    played.press(1610, OperatorEvent.DONE);
     played.write(1660, "Mira: 301 W");
-    played.press(1671, Press.DONE);
-    played.press(1690, Press.LOAD_ON);
+    played.press(1671, OperatorEvent.DONE);
+    played.press(1690, OperatorEvent.LOAD_ON);
     played.write(1702, "1 547 W");
     played.write(1716, "display 1 590 W out, 64 %");
     played.write(1733, "plug warm, not hot");
@@ -51,25 +51,25 @@ final class PictureByHand {
   }
 
   /** An inspection in its middle. */
-  static PictureByHand inspection(Desk desk, PictureClock clock, Scene scene) {
+  static PictureByHand inspection(Session desk, PictureClock clock, Scene scene) {
     PictureByHand played = new PictureByHand(desk, clock, "inspection");
     played.write(15, "no cable for panels in the box");
-    played.press(31, Press.HALF);
+    played.press(31, OperatorEvent.HALF);
     played.write(58, "11.4 kg, handle digs in");
-    played.press(70, Press.YES);
+    played.press(70, OperatorEvent.YES);
     played.write(120, "fuse 30 A behind two screws");
-    played.press(131, Press.YES);
-    played.press(170, Press.YES);
+    played.press(131, OperatorEvent.YES);
+    played.press(170, OperatorEvent.YES);
     played.write(214, "3 s");
-    played.press(219, Press.YES);
+    played.press(219, OperatorEvent.YES);
     played.write(262, "washed out in the sun, dims after 20 s");
-    played.press(275, Press.NO);
+    played.press(275, OperatorEvent.NO);
     played.half(scene, 301, "shows nothing under 30 W out");
     return played;
   }
 
   /** A solar trial from its first arrangement to its end. */
-  static PictureByHand solarTrial(Desk desk, PictureClock clock) {
+  static PictureByHand solarTrial(Session desk, PictureClock clock) {
     PictureByHand played = new PictureByHand(desk, clock, "solar-trial");
     List<String> lines =
         List.of(
@@ -87,9 +87,9 @@ final class PictureByHand {
     played.lines = lines;
     double at = 40;
     for (String line : read) {
-      played.press(at, Press.DONE);
+      played.press(at, OperatorEvent.DONE);
       played.write(at + 50, line);
-      played.press(at + 80, Press.READ);
+      played.press(at + 80, OperatorEvent.READ);
       at += 240;
     }
     return played;
@@ -108,7 +108,7 @@ final class PictureByHand {
         });
   }
 
-  private void press(double at, Press press) {
+  private void press(double at, OperatorEvent press) {
     script.add(
         () -> {
           clock.set(at);

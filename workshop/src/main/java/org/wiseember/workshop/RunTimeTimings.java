@@ -8,16 +8,16 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.Asked;
+import org.wiseember.core.runtime.AskedOfUnit;
 import org.wiseember.core.runtime.DayPlan;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Endured;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.RunTimeFigures;
 import org.wiseember.core.runtime.Sheds;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.SmallestUnit;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
 
@@ -62,7 +62,7 @@ final class RunTimeTimings {
       for (int u = 0; u < UNITS; u++) {
         RunTimeFigures.of(asked);
         asked.byLabel().ifPresent(RunTimeCase::course);
-        Asked.of(plan, Endured.NOTHING);
+        AskedOfUnit.of(plan, Endured.NOTHING);
       }
       SmallestUnit.of(asked);
       Sheds.of(asked);
@@ -86,17 +86,17 @@ final class RunTimeTimings {
 
   /** Something each day, at its own hours. */
   private static Appliance appliance(int number, SplittableRandom random) {
-    List<Stretch> on = new ArrayList<>();
+    List<DayStretch> on = new ArrayList<>();
     List<Double> at = new ArrayList<>();
     for (int day = 0; day < DAYS; day++) {
       double from = 24 * day + 20 * random.nextDouble();
-      on.add(new Stretch(from, from + 4 * random.nextDouble()));
+      on.add(new DayStretch(from, from + 4 * random.nextDouble()));
       at.add(from);
     }
-    Draw.Use use = Draw.Use.values()[number % Draw.Use.values().length];
+    ApplianceDraw.Use use = ApplianceDraw.Use.values()[number % ApplianceDraw.Use.values().length];
     return new Appliance(
         "appliance " + number,
-        new Draw(use, 20 + 60 * random.nextDouble(), 20, 10, 300),
+        new ApplianceDraw(use, 20 + 60 * random.nextDouble(), 20, 10, 300),
         Side.AC,
         on,
         at);

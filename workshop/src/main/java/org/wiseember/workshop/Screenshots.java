@@ -25,13 +25,13 @@ import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.desktop.look.Row;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.look.Palette;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.demo.DemoWorkbook;
-import org.wiseember.trial.plan.Tide;
-import org.wiseember.trial.plan.TideStep;
+import org.wiseember.trial.plan.Schedule;
+import org.wiseember.trial.plan.ScheduleStep;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.workbook.RunSettings;
 
@@ -41,7 +41,7 @@ final class Screenshots {
 
   private record Shot(String name, Runnable prepare, java.util.function.BooleanSupplier ready) {}
 
-  private final Desk desk;
+  private final Session desk;
   private final Scene scene;
   private final Path folder;
   private final Runnable done;
@@ -51,7 +51,7 @@ final class Screenshots {
   private final Deque<Shot> shots = new ArrayDeque<>();
   private long waited;
 
-  private Screenshots(Desk desk, PictureClock clock, Scene scene, Path folder, Runnable done) {
+  private Screenshots(Session desk, PictureClock clock, Scene scene, Path folder, Runnable done) {
     this.desk = desk;
     this.inspection = PictureByHand.inspection(desk, clock, scene);
     this.solarTrial = PictureByHand.solarTrial(desk, clock);
@@ -62,7 +62,7 @@ final class Screenshots {
   }
 
   /** Takes all pictures once the workbook is open, then calls {@code done}. */
-  static void take(Desk desk, PictureClock clock, Scene scene, Path folder, Runnable done) {
+  static void take(Session desk, PictureClock clock, Scene scene, Path folder, Runnable done) {
     Screenshots screenshots = new Screenshots(desk, clock, scene, folder, done);
     screenshots.plan();
     screenshots.step();
@@ -195,12 +195,12 @@ final class Screenshots {
 
   /** With the rig card of its first test. */
   private boolean tideShown() {
-    Tide tide = desk.planWork().tide().get();
+    Schedule tide = desk.planWork().tide().get();
     if (tide == null || tide.packs().size() < 3) {
       return false;
     }
     tide.steps().stream()
-        .filter(s -> s.kind() == TideStep.Kind.TEST)
+        .filter(s -> s.kind() == ScheduleStep.Kind.TEST)
         .findFirst()
         .ifPresent(s -> Row.choose(scene.lookup("#step-" + tide.steps().indexOf(s))));
     return true;

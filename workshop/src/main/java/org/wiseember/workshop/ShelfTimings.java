@@ -9,7 +9,7 @@ import java.util.Locale;
 import org.wiseember.trial.demo.DemoWorkbook;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /**
@@ -59,11 +59,11 @@ final class ShelfTimings {
       List<Shelf.Place> shelf = Shelf.of(workbook);
       Judgement first = Judgement.of(workbook, shelf.get(0).unit(), true);
       long opened = System.nanoTime();
-      Unit unit = first.unit();
+      TestedUnit unit = first.unit();
       workbook
           .units()
           .label(unit.id(), unit.label().text() + "\nWeight " + (20 + edit) + " kg", List.of());
-      Unit now = workbook.units().byId(unit.id()).orElseThrow();
+      TestedUnit now = workbook.units().byId(unit.id()).orElseThrow();
       Judgement again = first.again(workbook, now, true);
       Shelf.of(workbook, again);
       long edited = System.nanoTime();

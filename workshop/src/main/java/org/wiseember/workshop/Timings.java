@@ -36,7 +36,7 @@ import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.log.Log;
 import org.wiseember.workbook.log.LogCsv;
@@ -127,7 +127,7 @@ final class Timings implements Callable<Integer> {
     for (int i = 0; i < Math.min(3, repeats); i++) {
       Path file = folder.resolve("campaign-" + i + ".ember");
       try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
-        Unit unit = workbook.units().add("Quernfold Q1100");
+        TestedUnit unit = workbook.units().add("Quernfold Q1100");
         SimulatedBench bench =
             new SimulatedBench(
                 UnitDesign.typical(Chemistry.LFP, 8000, 1200, 230, 1),
@@ -249,7 +249,7 @@ final class Timings implements Callable<Integer> {
 
   private static double whole(Path log, Path file) throws Exception {
     try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
-      Unit unit = workbook.units().add("Quernfold Q1100");
+      TestedUnit unit = workbook.units().add("Quernfold Q1100");
       long started = System.nanoTime();
       Log read = LogCsv.read(log, LogPreview.of(log).mapping(), Progress.NONE);
       UsableCapacity.of(read.trace(), CapacityMethod.assumed(1e6));

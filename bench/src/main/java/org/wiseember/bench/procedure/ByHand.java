@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.wiseember.bench.instrument.SetPoints;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Frame;
 
@@ -17,10 +17,10 @@ import org.wiseember.core.trace.Frame;
  *
  * <pre>{@code
  * ByHand.of("overload", cautions)
- *     .step("on", "Put 1 500 W on.").about(1500).on(Press.LOAD_ON, "hold")
+ *     .step("on", "Put 1 500 W on.").about(1500).on(OperatorEvent.LOAD_ON, "hold")
  *     .step("hold", "Hold 1 500 W.").clock("held for")
- *         .on(Press.TRIPPED, "rest").on(Press.TAKEN_OFF, "rest")
- *     .step("rest", "All loads off.").last(Press.DONE, "All loads tried.")
+ *         .on(OperatorEvent.TRIPPED, "rest").on(OperatorEvent.TAKEN_OFF, "rest")
+ *     .step("rest", "All loads off.").last(OperatorEvent.DONE, "All loads tried.")
  *     .build();
  * }</pre>
  */
@@ -78,7 +78,7 @@ public final class ByHand extends PhasedProcedure {
     private final String name;
     private final String what;
     private final int part;
-    private final Map<Press, Way> ways = new LinkedHashMap<>();
+    private final Map<OperatorEvent, Way> ways = new LinkedHashMap<>();
     private String how = "";
     private String clock = "";
     private double subject = Double.NaN;
@@ -137,24 +137,24 @@ public final class ByHand extends PhasedProcedure {
     }
 
     /** A press that leads to another step, or back to this one. */
-    public Script on(Press press, String to) {
+    public Script on(OperatorEvent press, String to) {
       last().ways.put(press, new Way(to, "", true));
       return this;
     }
 
     /** A press that ends the test. */
-    public Script last(Press press, String ending) {
+    public Script last(OperatorEvent press, String ending) {
       last().ways.put(press, new Way("", ending, true));
       return this;
     }
 
     /** A press that leads to another step, or after the last of several ends the test. */
-    public Script onward(Press press, String to, boolean last, String ending) {
+    public Script onward(OperatorEvent press, String to, boolean last, String ending) {
       return last ? last(press, ending) : on(press, to);
     }
 
     /** A press that breaks the test off: what was read stays, and is not the whole. */
-    public Script broken(Press press, String ending) {
+    public Script broken(OperatorEvent press, String ending) {
       last().ways.put(press, new Way("", ending, false));
       return this;
     }
@@ -224,7 +224,7 @@ public final class ByHand extends PhasedProcedure {
 
   /** What does not belong to the step it is in is kept with the run and leads nowhere. */
   @Override
-  public List<Notice> press(Pressed pressed) {
+  public List<Notice> press(TimedOperatorEvent pressed) {
     Way way = phase.over() ? null : at.ways.get(pressed.press());
     if (way != null && way.ending().isEmpty()) {
       at = script.get(way.to());
@@ -256,7 +256,7 @@ public final class ByHand extends PhasedProcedure {
   }
 
   /** Goes through what was pressed once more, after some of it was struck or moved. */
-  public void replay(List<Pressed> pressed) {
+  public void replay(List<TimedOperatorEvent> pressed) {
     if (!phase.over()) {
       fromTheStart();
       pressed.forEach(this::press);
@@ -264,7 +264,7 @@ public final class ByHand extends PhasedProcedure {
   }
 
   /** Where the steps that findings look for began, by what was pressed. */
-  public List<Notice> begun(List<Pressed> pressed) {
+  public List<Notice> begun(List<TimedOperatorEvent> pressed) {
     replay(pressed);
     return List.copyOf(begun);
   }

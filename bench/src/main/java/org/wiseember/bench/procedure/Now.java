@@ -1,7 +1,7 @@
 package org.wiseember.bench.procedure;
 
 import java.util.List;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 
 /**
  * What a person does at this moment of a test that is made by hand.
@@ -18,7 +18,7 @@ import org.wiseember.core.hand.Press;
 public record Now(
     String what,
     String how,
-    List<Press> presses,
+    List<OperatorEvent> presses,
     String clock,
     double since,
     double subject,

@@ -3,7 +3,7 @@ package org.wiseember.bench.procedure;
 import java.util.List;
 import java.util.Optional;
 import org.wiseember.bench.instrument.SetPoints;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
@@ -41,7 +41,7 @@ public interface Procedure {
    *
    * @return what was noticed in it, possibly nothing
    */
-  default List<Notice> press(Pressed pressed) {
+  default List<Notice> press(TimedOperatorEvent pressed) {
     return List.of();
   }
 

@@ -21,7 +21,7 @@ import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.instrument.StillOn;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.notice.Watcher;
 import org.wiseember.core.quantity.Figures;
@@ -49,7 +49,7 @@ public final class Runner {
   private final Consumer<RunView> watcher;
   private final List<Watcher> watchers;
   private final Queue<Remark> remarks = new ConcurrentLinkedQueue<>();
-  private final Queue<Pressed> presses = new ConcurrentLinkedQueue<>();
+  private final Queue<TimedOperatorEvent> presses = new ConcurrentLinkedQueue<>();
   private final CountDownLatch over = new CountDownLatch(1);
   private final Newest newest = new Newest();
   private final Thinner power = new Thinner();
@@ -57,7 +57,7 @@ public final class Runner {
   private final Thinner display = new Thinner();
   private final List<Notice> notices = new ArrayList<>();
   private volatile Pace pace;
-  private final AtomicReference<List<Pressed>> replay = new AtomicReference<>();
+  private final AtomicReference<List<TimedOperatorEvent>> replay = new AtomicReference<>();
   private volatile String stopWanted;
   private volatile String finishWanted;
   private volatile boolean confirmed;
@@ -126,7 +126,7 @@ public final class Runner {
    * @param noticed what was noticed then
    * @return whether a simulated bench came to the very readings that were kept
    */
-  public boolean catchUp(Iterable<Frame> frames, List<Pressed> said, List<Notice> noticed) {
+  public boolean catchUp(Iterable<Frame> frames, List<TimedOperatorEvent> said, List<Notice> noticed) {
     boolean same = true;
     for (Frame frame : frames) {
       if (bench.simulated()) {
@@ -184,13 +184,13 @@ public final class Runner {
   }
 
   /** Hands the procedure what a person said by key. It is kept by whoever calls. */
-  public void press(Pressed pressed) {
+  public void press(TimedOperatorEvent pressed) {
     presses.add(pressed);
     bench.hurry();
   }
 
   /** Goes through everything once more that was pressed, after some of it was corrected. */
-  public void replay(List<Pressed> all) {
+  public void replay(List<TimedOperatorEvent> all) {
     replay.set(List.copyOf(all));
     bench.hurry();
   }
@@ -373,12 +373,12 @@ public final class Runner {
 
   /** Whether there were any. */
   private boolean takePresses() {
-    List<Pressed> corrected = replay.getAndSet(null);
+    List<TimedOperatorEvent> corrected = replay.getAndSet(null);
     boolean any = !presses.isEmpty() || corrected != null;
     if (corrected != null && procedure instanceof ByHand byHand) {
       byHand.replay(corrected);
     }
-    for (Pressed next = presses.poll(); next != null; next = presses.poll()) {
+    for (TimedOperatorEvent next = presses.poll(); next != null; next = presses.poll()) {
       // One that was kept before it was taken is among those gone through once more.
       if (corrected == null || !corrected.contains(next)) {
         procedure.press(next).forEach(this::keep);

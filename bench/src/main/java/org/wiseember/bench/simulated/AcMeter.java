@@ -46,19 +46,19 @@ final class AcMeter {
       SplittableRandom random,
       boolean averaging,
       double clock,
-      Set<Departure> departs) {
+      Set<ModelDeviation> departs) {
     this.watts = new SimulatedMeter(power, random, departs);
     this.volts = new SimulatedMeter(VOLTS, random, departs);
     this.amps = new SimulatedMeter(AMPS, random);
     this.hertz = new SimulatedMeter(HERTZ, random);
-    this.late = departs.contains(Departure.LATE_ANSWERS);
-    this.slow = departs.contains(Departure.SLOW_METER);
+    this.late = departs.contains(ModelDeviation.LATE_ANSWERS);
+    this.slow = departs.contains(ModelDeviation.SLOW_METER);
     this.averaging = averaging;
     this.clock = clock;
   }
 
   /** Sees these true values for this long. */
-  void see(double trueVolts, Draw draw, double jitter, WaveShape shape, double seconds) {
+  void see(double trueVolts, LoadDraw draw, double jitter, WaveShape shape, double seconds) {
     double now = watts.unrounded(draw.watts());
     total += (lastUnrounded + now) / 2 * seconds * clock / 3600;
     lastUnrounded = now;

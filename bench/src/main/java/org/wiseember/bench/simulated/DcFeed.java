@@ -1,6 +1,6 @@
 package org.wiseember.bench.simulated;
 
-import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.solar.Port;
 
 /** What hangs on the DC input of a simulated unit. */
@@ -26,9 +26,9 @@ public sealed interface DcFeed permits DcSource, PanelFeed {
    *
    * @param volts at the port, V; those of the open source where nothing flows
    * @param amps into the port, A
-   * @param limit what keeps it from more watts; {@link Binding#NOTHING} where that is the unit
+   * @param limit what keeps it from more watts; {@link LimitingFactor#NOTHING} where that is the unit
    */
-  record Point(double volts, double amps, Binding limit) {
+  record Point(double volts, double amps, LimitingFactor limit) {
     public double watts() {
       return volts * amps;
     }

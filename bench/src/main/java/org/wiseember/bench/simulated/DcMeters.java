@@ -28,7 +28,7 @@ final class DcMeters {
    * @param port whether they sit at the DC port instead of the battery terminals
    * @param departs in what the ammeter is no plain meter
    */
-  DcMeters(boolean port, SplittableRandom random, Set<Departure> departs) {
+  DcMeters(boolean port, SplittableRandom random, Set<ModelDeviation> departs) {
     this.port = port;
     this.volts = new SimulatedMeter(port ? PORT_VOLTS : BATTERY_VOLTS, random);
     this.amps = new SimulatedMeter(port ? PORT_AMPS : CLAMP, random, departs);

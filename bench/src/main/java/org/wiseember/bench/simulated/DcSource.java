@@ -1,6 +1,6 @@
 package org.wiseember.bench.simulated;
 
-import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.solar.Port;
 
 /**
@@ -65,17 +65,17 @@ public final class DcSource implements DcFeed {
   @Override
   public Point drawn(Port port, double mostWatts, double seconds) {
     if (!on) {
-      return new Point(0, 0, Binding.NOTHING);
+      return new Point(0, 0, LimitingFactor.NOTHING);
     }
     if (volts < port.leastVolts() || volts > port.mostVolts()) {
-      return new Point(volts, 0, Binding.VOLTS);
+      return new Point(volts, 0, LimitingFactor.VOLTS);
     }
     double amps = Math.min(port.amps(), limitAmps);
-    Binding limit = port.amps() <= limitAmps ? Binding.AMPS : Binding.SOURCE;
+    LimitingFactor limit = port.amps() <= limitAmps ? LimitingFactor.AMPS : LimitingFactor.SOURCE;
     double least = Math.min(port.watts(), mostWatts);
     if (amps * (volts - ohms * amps) > least) {
       amps = ohms > 0 ? ampsFor(least) : least / volts;
-      limit = port.watts() <= mostWatts ? Binding.WATTS : Binding.NOTHING;
+      limit = port.watts() <= mostWatts ? LimitingFactor.WATTS : LimitingFactor.NOTHING;
     }
     return new Point(volts - ohms * amps, amps, limit);
   }

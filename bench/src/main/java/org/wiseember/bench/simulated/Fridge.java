@@ -39,14 +39,14 @@ public final class Fridge implements Load {
   }
 
   @Override
-  public Draw at(double atVolts, WaveShape shape) {
+  public LoadDraw at(double atVolts, WaveShape shape) {
     if (atVolts <= 0) {
-      return Draw.NONE;
+      return LoadDraw.NONE;
     }
     double ratio = atVolts / volts;
     double resistive = (LIGHT_WATTS + (defrosting() ? defrostWatts : 0)) * ratio * ratio;
     double amps = resistive / atVolts;
-    Draw plain = new Draw(resistive, amps, amps * shape.averagingFactor(0));
+    LoadDraw plain = new LoadDraw(resistive, amps, amps * shape.averagingFactor(0));
     return compressor == null ? plain : plain.plus(compressor.at(atVolts, shape));
   }
 

@@ -47,14 +47,14 @@ public final class Heater implements Load {
   }
 
   @Override
-  public Draw at(double atVolts, WaveShape shape) {
+  public LoadDraw at(double atVolts, WaveShape shape) {
     if (open || atVolts <= 0) {
-      return Draw.NONE;
+      return LoadDraw.NONE;
     }
     double ratio = atVolts / volts;
     double power = watts * ratio * ratio * (1 + COLD_EXCESS * (1 - wire));
     double amps = power / atVolts;
-    return new Draw(power, amps, amps * shape.averagingFactor(0));
+    return new LoadDraw(power, amps, amps * shape.averagingFactor(0));
   }
 
   @Override

@@ -16,7 +16,7 @@ final class InputMeters {
   private static final MeterClass USB = MeterClass.ofReading(0.5, 2, 0.01);
   private static final MeterClass LUX = MeterClass.ofReading(4, 5, 10);
 
-  private final Set<Beside> beside;
+  private final Set<SideInstrument> beside;
   private final boolean whole;
   private final SimulatedMeter wall;
   private final SimulatedMeter volts;
@@ -24,9 +24,9 @@ final class InputMeters {
   private final SimulatedMeter usb;
   private final SimulatedMeter lux;
 
-  InputMeters(Set<Beside> beside, SplittableRandom random) {
+  InputMeters(Set<SideInstrument> beside, SplittableRandom random) {
     this.beside = beside;
-    this.whole = !beside.contains(Beside.INPUT_METER) && !beside.contains(Beside.USB_METER);
+    this.whole = !beside.contains(SideInstrument.INPUT_METER) && !beside.contains(SideInstrument.USB_METER);
     this.wall = new SimulatedMeter(SimulatedBench.AC_POWER_CLASS, random);
     SplittableRandom more = random.split();
     this.volts = new SimulatedMeter(VOLTS, more);
@@ -37,24 +37,24 @@ final class InputMeters {
 
   List<Instrument> instruments() {
     List<Instrument> all = new ArrayList<>();
-    if (beside.contains(Beside.WALL_METER)) {
+    if (beside.contains(SideInstrument.WALL_METER)) {
       Channel channel = whole ? Channel.IN_POWER : Channel.WALL_POWER;
       all.add(one("Mains meter", channel, SimulatedBench.AC_POWER_CLASS));
     }
-    if (beside.contains(Beside.INPUT_METER)) {
+    if (beside.contains(SideInstrument.INPUT_METER)) {
       all.add(
           new Instrument(
               "DC input meter",
               List.of(Channel.IN_VOLTAGE, Channel.IN_CURRENT),
               Map.of(Channel.IN_VOLTAGE, VOLTS, Channel.IN_CURRENT, AMPS)));
     }
-    if (beside.contains(Beside.USB_METER)) {
+    if (beside.contains(SideInstrument.USB_METER)) {
       all.add(one("USB tester", Channel.USB_IN_POWER, USB));
     }
-    if (beside.contains(Beside.LUX_METER)) {
+    if (beside.contains(SideInstrument.LUX_METER)) {
       all.add(one("Lux meter", Channel.ILLUMINANCE, LUX));
     }
-    if (beside.contains(Beside.TIME_TO_FULL)) {
+    if (beside.contains(SideInstrument.TIME_TO_FULL)) {
       all.add(new Instrument("Display, time to full", List.of(Channel.DISPLAY_TIME), Map.of()));
     }
     return all;
@@ -67,20 +67,20 @@ final class InputMeters {
   /** What they show now, in the order of their instruments. */
   List<Double> read(SimulatedUnit unit, double jitter) {
     List<Double> all = new ArrayList<>();
-    if (beside.contains(Beside.WALL_METER)) {
+    if (beside.contains(SideInstrument.WALL_METER)) {
       all.add(Math.max(0, wall.read(unit.wallWatts() * jitter)));
     }
-    if (beside.contains(Beside.INPUT_METER)) {
+    if (beside.contains(SideInstrument.INPUT_METER)) {
       all.add(volts.read(unit.dcInputVolts() * (1 + (jitter - 1) / 2)));
       all.add(Math.max(0, amps.read(unit.dcInputAmps() * jitter)));
     }
-    if (beside.contains(Beside.USB_METER)) {
+    if (beside.contains(SideInstrument.USB_METER)) {
       all.add(Math.max(0, usb.read(unit.usbInputWatts() * jitter)));
     }
-    if (beside.contains(Beside.LUX_METER)) {
+    if (beside.contains(SideInstrument.LUX_METER)) {
       all.add(Double.isNaN(unit.lux()) ? Double.NaN : lux.read(unit.lux()));
     }
-    if (beside.contains(Beside.TIME_TO_FULL)) {
+    if (beside.contains(SideInstrument.TIME_TO_FULL)) {
       all.add(Math.rint(unit.shownMinutes()));
     }
     return all;

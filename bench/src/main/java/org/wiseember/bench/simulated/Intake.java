@@ -2,7 +2,7 @@ package org.wiseember.bench.simulated;
 
 import java.util.EnumMap;
 import java.util.Map;
-import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.Inlet;
 
 /**
@@ -14,8 +14,8 @@ import org.wiseember.core.charge.Inlet;
  * @param wallWatts from the wall into the charger, W
  * @param limits what binds each inlet that is fed
  */
-record Intake(DcFeed.Point dc, double usbWatts, double wallWatts, Map<Inlet, Binding> limits) {
-  static final Intake NOTHING = new Intake(new DcFeed.Point(0, 0, Binding.NOTHING), 0, 0, Map.of());
+record Intake(DcFeed.Point dc, double usbWatts, double wallWatts, Map<Inlet, LimitingFactor> limits) {
+  static final Intake NOTHING = new Intake(new DcFeed.Point(0, 0, LimitingFactor.NOTHING), 0, 0, Map.of());
 
   Intake {
     limits = Map.copyOf(limits);
@@ -45,16 +45,16 @@ record Intake(DcFeed.Point dc, double usbWatts, double wallWatts, Map<Inlet, Bin
     double warmth = charger.warmthShare(packCelsius);
     double share = Math.min(taper, warmth);
     boolean byCells = cells < charger.capWatts() * share;
-    Binding pack = byCells || taper <= warmth ? Binding.TAPER : Binding.TEMPERATURE;
+    LimitingFactor pack = byCells || taper <= warmth ? LimitingFactor.TAPER : LimitingFactor.TEMPERATURE;
     boolean held = byCells || share < 1;
     double cap = Math.min(charger.capWatts() * share, cells);
-    Map<Inlet, Binding> limits = new EnumMap<>(Inlet.class);
+    Map<Inlet, LimitingFactor> limits = new EnumMap<>(Inlet.class);
 
     DcFeed.Point dc = NOTHING.dc();
     if (feeds.dc().isPresent()) {
       dc = feeds.dc().get().drawn(charger.dcPort(), cap, seconds);
       limits.put(
-          Inlet.DC, dc.limit() != Binding.NOTHING ? dc.limit() : held ? pack : Binding.SHARED_CAP);
+          Inlet.DC, dc.limit() != LimitingFactor.NOTHING ? dc.limit() : held ? pack : LimitingFactor.SHARED_CAP);
     }
     double left = Math.max(0, cap - dc.watts());
     double usb = 0;
@@ -64,8 +64,8 @@ record Intake(DcFeed.Point dc, double usbWatts, double wallWatts, Map<Inlet, Bin
       limits.put(
           Inlet.USB_C,
           usb < most
-              ? held ? pack : Binding.SHARED_CAP
-              : feeds.usbWatts() < charger.usbWatts() ? Binding.SOURCE : Binding.WATTS);
+              ? held ? pack : LimitingFactor.SHARED_CAP
+              : feeds.usbWatts() < charger.usbWatts() ? LimitingFactor.SOURCE : LimitingFactor.WATTS);
     }
     left = Math.max(0, left - usb);
     double fromWall = 0;
@@ -73,14 +73,14 @@ record Intake(DcFeed.Point dc, double usbWatts, double wallWatts, Map<Inlet, Bin
       fromWall = Math.min(charger.wallWatts() * share, left);
       limits.put(
           Inlet.WALL,
-          held ? pack : fromWall < charger.wallWatts() ? Binding.SHARED_CAP : Binding.WATTS);
+          held ? pack : fromWall < charger.wallWatts() ? LimitingFactor.SHARED_CAP : LimitingFactor.WATTS);
     }
     return new Intake(dc, usb, fromWall, limits);
   }
 
   /** Nothing is taken from what is plugged in, for one reason. */
-  static Intake closed(Feeds feeds, boolean wall, Binding why, double seconds) {
-    Map<Inlet, Binding> limits = new EnumMap<>(Inlet.class);
+  static Intake closed(Feeds feeds, boolean wall, LimitingFactor why, double seconds) {
+    Map<Inlet, LimitingFactor> limits = new EnumMap<>(Inlet.class);
     feeds.dc().ifPresent(f -> limits.put(Inlet.DC, why));
     if (feeds.usbWatts() > 0) {
       limits.put(Inlet.USB_C, why);

@@ -8,7 +8,7 @@ public interface Load {
    * @param volts true RMS at its plug
    * @param shape of those volts
    */
-  Draw at(double volts, WaveShape shape);
+  LoadDraw at(double volts, WaveShape shape);
 
   /** Lets time pass at these volts; 0 V when it is switched off. */
   void pass(double volts, double seconds);

@@ -68,7 +68,7 @@ public final class LoadBank implements Load {
   }
 
   @Override
-  public Draw at(double volts, WaveShape shape) {
+  public LoadDraw at(double volts, WaveShape shape) {
     return plugged.at(volts, shape);
   }
 

@@ -39,9 +39,9 @@ public final class Motor implements Load {
   }
 
   @Override
-  public Draw at(double atVolts, WaveShape shape) {
+  public LoadDraw at(double atVolts, WaveShape shape) {
     if (atVolts <= 0) {
-      return Draw.NONE;
+      return LoadDraw.NONE;
     }
     double runningAmps = watts / (volts * RUNNING_POWER_FACTOR);
     double slip = 1 - Math.min(1, speed);
@@ -51,7 +51,7 @@ public final class Motor implements Load {
     double factor = RUNNING_POWER_FACTOR + (LOCKED_POWER_FACTOR - RUNNING_POWER_FACTOR) * share;
     double power = running() ? watts : amps * atVolts * factor;
     double drawn = running() ? power / (atVolts * factor) : amps;
-    return new Draw(power, drawn, drawn * shape.averagingFactor(0));
+    return new LoadDraw(power, drawn, drawn * shape.averagingFactor(0));
   }
 
   @Override

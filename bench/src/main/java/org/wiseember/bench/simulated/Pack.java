@@ -42,9 +42,9 @@ final class Pack {
    *
    * @param departs in what it is not the pack the program takes it for
    */
-  Pack(PackDesign design, double stateOfCharge, double celsius, Set<Departure> departs) {
-    this.rateLoss = departs.contains(Departure.RATE_LOSS);
-    this.lags = departs.contains(Departure.HYSTERESIS);
+  Pack(PackDesign design, double stateOfCharge, double celsius, Set<ModelDeviation> departs) {
+    this.rateLoss = departs.contains(ModelDeviation.RATE_LOSS);
+    this.lags = departs.contains(ModelDeviation.HYSTERESIS);
     this.design = design;
     this.charge = stateOfCharge * design.ampHours();
     this.celsius = celsius;

@@ -1,7 +1,7 @@
 package org.wiseember.bench.simulated;
 
 import java.util.function.DoubleUnaryOperator;
-import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.solar.Arrangement;
 import org.wiseember.core.solar.CellWarmth;
 import org.wiseember.core.solar.DiodeModel;
@@ -65,7 +65,7 @@ public final class PanelFeed implements DcFeed {
       last = null;
     }
     if (best[2] <= 0) {
-      return new Point(arrangement.series() * curve.open(), 0, Binding.VOLTS);
+      return new Point(arrangement.series() * curve.open(), 0, LimitingFactor.VOLTS);
     }
     if (best[2] <= mostWatts) {
       return new Point(best[0], best[1], limit(port));
@@ -77,15 +77,15 @@ public final class PanelFeed implements DcFeed {
     return last;
   }
 
-  private Binding limit(Port port) {
+  private LimitingFactor limit(Port port) {
     if (best[2] >= 0.999 * port.watts()) {
-      return Binding.WATTS;
+      return LimitingFactor.WATTS;
     }
     if (best[1] >= 0.999 * port.amps()) {
-      return Binding.AMPS;
+      return LimitingFactor.AMPS;
     }
     boolean atEnd = best[0] <= 1.001 * port.leastVolts() || best[0] >= 0.999 * port.mostVolts();
-    return atEnd ? Binding.VOLTS : Binding.SOURCE;
+    return atEnd ? LimitingFactor.VOLTS : LimitingFactor.SOURCE;
   }
 
   /** A port that wants less goes up the curve from its best point. */
@@ -100,7 +100,7 @@ public final class PanelFeed implements DcFeed {
         high = volts;
       }
     }
-    return new Point(low, watts / low, Binding.NOTHING);
+    return new Point(low, watts / low, LimitingFactor.NOTHING);
   }
 
   private double amps(double volts) {

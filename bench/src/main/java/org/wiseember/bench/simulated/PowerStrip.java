@@ -14,8 +14,8 @@ public record PowerStrip(List<Load> loads) implements Load {
   }
 
   @Override
-  public Draw at(double volts, WaveShape shape) {
-    Draw sum = Draw.NONE;
+  public LoadDraw at(double volts, WaveShape shape) {
+    LoadDraw sum = LoadDraw.NONE;
     for (Load load : loads) {
       sum = sum.plus(load.at(volts, shape));
     }

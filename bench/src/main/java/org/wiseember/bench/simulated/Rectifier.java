@@ -34,12 +34,12 @@ public final class Rectifier implements Load {
   }
 
   @Override
-  public Draw at(double volts, WaveShape shape) {
+  public LoadDraw at(double volts, WaveShape shape) {
     if (volts < leastVolts) {
-      return Draw.NONE;
+      return LoadDraw.NONE;
     }
     double amps = watts / (volts * POWER_FACTOR);
-    return new Draw(watts, amps, amps * AVERAGING);
+    return new LoadDraw(watts, amps, amps * AVERAGING);
   }
 
   @Override

@@ -25,12 +25,12 @@ final class ScopeOnOutlet {
   private double turn;
 
   private final SplittableRandom noise;
-  private final Set<Departure> departs;
+  private final Set<ModelDeviation> departs;
   private boolean mains;
   private double wasThere;
   private double deadFor;
 
-  ScopeOnOutlet(SplittableRandom noise, Set<Departure> departs) {
+  ScopeOnOutlet(SplittableRandom noise, Set<ModelDeviation> departs) {
     this.noise = noise;
     this.departs = Set.copyOf(departs);
     this.turn = noise.nextDouble();
@@ -84,7 +84,7 @@ final class ScopeOnOutlet {
 
   /** What a filter behind the relay still gives while nothing feeds the outlet, V. */
   private double dying(SimulatedUnit unit, double dt) {
-    if (unit.alive() || !departs.contains(Departure.DYING_VOLTS)) {
+    if (unit.alive() || !departs.contains(ModelDeviation.DYING_VOLTS)) {
       wasThere = unit.waveAt(turn);
       deadFor = 0;
       return 0;
@@ -94,13 +94,13 @@ final class ScopeOnOutlet {
   }
 
   private double volts(double value) {
-    return departs.contains(Departure.CROOKED_STEPS)
+    return departs.contains(ModelDeviation.CROOKED_STEPS)
         ? crooked(value, COARSER * VOLTS_BIT)
         : bits(value, VOLTS_BIT);
   }
 
   private double amps(SimulatedUnit unit) {
-    double lag = departs.contains(Departure.TURNED_PHASE) ? TURNED : 0;
+    double lag = departs.contains(ModelDeviation.TURNED_PHASE) ? TURNED : 0;
     return bits(unit.currentAt(turn - lag), AMPS_BIT);
   }
 

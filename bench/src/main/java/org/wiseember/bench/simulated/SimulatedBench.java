@@ -68,7 +68,7 @@ public final class SimulatedBench implements Bench {
   private final SimulatedMeter caseProbe;
   private final SimulatedMeter roomProbe;
   private final double freezesAt;
-  private final Set<Beside> beside;
+  private final Set<SideInstrument> beside;
   private final ScopeOnOutlet scope;
   private final InputMeters inputs;
   private final SimulatedMeter soundMeter;
@@ -133,7 +133,7 @@ public final class SimulatedBench implements Bench {
       long seed,
       Set<Fault> faults,
       Clamped clamped,
-      Set<Beside> beside) {
+      Set<SideInstrument> beside) {
     this(design, loads, Start.rested(stateOfCharge), seed, faults, clamped, beside, Feeds.NONE);
   }
 
@@ -149,7 +149,7 @@ public final class SimulatedBench implements Bench {
       long seed,
       Set<Fault> faults,
       Clamped clamped,
-      Set<Beside> beside,
+      Set<SideInstrument> beside,
       Feeds feeds) {
     this.unit =
         new SimulatedUnit(
@@ -185,13 +185,13 @@ public final class SimulatedBench implements Bench {
       all.addAll(List.of(Channel.DC_VOLTAGE, Channel.DC_CURRENT));
     }
     inputs.instruments().forEach(i -> all.addAll(i.channels()));
-    if (beside.contains(Beside.SOUND_METER)) {
+    if (beside.contains(SideInstrument.SOUND_METER)) {
       all.add(Channel.SOUND_LEVEL);
     }
-    if (beside.contains(Beside.CAMERA)) {
+    if (beside.contains(SideInstrument.CAMERA)) {
       all.addAll(List.of(Channel.SPOT_TEMPERATURE, Channel.FAN_STEP));
     }
-    if (beside.contains(Beside.EYES)) {
+    if (beside.contains(SideInstrument.EYES)) {
       all.addAll(WatchingEyes.CHANNELS);
     }
     this.channels = List.copyOf(all);
@@ -210,14 +210,14 @@ public final class SimulatedBench implements Bench {
     List<Instrument> all = new ArrayList<>(onOutlet());
     dcMeters.map(DcMeters::instrument).ifPresent(all::add);
     all.addAll(inputs.instruments());
-    if (beside.contains(Beside.SOUND_METER)) {
+    if (beside.contains(SideInstrument.SOUND_METER)) {
       all.add(
           new Instrument(
               "Sound meter, 1 m",
               List.of(Channel.SOUND_LEVEL),
               Map.of(Channel.SOUND_LEVEL, SOUND_CLASS)));
     }
-    if (beside.contains(Beside.CAMERA)) {
+    if (beside.contains(SideInstrument.CAMERA)) {
       all.add(
           new Instrument(
               "Thermal camera",
@@ -225,7 +225,7 @@ public final class SimulatedBench implements Bench {
               Map.of(Channel.SPOT_TEMPERATURE, CAMERA_CLASS)));
       all.add(new Instrument("Fan, by eye", List.of(Channel.FAN_STEP), Map.of()));
     }
-    if (beside.contains(Beside.EYES)) {
+    if (beside.contains(SideInstrument.EYES)) {
       all.add(new Instrument("Lamp and computer, by eye", WatchingEyes.CHANNELS, Map.of()));
     }
     return all;
@@ -336,8 +336,8 @@ public final class SimulatedBench implements Bench {
 
   @Override
   public String unitShows() {
-    Management management = unit.management();
-    return management == Management.FINE ? "" : management.code() + " " + management.words();
+    BatteryManagement management = unit.management();
+    return management == BatteryManagement.FINE ? "" : management.code() + " " + management.words();
   }
 
   @Override
@@ -362,11 +362,11 @@ public final class SimulatedBench implements Bench {
     double passed = unit.seconds() - before;
     looseLead(passed);
     double volts = unit.acVolts() * looseShare;
-    Draw truth = unit.draw();
-    Draw seen =
+    LoadDraw truth = unit.draw();
+    LoadDraw seen =
         looseShare == 1
             ? truth
-            : new Draw(
+            : new LoadDraw(
                 truth.watts() * looseShare * looseShare,
                 truth.amps() * looseShare,
                 truth.averagedAmps() * looseShare);
@@ -400,14 +400,14 @@ public final class SimulatedBench implements Bench {
           all.add(dc.amps(unit, 1 + 0.0008 * (noise.nextDouble() - 0.5)));
         });
     all.addAll(inputs.read(unit, jitter));
-    if (beside.contains(Beside.SOUND_METER)) {
+    if (beside.contains(SideInstrument.SOUND_METER)) {
       all.add(soundMeter.read(sound() + 0.4 * (noise.nextDouble() - 0.5)));
     }
-    if (beside.contains(Beside.CAMERA)) {
+    if (beside.contains(SideInstrument.CAMERA)) {
       all.add(camera.read(unit.plugCelsius()));
       all.add((double) unit.fans());
     }
-    if (beside.contains(Beside.EYES)) {
+    if (beside.contains(SideInstrument.EYES)) {
       all.addAll(eyes.read(unit, wanted.wall()));
     }
     return new Frame(

@@ -36,11 +36,11 @@ public final class SimulatedMeter {
    *
    * @param departs in what it is not off by one gain and one offset
    */
-  SimulatedMeter(MeterClass meterClass, RandomGenerator random, Set<Departure> departs) {
+  SimulatedMeter(MeterClass meterClass, RandomGenerator random, Set<ModelDeviation> departs) {
     this.meterClass = meterClass;
     this.share = meterClass.percentOfReading() / 100;
-    this.bent = departs.contains(Departure.BENT_GAIN);
-    this.remembers = departs.contains(Departure.REMANENCE);
+    this.bent = departs.contains(ModelDeviation.BENT_GAIN);
+    this.remembers = departs.contains(ModelDeviation.REMANENCE);
     this.gain = 1 + meterClass.percentOfReading() / 100 * (2 * random.nextDouble() - 1);
     this.fixed =
         meterClass.percentOfRange() / 100 * meterClass.range()

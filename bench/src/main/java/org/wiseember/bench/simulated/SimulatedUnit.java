@@ -3,7 +3,7 @@ package org.wiseember.bench.simulated;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.Inlet;
 
 /**
@@ -46,12 +46,12 @@ public final class SimulatedUnit {
   private double transferLeft;
   private boolean portOn;
   private boolean full;
-  private Management management = Management.FINE;
+  private BatteryManagement management = BatteryManagement.FINE;
   private double seconds;
   private double caseCelsius;
   private double plugKelvin;
   private double acVolts;
-  private Draw draw = Draw.NONE;
+  private LoadDraw draw = LoadDraw.NONE;
   private double dcVolts;
   private double dcAmps;
   private double portVolts;
@@ -90,9 +90,9 @@ public final class SimulatedUnit {
     this.load = load;
     this.pack = new Pack(design.pack(), stateOfCharge, packCelsius, design.departs());
     this.inverter =
-        new Inverter(design.inverter(), design.departs().contains(Departure.STEPPED_TRIP));
-    this.wanders = design.departs().contains(Departure.WANDERING_LOSS);
-    this.warmsTwice = design.departs().contains(Departure.SECOND_WARMING);
+        new Inverter(design.inverter(), design.departs().contains(ModelDeviation.STEPPED_TRIP));
+    this.wanders = design.departs().contains(ModelDeviation.WANDERING_LOSS);
+    this.warmsTwice = design.departs().contains(ModelDeviation.SECOND_WARMING);
     this.roomCelsius = roomCelsius;
     this.caseCelsius = packCelsius;
     this.storedAtStart = pack.storedWattHours();
@@ -147,7 +147,7 @@ public final class SimulatedUnit {
 
   /** Whether the mains are handed through to the outlet now. */
   public boolean handingThrough() {
-    return wall && passThrough && management != Management.TOO_HOT;
+    return wall && passThrough && management != BatteryManagement.TOO_HOT;
   }
 
   /** Whether the load is fed from the wall while that is plugged in. */
@@ -159,7 +159,7 @@ public final class SimulatedUnit {
   public void output(boolean on) {
     inverter.press(on);
     if (on) {
-      management = Management.FINE;
+      management = BatteryManagement.FINE;
     }
   }
 
@@ -218,7 +218,7 @@ public final class SimulatedUnit {
     if (!inverter.on()) {
       fromPack = inverter.dcWatts(0);
       if (!through) {
-        draw = Draw.NONE;
+        draw = LoadDraw.NONE;
         acVolts = 0;
       }
     }
@@ -226,14 +226,14 @@ public final class SimulatedUnit {
         portOn ? portVolts * portAmps / design.port().efficiency() + design.port().idleWatts() : 0;
     fromPack += portWatts;
     double charge = chargeWatts(fromPack);
-    Management next = Management.discharging(pack, design.pack(), fromPack - charge);
-    if (next != Management.FINE && fromPack > charge) {
+    BatteryManagement next = BatteryManagement.discharging(pack, design.pack(), fromPack - charge);
+    if (next != BatteryManagement.FINE && fromPack > charge) {
       management = next;
       if (inverter.on() && !through) {
         inverter.cutOff();
       }
       if (!through) {
-        draw = Draw.NONE;
+        draw = LoadDraw.NONE;
         acVolts = 0;
       }
       portOn = false;
@@ -316,15 +316,15 @@ public final class SimulatedUnit {
     }
     Feeds in = fed();
     if (full || (!wall && in.equals(Feeds.NONE))) {
-      intake = Intake.closed(in, wall, Binding.NOTHING, seconds);
+      intake = Intake.closed(in, wall, LimitingFactor.NOTHING, seconds);
       return 0;
     }
-    if (management == Management.TOO_COLD && pack.celsius() >= charger.coldCelsius()) {
-      management = Management.FINE;
+    if (management == BatteryManagement.TOO_COLD && pack.celsius() >= charger.coldCelsius()) {
+      management = BatteryManagement.FINE;
     }
     if (charger.warmthShare(pack.celsius()) == 0) {
-      management = Management.TOO_COLD;
-      intake = Intake.closed(in, wall, Binding.TEMPERATURE, seconds);
+      management = BatteryManagement.TOO_COLD;
+      intake = Intake.closed(in, wall, LimitingFactor.TEMPERATURE, seconds);
       return 0;
     }
     intake =
@@ -340,7 +340,7 @@ public final class SimulatedUnit {
     double rated = design.pack().wattHours();
     if (pack.stateOfCharge() > FULL_FROM && watts - demand < FULL_SHARE * rated) {
       full = true;
-      intake = Intake.closed(in, wall, Binding.NOTHING, seconds);
+      intake = Intake.closed(in, wall, LimitingFactor.NOTHING, seconds);
       return 0;
     }
     return watts;
@@ -396,7 +396,7 @@ public final class SimulatedUnit {
   }
 
   /** What the load takes. */
-  public Draw draw() {
+  public LoadDraw draw() {
     return draw;
   }
 
@@ -460,7 +460,7 @@ public final class SimulatedUnit {
   }
 
   /** What keeps each inlet that is fed from more, which no tester sees. */
-  public Map<Inlet, Binding> limits() {
+  public Map<Inlet, LimitingFactor> limits() {
     return intake.limits();
   }
 
@@ -487,7 +487,7 @@ public final class SimulatedUnit {
     return inverter.state().name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
-  public Management management() {
+  public BatteryManagement management() {
     return management;
   }
 

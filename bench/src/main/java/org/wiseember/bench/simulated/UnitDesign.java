@@ -19,7 +19,7 @@ public record UnitDesign(
     ChargerDesign charger,
     PortDesign port,
     DisplayDesign display,
-    Set<Departure> departs) {
+    Set<ModelDeviation> departs) {
   public UnitDesign {
     departs = Set.copyOf(departs);
   }
@@ -112,7 +112,7 @@ public record UnitDesign(
   }
 
   /** The same unit departing from the models in these ways. */
-  public UnitDesign departing(Set<Departure> ways) {
+  public UnitDesign departing(Set<ModelDeviation> ways) {
     return new UnitDesign(pack, inverter, charger, port, display, ways);
   }
 

@@ -27,7 +27,7 @@ import org.wiseember.bench.instrument.LoadSwitch;
 import org.wiseember.bench.instrument.Register;
 import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.instrument.Transport;
-import org.wiseember.bench.standin.StandInFixture;
+import org.wiseember.bench.emulator.EmulatorFixture;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
@@ -76,7 +76,7 @@ public class ConnectedBenchTest {
 
   @Test(timeOut = 60_000)
   public void readsAndSwitchesOverScpi() throws IOException {
-    try (StandInFixture fixture = new StandInFixture(false);
+    try (EmulatorFixture fixture = new EmulatorFixture(false);
         ConnectedBench bench =
             new ConnectedBench(List.of(meter(fixture.port("AC meter"))), 0, FASTER)) {
       Frame idle = until(bench, Health.State.ALIVE);
@@ -106,7 +106,7 @@ public class ConnectedBenchTest {
 
   @Test(timeOut = 60_000)
   public void readsOverModbusByItsMap() throws IOException {
-    try (StandInFixture fixture = new StandInFixture(true)) {
+    try (EmulatorFixture fixture = new EmulatorFixture(true)) {
       fixture.unit().load(true);
       fixture.pass(60);
       String map =

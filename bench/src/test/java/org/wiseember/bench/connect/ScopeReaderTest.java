@@ -14,7 +14,7 @@ import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.ScopeCommands;
 import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.instrument.StartingPoints;
-import org.wiseember.bench.standin.StandInFixture;
+import org.wiseember.bench.emulator.EmulatorFixture;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.WaveMethod;
 import org.wiseember.core.waveform.WaveformAnalysis;
@@ -51,7 +51,7 @@ public class ScopeReaderTest {
   @Test(dataProvider = "codings", timeOut = 30_000)
   public void blocksOfEveryCoding(String format, ScopeCommands.Coding coding, boolean big)
       throws Exception {
-    try (StandInFixture fixture = new StandInFixture(false);
+    try (EmulatorFixture fixture = new EmulatorFixture(false);
         ScpiClient client = ScpiClient.tcp("127.0.0.1:" + fixture.port("Scope"), 5000)) {
       Capture c = new ScopeReader(client, commands(format, coding, big)).capture();
       assertEquals(c.size(), 6000);
@@ -65,7 +65,7 @@ public class ScopeReaderTest {
   /** Behind a transformer of 9.58 to 1 the volts are its ratio larger. */
   @Test(timeOut = 30_000)
   public void aProbeRatioMultiplies() throws Exception {
-    try (StandInFixture fixture = new StandInFixture(false);
+    try (EmulatorFixture fixture = new EmulatorFixture(false);
         ScpiClient client = ScpiClient.tcp("127.0.0.1:" + fixture.port("Scope"), 5000)) {
       ScopeCommands plain = commands("INT,16", ScopeCommands.Coding.INT16, true);
       ScopeCommands tenfold =
@@ -85,7 +85,7 @@ public class ScopeReaderTest {
 
   @Test(timeOut = 30_000)
   public void aPreambleWithoutFiguresIsSaid() throws Exception {
-    try (StandInFixture fixture = new StandInFixture(false);
+    try (EmulatorFixture fixture = new EmulatorFixture(false);
         ScpiClient client = ScpiClient.tcp("127.0.0.1:" + fixture.port("Scope"), 5000)) {
       ScopeCommands wrong =
           new ScopeCommands(
@@ -107,7 +107,7 @@ public class ScopeReaderTest {
   public void aBenchWithAScope() throws Exception {
     InstrumentDescription shipped =
         StartingPoints.all().stream().filter(d -> d.scope().isPresent()).findFirst().orElseThrow();
-    try (StandInFixture fixture = new StandInFixture(false);
+    try (EmulatorFixture fixture = new EmulatorFixture(false);
         ConnectedBench bench =
             new ConnectedBench(List.of(shipped.at("127.0.0.1:" + fixture.port("Scope"))), 0, 20)) {
       bench.advance(1);

@@ -33,9 +33,9 @@ import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.SimulatedUnit;
 import org.wiseember.bench.simulated.UnitDesign;
-import org.wiseember.bench.standin.StandInBench;
-import org.wiseember.bench.standin.StandInFixture;
-import org.wiseember.bench.standin.StandInServers;
+import org.wiseember.bench.emulator.EmulatedBench;
+import org.wiseember.bench.emulator.EmulatorFixture;
+import org.wiseember.bench.emulator.EmulatorServers;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 
@@ -96,7 +96,7 @@ public class SerialTest {
 
   @Test(timeOut = 60_000)
   public void scpiOverASerialLine() throws Exception {
-    try (StandInFixture fixture = new StandInFixture(false)) {
+    try (EmulatorFixture fixture = new EmulatorFixture(false)) {
       Path pty = pty("meter");
       socat("PTY,link=" + pty + ",raw,echo=0", "TCP:127.0.0.1:" + fixture.port("Thermometer"));
       awaitFile(pty);
@@ -220,10 +220,10 @@ public class SerialTest {
     SimulatedUnit unit =
         new SimulatedUnit(
             UnitDesign.typical(Chemistry.LFP, 1000, 1000, 230, 1), Heater.of(600, 230), 1, 22);
-    StandInServers.Ports line =
-        new StandInServers.Ports(-1, -1, -1, Optional.of(there.toRealPath().toString()), 19_200);
-    StandInBench clocked = new StandInBench(unit, 1, System::nanoTime, 7);
-    try (StandInServers servers = new StandInServers(clocked, line)) {
+    EmulatorServers.Ports line =
+        new EmulatorServers.Ports(-1, -1, -1, Optional.of(there.toRealPath().toString()), 19_200);
+    EmulatedBench clocked = new EmulatedBench(unit, 1, System::nanoTime, 7);
+    try (EmulatorServers servers = new EmulatorServers(clocked, line)) {
       assertTrue(servers.ports().isEmpty());
       for (int asked : new int[] {1, 5}) {
         InstrumentDescription description =

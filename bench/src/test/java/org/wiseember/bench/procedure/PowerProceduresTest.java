@@ -11,7 +11,7 @@ import java.util.Set;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.bench.instrument.SetPoints;
-import org.wiseember.bench.simulated.Beside;
+import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fridge;
@@ -49,7 +49,7 @@ public class PowerProceduresTest {
         9,
         Set.of(),
         Clamped.PORT,
-        Set.of(Beside.WALL_METER, Beside.SOUND_METER));
+        Set.of(SideInstrument.WALL_METER, SideInstrument.SOUND_METER));
   }
 
   private static LoadBank heaters(double... watts) {

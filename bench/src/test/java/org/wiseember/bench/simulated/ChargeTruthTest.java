@@ -15,7 +15,7 @@ import java.util.function.DoubleUnaryOperator;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.bench.instrument.SetPoints;
-import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeLimits;
 import org.wiseember.core.charge.ChargeProfile;
@@ -52,7 +52,7 @@ public class ChargeTruthTest {
   }
 
   private record Charged(
-      Trace trace, List<Map<Inlet, Binding>> truth, KnownInputs label, double kneeShare) {}
+      Trace trace, List<Map<Inlet, LimitingFactor>> truth, KnownInputs label, double kneeShare) {}
 
   private static Charged charge(Plugged plugged, long seed) {
     SplittableRandom random = new SplittableRandom(seed * 7919 + plugged.ordinal());
@@ -93,9 +93,9 @@ public class ChargeTruthTest {
             ? warm + 2 + 6 * random.nextDouble()
             : plugged == Plugged.WALL_FROM_THE_COLD ? -6 + 4 * random.nextDouble() : room;
     Feeds feeds = feeds(plugged, random);
-    Set<Beside> beside = EnumSet.of(Beside.WALL_METER);
+    Set<SideInstrument> beside = EnumSet.of(SideInstrument.WALL_METER);
     if (plugged.name().startsWith("WALL_AND") || !plugged.name().startsWith("WALL")) {
-      beside.addAll(Set.of(Beside.INPUT_METER, Beside.USB_METER, Beside.LUX_METER));
+      beside.addAll(Set.of(SideInstrument.INPUT_METER, SideInstrument.USB_METER, SideInstrument.LUX_METER));
     }
     SimulatedBench bench =
         new SimulatedBench(
@@ -141,7 +141,7 @@ public class ChargeTruthTest {
   private static Charged run(
       SimulatedBench bench, Plugged plugged, KnownInputs label, boolean mix) {
     List<Frame> frames = new ArrayList<>();
-    List<Map<Inlet, Binding>> truth = new ArrayList<>();
+    List<Map<Inlet, LimitingFactor>> truth = new ArrayList<>();
     double inAtKnee = Double.NaN;
     double in = 0;
     double quiet = 0;
@@ -164,12 +164,12 @@ public class ChargeTruthTest {
       truth.add(
           new EnumMap<>(
               bench.unit().limits().isEmpty()
-                  ? Map.of(Inlet.WALL, Binding.NOTHING)
+                  ? Map.of(Inlet.WALL, LimitingFactor.NOTHING)
                   : bench.unit().limits()));
       double watts =
           bench.unit().wallWatts() + bench.unit().dcInputWatts() + bench.unit().usbInputWatts();
       in += watts * STEP / 3600;
-      boolean tapers = bench.unit().limits().containsValue(Binding.TAPER);
+      boolean tapers = bench.unit().limits().containsValue(LimitingFactor.TAPER);
       if (tapers && Double.isNaN(inAtKnee)) {
         inAtKnee = in;
       }
@@ -193,7 +193,7 @@ public class ChargeTruthTest {
     double all = 0;
     for (int i = 0; i < charged.truth().size(); i++) {
       double at = charged.trace().seconds(i) - STEP / 2;
-      for (Map.Entry<Inlet, Binding> e : charged.truth().get(i).entrySet()) {
+      for (Map.Entry<Inlet, LimitingFactor> e : charged.truth().get(i).entrySet()) {
         LimitBand band = limits.band(e.getKey()).orElseGet(() -> limits.bands().get(0));
         right += band.at(at) == e.getValue() ? 1 : 0;
         all++;

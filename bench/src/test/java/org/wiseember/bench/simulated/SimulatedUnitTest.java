@@ -121,10 +121,10 @@ public class SimulatedUnitTest {
     }
 
     @Override
-    public Draw at(double volts, WaveShape shape) {
+    public LoadDraw at(double volts, WaveShape shape) {
       double watts = volts <= 0 ? 0 : seconds < after ? first : second;
       double amps = volts > 0 ? watts / volts : 0;
-      return new Draw(watts, amps, amps);
+      return new LoadDraw(watts, amps, amps);
     }
 
     @Override
@@ -221,7 +221,7 @@ public class SimulatedUnitTest {
     cold.wall(true);
     cold.advance(60);
     assertEquals(cold.wallWatts(), 0.0);
-    assertEquals(cold.management(), Management.TOO_COLD);
+    assertEquals(cold.management(), BatteryManagement.TOO_COLD);
   }
 
   @Test
@@ -295,7 +295,7 @@ public class SimulatedUnitTest {
     while (unit.alive()) {
       unit.advance(1);
     }
-    assertEquals(unit.management(), Management.LOW_CELL);
+    assertEquals(unit.management(), BatteryManagement.LOW_CELL);
     assertTrue(unit.stateOfCharge() > 0.08, "charge left in the others: " + unit.stateOfCharge());
   }
 

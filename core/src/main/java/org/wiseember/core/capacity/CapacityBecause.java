@@ -20,7 +20,7 @@ record CapacityBecause(
     double measured,
     double taken,
     GapBridge bridge,
-    Beside beside) {
+    BesideMeter beside) {
   /** Warnings that say why another figure is missing; they do not touch the energy. */
   private static final Set<String> NOT_ABOUT_ENERGY = Set.of("no_dc_current", "no_rating");
 

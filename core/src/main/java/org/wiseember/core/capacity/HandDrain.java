@@ -8,8 +8,8 @@ import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -41,19 +41,19 @@ public final class HandDrain {
   private final Map<Channel, Double> steps;
   private final CapacityMethod method;
   private final boolean alternating;
-  private final Pressed on;
-  private final Optional<Pressed> out;
-  private final Optional<Pressed> takenOff;
+  private final TimedOperatorEvent on;
+  private final Optional<TimedOperatorEvent> out;
+  private final Optional<TimedOperatorEvent> takenOff;
   private final List<Warning> warnings = new ArrayList<>();
   private final List<String> sum = new ArrayList<>();
 
   private HandDrain(
       Trace typed,
       Map<Channel, Double> steps,
-      List<Pressed> presses,
+      List<TimedOperatorEvent> presses,
       CapacityMethod method,
       boolean alternating,
-      Pressed on) {
+      TimedOperatorEvent on) {
     this.steps = Map.copyOf(steps);
     this.typed = method.treatment().of(typed);
     this.method = method;
@@ -61,9 +61,9 @@ public final class HandDrain {
     this.on = on;
     double never = Double.POSITIVE_INFINITY;
     this.out =
-        Pressed.first(
-            presses, on.seconds(), never, Press.DROPPED_OUT, Press.TRIPPED, Press.WENT_OFF);
-    this.takenOff = Pressed.first(presses, on.seconds(), never, Press.TAKEN_OFF);
+        TimedOperatorEvent.first(
+            presses, on.seconds(), never, OperatorEvent.DROPPED_OUT, OperatorEvent.TRIPPED, OperatorEvent.WENT_OFF);
+    this.takenOff = TimedOperatorEvent.first(presses, on.seconds(), never, OperatorEvent.TAKEN_OFF);
   }
 
   /**
@@ -78,11 +78,11 @@ public final class HandDrain {
   public static Optional<CapacityFinding> of(
       Trace typed,
       Map<Channel, Double> steps,
-      List<Pressed> presses,
+      List<TimedOperatorEvent> presses,
       CapacityMethod method,
       boolean alternating) {
     return presses.stream()
-        .filter(p -> p.is(Press.LOAD_ON))
+        .filter(p -> p.is(OperatorEvent.LOAD_ON))
         .findFirst()
         .map(on -> new HandDrain(typed, steps, presses, method, alternating, on).find());
   }
@@ -92,7 +92,7 @@ public final class HandDrain {
 
   private CapacityFinding find() {
     double end = end();
-    double within = on.within() + out.or(() -> takenOff).map(Pressed::within).orElse(0.0);
+    double within = on.within() + out.or(() -> takenOff).map(TimedOperatorEvent::within).orElse(0.0);
     double seconds = end - on.seconds();
     if (!(seconds > 0)) {
       warnings.add(new Warning("too_short", "Nothing was read or said after the load went on."));
@@ -120,7 +120,7 @@ public final class HandDrain {
   /** When it ended; the last reading where nobody said. */
   private double end() {
     double last = typed.isEmpty() ? on.seconds() : typed.seconds(typed.size() - 1);
-    return out.or(() -> takenOff).map(Pressed::seconds).orElse(Math.max(last, on.seconds()));
+    return out.or(() -> takenOff).map(TimedOperatorEvent::seconds).orElse(Math.max(last, on.seconds()));
   }
 
   private void noteEnd() {
@@ -197,7 +197,7 @@ public final class HandDrain {
     double energy = gained + brought;
     double hours = (end - on.seconds()) / SECONDS_PER_HOUR;
     double watts = Math.max(1, energy / hours);
-    double reaction = watts * Pressed.REACTION / SECONDS_PER_HOUR;
+    double reaction = watts * TimedOperatorEvent.REACTION / SECONDS_PER_HOUR;
     return Optional.of(
         new Taken(
             energy,
@@ -277,7 +277,7 @@ public final class HandDrain {
                 .with(
                     Contribution.wholeWidth(
                         "Moments by hand",
-                        mean * (on.within() + Pressed.REACTION) / SECONDS_PER_HOUR))
+                        mean * (on.within() + TimedOperatorEvent.REACTION) / SECONDS_PER_HOUR))
                 .with(Repeats.once(energy, Repeats.WHOLE_TEST))));
   }
 
@@ -315,7 +315,7 @@ public final class HandDrain {
 
   /** What a radio or an app would have left for the load. */
   private Taken standing(Taken taken, double seconds) {
-    Beside beside = Beside.standing(method.treatment(), alternating, seconds / SECONDS_PER_HOUR);
+    BesideMeter beside = BesideMeter.standing(method.treatment(), alternating, seconds / SECONDS_PER_HOUR);
     warnings.addAll(beside.warnings());
     return beside.wattHours() > 0
         ? new Taken(

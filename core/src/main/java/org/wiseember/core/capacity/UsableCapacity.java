@@ -209,7 +209,7 @@ public final class UsableCapacity {
     }
     double onHours = onHours(series, phases);
     double taken = measured + bridge.wattHours();
-    Beside beside = Beside.of(trace, method.treatment(), power, ends, hours);
+    BesideMeter beside = BesideMeter.of(trace, method.treatment(), power, ends, hours);
     warnings.addAll(beside.warnings());
     double energy = taken + beside.wattHours();
 

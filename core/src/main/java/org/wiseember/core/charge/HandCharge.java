@@ -7,8 +7,8 @@ import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -47,20 +47,20 @@ public final class HandCharge {
   private final Trace typed;
   private final Series power;
   private final MeterClass meter;
-  private final Pressed in;
-  private final Optional<Pressed> full;
-  private final Optional<Pressed> out;
+  private final TimedOperatorEvent in;
+  private final Optional<TimedOperatorEvent> full;
+  private final Optional<TimedOperatorEvent> out;
   private final List<Warning> warnings = new ArrayList<>();
 
   private HandCharge(
-      Trace typed, Series power, MeterClass meter, List<Pressed> presses, Pressed in) {
+      Trace typed, Series power, MeterClass meter, List<TimedOperatorEvent> presses, TimedOperatorEvent in) {
     this.typed = typed;
     this.power = power;
     this.meter = meter;
     this.in = in;
     double never = Double.POSITIVE_INFINITY;
-    this.full = Pressed.first(presses, in.seconds(), never, Press.FULL);
-    this.out = Pressed.first(presses, in.seconds(), never, Press.FULL, Press.TAKEN_OFF);
+    this.full = TimedOperatorEvent.first(presses, in.seconds(), never, OperatorEvent.FULL);
+    this.out = TimedOperatorEvent.first(presses, in.seconds(), never, OperatorEvent.FULL, OperatorEvent.TAKEN_OFF);
   }
 
   /**
@@ -72,12 +72,12 @@ public final class HandCharge {
    * @return empty where nobody said when the source went in
    */
   public static Optional<ChargeFinding> of(
-      Trace typed, List<Pressed> presses, Optional<MeterClass> meter) {
-    Optional<Pressed> in = presses.stream().filter(p -> p.is(Press.LOAD_ON)).findFirst();
+      Trace typed, List<TimedOperatorEvent> presses, Optional<MeterClass> meter) {
+    Optional<TimedOperatorEvent> in = presses.stream().filter(p -> p.is(OperatorEvent.LOAD_ON)).findFirst();
     if (in.isEmpty()) {
       return Optional.empty();
     }
-    if (presses.stream().anyMatch(p -> p.is(Press.REFUSES))) {
+    if (presses.stream().anyMatch(p -> p.is(OperatorEvent.REFUSES))) {
       return Optional.of(
           ChargeFinding.none(
               List.of(new Warning("refused", "It took nothing from this source, as was said."))));
@@ -156,7 +156,7 @@ public final class HandCharge {
 
   /** When it stopped charging: somewhere since it was last seen to. */
   private Between end(double lastCharging) {
-    double said = out.map(Pressed::latest).orElse(lastCharging);
+    double said = out.map(TimedOperatorEvent::latest).orElse(lastCharging);
     return full.isPresent()
         ? new Between(Math.min(lastCharging, said), said)
         : new Between(said, said);

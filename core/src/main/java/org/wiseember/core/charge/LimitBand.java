@@ -18,23 +18,23 @@ public record LimitBand(Inlet inlet, List<Stretch> stretches) {
    * @param from s in the log
    * @param to s in the log
    */
-  public record Stretch(double from, double to, Binding binding) {
+  public record Stretch(double from, double to, LimitingFactor binding) {
     public double seconds() {
       return to - from;
     }
   }
 
   /** What bound it at a moment; nothing outside the log. */
-  public Binding at(double seconds) {
+  public LimitingFactor at(double seconds) {
     return stretches.stream()
         .filter(s -> s.from() <= seconds && seconds < s.to())
         .map(Stretch::binding)
         .findFirst()
-        .orElse(Binding.NOTHING);
+        .orElse(LimitingFactor.NOTHING);
   }
 
   /** For how long it was bound so, s. */
-  public double seconds(Binding binding) {
+  public double seconds(LimitingFactor binding) {
     return stretches.stream()
         .filter(s -> s.binding() == binding)
         .mapToDouble(Stretch::seconds)

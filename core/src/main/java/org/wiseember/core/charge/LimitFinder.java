@@ -121,17 +121,17 @@ final class LimitFinder {
   }
 
   /** An inlet whose source has a level of its own: the wall, USB-C, an input nobody named. */
-  private Binding[] stiff(Inlet inlet, double[] watts) {
+  private LimitingFactor[] stiff(Inlet inlet, double[] watts) {
     double found = Level.of(watts);
-    Binding own = ownLimit(inlet, found);
+    LimitingFactor own = ownLimit(inlet, found);
     return name(watts, promised(inlet, watts, found), c -> own);
   }
 
-  private Binding ownLimit(Inlet inlet, double level) {
+  private LimitingFactor ownLimit(Inlet inlet, double level) {
     if (inlet == Inlet.USB_C && level < PORTS_OWN * known.usbWatts()) {
-      return Binding.SOURCE;
+      return LimitingFactor.SOURCE;
     }
-    return Binding.WATTS;
+    return LimitingFactor.WATTS;
   }
 
   /**
@@ -151,10 +151,10 @@ final class LimitFinder {
   }
 
   private interface Own {
-    Binding at(int bin);
+    LimitingFactor at(int bin);
   }
 
-  private Binding[] name(double[] watts, double level, Own own) {
+  private LimitingFactor[] name(double[] watts, double level, Own own) {
     boolean[] held = new boolean[watts.length];
     boolean[] counts = new boolean[watts.length];
     boolean[] shared = new boolean[watts.length];
@@ -168,7 +168,7 @@ final class LimitFinder {
     }
     Optional<Warmth> warm = Warmth.of(held, counts, celsius);
     boolean creeping = creepsUp(watts, level, counts);
-    Binding[] named = new Binding[watts.length];
+    LimitingFactor[] named = new LimitingFactor[watts.length];
     for (int c = 0; c < watts.length; c++) {
       // By elimination: what holds a warm unit back before its cells fill is its warmth.
       boolean hot =
@@ -176,18 +176,18 @@ final class LimitFinder {
               >= Math.min(
                   ChargeProfile.WARM, warm.map(Warmth::celsius).orElse(ChargeProfile.WARM) - 0.2);
       if (!Level.on(watts[c], level)) {
-        named[c] = shared[c] ? Binding.SHARED_CAP : off(c, level);
+        named[c] = shared[c] ? LimitingFactor.SHARED_CAP : off(c, level);
       } else if (!held[c]) {
-        named[c] = creeping && celsius[c] >= ChargeProfile.WARM ? Binding.TEMPERATURE : own.at(c);
+        named[c] = creeping && celsius[c] >= ChargeProfile.WARM ? LimitingFactor.TEMPERATURE : own.at(c);
       } else if (shared[c]) {
-        named[c] = Binding.SHARED_CAP;
+        named[c] = LimitingFactor.SHARED_CAP;
       } else if (byMains[c]) {
-        named[c] = Binding.SOURCE;
+        named[c] = LimitingFactor.SOURCE;
       } else if (bins.middle(c) >= knee) {
-        named[c] = Binding.TAPER;
+        named[c] = LimitingFactor.TAPER;
       } else {
         boolean ripple = watts[c] >= RIPPLE * level;
-        named[c] = hot ? Binding.TEMPERATURE : ripple ? own.at(c) : Binding.UNKNOWN;
+        named[c] = hot ? LimitingFactor.TEMPERATURE : ripple ? own.at(c) : LimitingFactor.UNKNOWN;
       }
     }
     derated(watts, level, named, warm);
@@ -203,11 +203,11 @@ final class LimitFinder {
   }
 
   /** Keeps how far warmth held an inlet back, the worst of all inlets. */
-  private void derated(double[] watts, double level, Binding[] named, Optional<Warmth> warm) {
+  private void derated(double[] watts, double level, LimitingFactor[] named, Optional<Warmth> warm) {
     double least = 1;
     int count = 0;
     for (int c = 0; c < watts.length; c++) {
-      if (named[c] == Binding.TEMPERATURE && Level.on(watts[c], level)) {
+      if (named[c] == LimitingFactor.TEMPERATURE && Level.on(watts[c], level)) {
         least = Math.min(least, watts[c] / level);
         count++;
       }
@@ -246,20 +246,20 @@ final class LimitFinder {
    * Why nothing goes in: a cold case before anything did; nearly full bins that leave the rest to
    * another inlet; else nothing is plugged in, or it is full.
    */
-  private Binding off(int bin, double level) {
+  private LimitingFactor off(int bin, double level) {
     if (bins.middle(bin) >= knee && level > 0 && Level.on(whole[bin], cap)) {
-      return Binding.TAPER;
+      return LimitingFactor.TAPER;
     }
     for (int c = 0; c < bin; c++) {
       if (Level.on(whole[c], cap)) {
-        return Binding.NOTHING;
+        return LimitingFactor.NOTHING;
       }
     }
     if (!(celsius[bin] < COLD)) {
-      return Binding.NOTHING;
+      return LimitingFactor.NOTHING;
     }
     coldUntil = OptionalDouble.of(firstOn());
-    return Binding.TEMPERATURE;
+    return LimitingFactor.TEMPERATURE;
   }
 
   /** Of the case when anything first went in, °C; NaN where nothing ever did. */
@@ -273,10 +273,10 @@ final class LimitFinder {
   }
 
   /** The DC input, of which volts and amps may be known. */
-  private Binding[] direct(double[] watts) {
+  private LimitingFactor[] direct(double[] watts) {
     double level = Level.of(watts);
     double most = Level.of(amps, LEAST_AMPS);
-    Binding[] named =
+    LimitingFactor[] named =
         sun.isPresent()
             ? sunny(watts, level, most, sun.get())
             : name(watts, level, c -> ownDirect(c, watts[c], level, most));
@@ -285,19 +285,19 @@ final class LimitFinder {
   }
 
   /** Volts outside the window bind while nothing flows. */
-  private void outside(Port port, double[] watts, double level, Binding[] named) {
+  private void outside(Port port, double[] watts, double level, LimitingFactor[] named) {
     for (int c = 0; c < named.length; c++) {
       boolean refused =
           volts[c] > 1 && (volts[c] < port.leastVolts() || volts[c] > port.mostVolts());
       if (refused && !Level.on(watts[c], level)) {
-        named[c] = Binding.VOLTS;
+        named[c] = LimitingFactor.VOLTS;
       }
     }
   }
 
-  private Binding ownDirect(int c, double watts, double level, double most) {
+  private LimitingFactor ownDirect(int c, double watts, double level, double most) {
     if (known.dc().isEmpty()) {
-      return Binding.SOURCE;
+      return LimitingFactor.SOURCE;
     }
     Port port = known.dc().get();
     double ofWatts = level / port.watts();
@@ -305,26 +305,26 @@ final class LimitFinder {
     boolean wattsNear = ofWatts >= PORTS_OWN && watts >= AT_LEVEL * level;
     boolean ampsNear = ofAmps >= PORTS_OWN && amps[c] >= AT_LEVEL * most;
     if (wattsNear && ampsNear) {
-      return ofWatts >= ofAmps ? Binding.WATTS : Binding.AMPS;
+      return ofWatts >= ofAmps ? LimitingFactor.WATTS : LimitingFactor.AMPS;
     }
-    return wattsNear ? Binding.WATTS : ampsNear ? Binding.AMPS : Binding.SOURCE;
+    return wattsNear ? LimitingFactor.WATTS : ampsNear ? LimitingFactor.AMPS : LimitingFactor.SOURCE;
   }
 
   /** Panels: what they give follows the light until the port or the pack wants no more. */
-  private Binding[] sunny(double[] watts, double level, double most, Sun light) {
+  private LimitingFactor[] sunny(double[] watts, double level, double most, Sun light) {
     boolean steady = spread(lux) < STEADY;
-    Binding[] named = new Binding[watts.length];
+    LimitingFactor[] named = new LimitingFactor[watts.length];
     for (int c = 0; c < watts.length; c++) {
       boolean lit = watts[c] < LIT * light.wattsPerLux() * lux[c];
-      Binding own = ownDirect(c, watts[c], level, most);
+      LimitingFactor own = ownDirect(c, watts[c], level, most);
       if (!Level.on(watts[c], level)) {
         named[c] = off(c, level);
-      } else if (own != Binding.SOURCE && (lit || steady || flat(c, watts[c], level, most))) {
+      } else if (own != LimitingFactor.SOURCE && (lit || steady || flat(c, watts[c], level, most))) {
         named[c] = own;
       } else if (lit && watts[c] < AT_LEVEL * level && light.upTheCurve(volts[c])) {
-        named[c] = bins.middle(c) >= knee ? Binding.TAPER : Binding.SHARED_CAP;
+        named[c] = bins.middle(c) >= knee ? LimitingFactor.TAPER : LimitingFactor.SHARED_CAP;
       } else {
-        named[c] = Binding.SOURCE;
+        named[c] = LimitingFactor.SOURCE;
       }
     }
     return named;
@@ -346,7 +346,7 @@ final class LimitFinder {
     return (sorted[(int) (0.95 * (n - 1))] - sorted[(int) (0.05 * (n - 1))]) / sorted[n / 2];
   }
 
-  private List<LimitBand.Stretch> stretches(Binding[] named) {
+  private List<LimitBand.Stretch> stretches(LimitingFactor[] named) {
     List<LimitBand.Stretch> found = new ArrayList<>();
     int from = 0;
     for (int c = 1; c <= named.length; c++) {

@@ -35,7 +35,7 @@ public record Sharing(OptionalDouble cap, List<Inlet> first, List<Inlet> topping
     for (LimitBand band : bands) {
       double shared = 0;
       for (LimitBand.Stretch s : band.stretches()) {
-        if (s.binding() == Binding.SHARED_CAP) {
+        if (s.binding() == LimitingFactor.SHARED_CAP) {
           shared += s.seconds();
           watts += mean(inputs.whole(), s) * s.seconds();
         }

@@ -10,8 +10,8 @@ import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -71,16 +71,16 @@ public final class OverloadLadder {
    * @param typed what was read off, as a trace
    * @param presses what was said, in order of time; without any only readings speak
    */
-  public static OverloadFinding byHand(Trace typed, List<Pressed> presses, OverloadMethod method) {
+  public static OverloadFinding byHand(Trace typed, List<TimedOperatorEvent> presses, OverloadMethod method) {
     return new OverloadLadder(typed, method, Map.of()).findByHand(presses);
   }
 
-  private OverloadFinding findByHand(List<Pressed> presses) {
+  private OverloadFinding findByHand(List<TimedOperatorEvent> presses) {
     noteAccuracy();
-    if (presses.stream().noneMatch(p -> p.is(Press.LOAD_ON))) {
+    if (presses.stream().noneMatch(p -> p.is(OperatorEvent.LOAD_ON))) {
       return readAlone();
     }
-    PressedHolds pressed = new PressedHolds(presses, trace);
+    OperatorHolds pressed = new OperatorHolds(presses, trace);
     warnings.addAll(pressed.warnings());
     if (pressed.holds().isEmpty()) {
       warnings.add(

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
@@ -33,11 +33,11 @@ public record Looks(List<Look> all) {
   }
 
   /** Presses, and volts that were read: an outlet without them is off. */
-  public static Looks of(Trace typed, List<Pressed> presses) {
+  public static Looks of(Trace typed, List<TimedOperatorEvent> presses) {
     List<Look> looks = new ArrayList<>();
-    for (Pressed p : presses) {
-      boolean on = p.is(Press.LOAD_ON, Press.STILL_ON, Press.CAME_BACK);
-      if (on || p.is(Press.WENT_OFF, Press.DROPPED_OUT, Press.TRIPPED)) {
+    for (TimedOperatorEvent p : presses) {
+      boolean on = p.is(OperatorEvent.LOAD_ON, OperatorEvent.STILL_ON, OperatorEvent.CAME_BACK);
+      if (on || p.is(OperatorEvent.WENT_OFF, OperatorEvent.DROPPED_OUT, OperatorEvent.TRIPPED)) {
         looks.add(new Look(p.seconds(), p.within(), on));
       }
     }

@@ -11,8 +11,8 @@ import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -88,22 +88,22 @@ public final class PortLadder {
    * @param presses what was said, in order of time
    */
   public static PortFinding byHand(
-      Trace typed, List<Pressed> presses, MeterClass volts, MeterClass amps, Treatment treatment) {
+      Trace typed, List<TimedOperatorEvent> presses, MeterClass volts, MeterClass amps, Treatment treatment) {
     return new PortLadder(treatment.of(typed), volts, amps, treatment.leadOhms(), List.of())
         .findByHand(presses);
   }
 
-  private PortFinding findByHand(List<Pressed> presses) {
+  private PortFinding findByHand(List<TimedOperatorEvent> presses) {
     Series current = trace.series(Channel.DC_CURRENT);
     Series voltage = trace.series(Channel.DC_VOLTAGE);
     List<PortPoint> carried = new ArrayList<>();
     OptionalDouble trippedAt = OptionalDouble.empty();
-    List<Pressed> on = presses.stream().filter(p -> p.is(Press.LOAD_ON)).toList();
+    List<TimedOperatorEvent> on = presses.stream().filter(p -> p.is(OperatorEvent.LOAD_ON)).toList();
     for (int k = 0; k < on.size(); k++) {
       double next = k + 1 < on.size() ? on.get(k + 1).seconds() : Double.POSITIVE_INFINITY;
-      Optional<Pressed> off =
-          Pressed.first(
-              presses, on.get(k).seconds(), next, Press.WENT_OFF, Press.TRIPPED, Press.DROPPED_OUT);
+      Optional<TimedOperatorEvent> off =
+          TimedOperatorEvent.first(
+              presses, on.get(k).seconds(), next, OperatorEvent.WENT_OFF, OperatorEvent.TRIPPED, OperatorEvent.DROPPED_OUT);
       // What was read is often written down a moment after the key.
       double from = Math.nextUp(on.get(k).seconds());
       double[] i = between(current, from, next);

@@ -12,7 +12,7 @@ final class Agenda {
    *
    * @param place of the appliance in the list
    */
-  record Going(int place, Appliance appliance, Stretch when) {}
+  record Going(int place, Appliance appliance, DayStretch when) {}
 
   /** Something that takes its energy at one moment. */
   record Sip(double hour, Appliance appliance) {}
@@ -25,7 +25,7 @@ final class Agenda {
     this.plan = plan;
     for (int i = 0; i < plan.appliances().size(); i++) {
       Appliance appliance = plan.appliances().get(i);
-      for (Stretch due : appliance.due()) {
+      for (DayStretch due : appliance.due()) {
         if (due.from() < plan.hours()) {
           goings.add(new Going(i, appliance, due));
         }

@@ -13,7 +13,7 @@ import java.util.List;
  * @param leg which of two joined units it hangs on; of no account for one alone
  */
 public record Appliance(
-    String name, Draw draw, Side side, List<Stretch> on, List<Double> at, Leg leg) {
+    String name, ApplianceDraw draw, Side side, List<DayStretch> on, List<Double> at, Leg leg) {
   private static final double MINUTES = 60;
 
   public Appliance {
@@ -23,7 +23,7 @@ public record Appliance(
   }
 
   /** One that lies across both of two joined units. */
-  public Appliance(String name, Draw draw, Side side, List<Stretch> on, List<Double> at) {
+  public Appliance(String name, ApplianceDraw draw, Side side, List<DayStretch> on, List<Double> at) {
     this(name, draw, side, on, at, Leg.BOTH);
   }
 
@@ -37,7 +37,7 @@ public record Appliance(
     return drawing(draw.halved());
   }
 
-  private Appliance drawing(Draw other) {
+  private Appliance drawing(ApplianceDraw other) {
     return new Appliance(name, other, side, on, at, leg);
   }
 
@@ -65,19 +65,19 @@ public record Appliance(
    * The same with other figures. One that is now used at moments begins where it was on before; one
    * that no longer is stays on for an hour from each.
    */
-  public Appliance with(Draw other) {
+  public Appliance with(ApplianceDraw other) {
     if (other.use().atMoments() && !draw.use().atMoments()) {
-      return new Appliance(name, other, side, on, on.stream().map(Stretch::from).toList(), leg);
+      return new Appliance(name, other, side, on, on.stream().map(DayStretch::from).toList(), leg);
     }
     if (draw.use().atMoments() && !other.use().atMoments()) {
-      List<Stretch> hours = at.stream().map(h -> new Stretch(h, h + 1)).toList();
+      List<DayStretch> hours = at.stream().map(h -> new DayStretch(h, h + 1)).toList();
       return new Appliance(name, other, side, hours, at, leg);
     }
     return drawing(other);
   }
 
   /** The same at other times. */
-  public Appliance at(List<Stretch> stretches, List<Double> moments) {
+  public Appliance at(List<DayStretch> stretches, List<Double> moments) {
     return new Appliance(name, draw, side, stretches, moments, leg);
   }
 
@@ -88,7 +88,7 @@ public record Appliance(
             .filter(s -> s.to() + hours > 0)
             .map(
                 s ->
-                    new Stretch(
+                    new DayStretch(
                         s.from() == 0 && Double.isInfinite(s.to())
                             ? 0
                             : Math.max(0, s.from() + hours),
@@ -102,25 +102,25 @@ public record Appliance(
     return at(
         on.stream()
             .filter(s -> s.to() > hour)
-            .map(s -> new Stretch(Math.max(0, s.from() - hour), s.to() - hour))
+            .map(s -> new DayStretch(Math.max(0, s.from() - hour), s.to() - hour))
             .toList(),
         at.stream().filter(h -> h >= hour).map(h -> h - hour).toList());
   }
 
   /** When it is due, beginnings apart; what takes no time is not among it. */
-  public List<Stretch> due() {
+  public List<DayStretch> due() {
     return switch (draw.use()) {
-      case STEADY, CYCLING -> Stretch.joined(on);
-      case SHORT -> at.stream().map(h -> new Stretch(h, h + draw.minutes() / MINUTES)).toList();
+      case STEADY, CYCLING -> DayStretch.joined(on);
+      case SHORT -> at.stream().map(h -> new DayStretch(h, h + draw.minutes() / MINUTES)).toList();
       case PER_GO ->
           draw.watts() > 0
-              ? at.stream().map(h -> new Stretch(h, h + draw.wattHours() / draw.watts())).toList()
+              ? at.stream().map(h -> new DayStretch(h, h + draw.wattHours() / draw.watts())).toList()
               : List.of();
     };
   }
 
   /** Moments at which it takes its energy all at once. */
   List<Double> atOnce() {
-    return draw.use() == Draw.Use.PER_GO && !(draw.watts() > 0) ? at : List.of();
+    return draw.use() == ApplianceDraw.Use.PER_GO && !(draw.watts() > 0) ? at : List.of();
   }
 }

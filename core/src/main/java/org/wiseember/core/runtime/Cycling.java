@@ -29,19 +29,19 @@ final class Cycling {
     return plan.appliances().stream().anyMatch(a -> cycles(a.draw()));
   }
 
-  private static boolean cycles(Draw draw) {
-    return draw.use() == Draw.Use.CYCLING && draw.meanWatts() > 0 && duty(draw) < 1;
+  private static boolean cycles(ApplianceDraw draw) {
+    return draw.use() == ApplianceDraw.Use.CYCLING && draw.meanWatts() > 0 && duty(draw) < 1;
   }
 
   /** Share of the time it runs. */
-  private static double duty(Draw draw) {
+  private static double duty(ApplianceDraw draw) {
     return Double.isNaN(draw.watts())
         ? USUAL_DUTY
         : draw.watts() > draw.meanWatts() ? draw.meanWatts() / draw.watts() : 1;
   }
 
   /** Mean of its squared watts beyond the square of their mean, W²; 0 for what does not cycle. */
-  static double uneven(Draw draw) {
+  static double uneven(ApplianceDraw draw) {
     return cycles(draw) ? draw.meanWatts() * draw.meanWatts() * (1 / duty(draw) - 1) : 0;
   }
 
@@ -69,20 +69,20 @@ final class Cycling {
 
   /** One stretch told as its beginning and what follows. */
   private interface Beginning {
-    List<Appliance> of(Appliance appliance, Stretch when, double share);
+    List<Appliance> of(Appliance appliance, DayStretch when, double share);
   }
 
   private static Appliance part(Appliance a, double watts, double from, double to) {
-    Draw steady = new Draw(Draw.Use.STEADY, watts, Double.NaN, Double.NaN, Double.NaN);
+    ApplianceDraw steady = new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, Double.NaN, Double.NaN, Double.NaN);
     return new Appliance(
-        a.name(), steady, a.side(), List.of(new Stretch(from, to)), List.of(), a.leg());
+        a.name(), steady, a.side(), List.of(new DayStretch(from, to)), List.of(), a.leg());
   }
 
   private static Appliance after(Appliance a, double from, double to) {
-    return a.at(List.of(new Stretch(from, to)), List.of());
+    return a.at(List.of(new DayStretch(from, to)), List.of());
   }
 
-  private record Begun(Appliance appliance, Stretch when) {
+  private record Begun(Appliance appliance, DayStretch when) {
     /** What a run and a rest put between it and its mean, Wh. */
     double swing() {
       return appliance.draw().meanWatts() * (1 - duty(appliance.draw())) * PERIOD;

@@ -137,7 +137,7 @@ public sealed interface Feed {
   }
 
   /** So many watts for a time. */
-  record Giving(Stretch when, double watts) {}
+  record Giving(DayStretch when, double watts) {}
 
   /**
    * The mains or a generator.
@@ -146,7 +146,7 @@ public sealed interface Feed {
    * @param va it gives at most, VA
    * @param on when it is there
    */
-  record Alternating(String kind, double va, List<Stretch> on) implements Source {
+  record Alternating(String kind, double va, List<DayStretch> on) implements Source {
     public Alternating {
       on = List.copyOf(on);
     }

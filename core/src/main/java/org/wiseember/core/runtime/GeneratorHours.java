@@ -10,7 +10,7 @@ public final class GeneratorHours {
   private GeneratorHours() {}
 
   /** Hours a day; empty where no feed brings anything in, or a day would not be enough. */
-  public static OptionalDouble of(RunTimeCase asked, Course course) {
+  public static OptionalDouble of(RunTimeCase asked, ChargeCurve course) {
     double into = course.feed().map(f -> f.flow().intoUnit()).orElse(0.0);
     EnergyCurve curve = asked.curve();
     double hours = need(asked.plan(), curve) * DAY / asked.plan().hours() / curve.shareFed(into);

@@ -14,8 +14,8 @@ public record GoesLeft(String name, int alone, int leastAlone, int more) {
   private static final double PERCENT = 100;
 
   /** Of one appliance of a plan that is used by the go. */
-  public static GoesLeft of(RunTimeCase asked, Course course, Appliance appliance) {
-    Draw draw = appliance.draw();
+  public static GoesLeft of(RunTimeCase asked, ChargeCurve course, Appliance appliance) {
+    ApplianceDraw draw = appliance.draw();
     EnergyCurve curve = asked.curve();
     double share = share(curve, appliance);
     double given = (asked.charge() - asked.reserve()) / PERCENT;
@@ -35,7 +35,7 @@ public record GoesLeft(String name, int alone, int leastAlone, int more) {
 
   /** Of a full unit, what one go takes. */
   private static double share(EnergyCurve curve, Appliance appliance) {
-    Draw draw = appliance.draw();
+    ApplianceDraw draw = appliance.draw();
     double energy = draw.goWattHours();
     boolean ac = appliance.side() == Side.AC;
     if (draw.watts() > 0) {

@@ -16,7 +16,7 @@ import java.util.function.DoublePredicate;
  * @param mostRunning the most that runs at once, W
  */
 record HardestMoments(
-    Optional<Course.Overload> first, Optional<Course.HardStart> start, double mostRunning) {
+    Optional<ChargeCurve.Overload> first, Optional<ChargeCurve.HardStart> start, double mostRunning) {
   /**
    * Goes through all beginnings.
    *
@@ -28,8 +28,8 @@ record HardestMoments(
       Agenda agenda, double outputWatts, double startVa, DoublePredicate asked) {
     List<Agenda.Going> all = agenda.atOutlets();
     List<Agenda.Going> on = new ArrayList<>();
-    Optional<Course.Overload> first = Optional.empty();
-    Optional<Course.HardStart> hardest = Optional.empty();
+    Optional<ChargeCurve.Overload> first = Optional.empty();
+    Optional<ChargeCurve.HardStart> hardest = Optional.empty();
     double most = 0;
     for (Agenda.Going next : all) {
       double hour = next.when().from();
@@ -40,30 +40,30 @@ record HardestMoments(
       }
       double running = on.stream().mapToDouble(g -> g.appliance().draw().runningWatts()).sum();
       most = Math.max(most, running);
-      Course.HardStart start = start(on, hour, running).orElse(null);
+      ChargeCurve.HardStart start = start(on, hour, running).orElse(null);
       if (start != null && hardest.filter(h -> h.va() >= start.va()).isEmpty()) {
         hardest = Optional.of(start);
       }
       boolean over = running > outputWatts || (start != null && start.va() > startVa);
       if (over && first.isEmpty()) {
-        first = Optional.of(new Course.Overload(hour, next.appliance().name()));
+        first = Optional.of(new ChargeCurve.Overload(hour, next.appliance().name()));
       }
     }
     return new HardestMoments(first, hardest, most);
   }
 
   /** The hardest of the starts that may happen at this moment. */
-  private static Optional<Course.HardStart> start(
+  private static Optional<ChargeCurve.HardStart> start(
       List<Agenda.Going> on, double hour, double running) {
     return on.stream()
         .filter(g -> g.appliance().draw().startVa() > 0)
-        .filter(g -> g.appliance().draw().use() == Draw.Use.CYCLING || g.when().from() == hour)
+        .filter(g -> g.appliance().draw().use() == ApplianceDraw.Use.CYCLING || g.when().from() == hour)
         .map(
             g ->
-                new Course.HardStart(
+                new ChargeCurve.HardStart(
                     g.appliance().draw().startVa() + running - g.appliance().draw().runningWatts(),
                     hour,
                     g.appliance().name()))
-        .max(Comparator.comparingDouble(Course.HardStart::va));
+        .max(Comparator.comparingDouble(ChargeCurve.HardStart::va));
   }
 }

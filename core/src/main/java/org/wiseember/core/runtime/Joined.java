@@ -22,16 +22,16 @@ public record Joined(List<OnLeg> legs, OptionalDouble runsOut) {
    * @param chargeAtEnd when the pair goes off, else at the end of the plan, %
    * @param asks its hardest starts and the most that runs on it
    */
-  public record OnLeg(Course course, double chargeAtEnd, List<Asked> asks) {
+  public record OnLeg(ChargeCurve course, double chargeAtEnd, List<AskedOfUnit> asks) {
     public OnLeg {
       asks = List.copyOf(asks);
     }
 
     /** The worst that is asked of it: what trips it, else what is open. */
-    public Optional<Asked> worst() {
+    public Optional<AskedOfUnit> worst() {
       return asks.stream()
           .filter(a -> a.answer().call() != Endured.Call.HOLDS)
-          .min(Comparator.comparing((Asked a) -> a.answer().call()));
+          .min(Comparator.comparing((AskedOfUnit a) -> a.answer().call()));
     }
   }
 
@@ -50,7 +50,7 @@ public record Joined(List<OnLeg> legs, OptionalDouble runsOut) {
   public static Joined of(Day day, Half first, Half second) {
     List<RunTimeCase> cases =
         List.of(alone(day, Leg.FIRST, first.unit()), alone(day, Leg.SECOND, second.unit()));
-    List<Course> courses = cases.stream().map(RunTimeCase::course).toList();
+    List<ChargeCurve> courses = cases.stream().map(RunTimeCase::course).toList();
     OptionalDouble end = courses.stream().flatMapToDouble(c -> c.runsOut().stream()).min();
     List<OnLeg> legs = new ArrayList<>();
     for (int i = 0; i < courses.size(); i++) {
@@ -59,7 +59,7 @@ public record Joined(List<OnLeg> legs, OptionalDouble runsOut) {
           new OnLeg(
               courses.get(i),
               courses.get(i).chargeAt(end.orElse(day.plan().hours())),
-              Asked.of(cases.get(i).plan(), endured)));
+              AskedOfUnit.of(cases.get(i).plan(), endured)));
     }
     return new Joined(legs, end);
   }
@@ -70,9 +70,9 @@ public record Joined(List<OnLeg> legs, OptionalDouble runsOut) {
     mine.add(
         new Appliance(
             "",
-            new Draw(Draw.Use.STEADY, 0, Double.NaN, Double.NaN, Double.NaN),
+            new ApplianceDraw(ApplianceDraw.Use.STEADY, 0, Double.NaN, Double.NaN, Double.NaN),
             Side.AC,
-            Stretch.joined(
+            DayStretch.joined(
                 day.appliances().stream()
                     .filter(a -> a.side() == Side.AC)
                     .flatMap(a -> a.due().stream())

@@ -43,7 +43,7 @@ public record RunTimeCase(
     if (!(charge >= 0 && charge <= 100) || !(reserve >= 0 && reserve <= 100)) {
       throw new IllegalArgumentException("charge and reserve lie between 0 and 100 %");
     }
-    if (feed.filter(f -> !RunTime.limited(f)).isPresent()) {
+    if (feed.filter(f -> !ChargeOverDay.limited(f)).isPresent()) {
       throw new IllegalArgumentException(
           "nothing limits what the feed gives; give its source va or watts, or a link amps or watts");
     }
@@ -55,8 +55,8 @@ public record RunTimeCase(
   }
 
   /** How it goes. */
-  public Course course() {
-    return RunTime.of(this);
+  public ChargeCurve course() {
+    return ChargeOverDay.of(this);
   }
 
   /** What runs on the unit at an hour, W on average. */

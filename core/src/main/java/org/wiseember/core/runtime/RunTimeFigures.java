@@ -23,7 +23,7 @@ import org.wiseember.core.uncertainty.Contribution;
  * @param figures in the order people ask for them
  * @param band of the charge over time
  */
-public record RunTimeFigures(Course course, Course without, List<Figure> figures, List<Band> band) {
+public record RunTimeFigures(ChargeCurve course, ChargeCurve without, List<Figure> figures, List<Band> band) {
   /** So many moments beside the corners of the line are enough to draw its band. */
   private static final int MOMENTS = 80;
 
@@ -45,8 +45,8 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
 
   /** Works a case out. */
   public static RunTimeFigures of(RunTimeCase asked) {
-    Course course = asked.course();
-    Course without = asked.feed().isPresent() ? asked.withoutFeed().course() : course;
+    ChargeCurve course = asked.course();
+    ChargeCurve without = asked.feed().isPresent() ? asked.withoutFeed().course() : course;
     Maker maker = new Maker(asked, course, without);
     return new RunTimeFigures(course, without, maker.figures(), maker.band());
   }
@@ -62,7 +62,7 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
   }
 
   /** What to look out for in the case itself. */
-  public static List<Warning> warnings(RunTimeCase asked, Course course) {
+  public static List<Warning> warnings(RunTimeCase asked, ChargeCurve course) {
     List<Warning> all = new ArrayList<>();
     if (asked.unit().guessed()) {
       all.add(
@@ -112,16 +112,16 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
   /** Tries each case once and makes the figures of it. */
   private static final class Maker {
     /** A varied case with both courses. */
-    private record Tried(String name, boolean limits, Course more, Course less) {}
+    private record Tried(String name, boolean limits, ChargeCurve more, ChargeCurve less) {}
 
     private final RunTimeCase asked;
-    private final Course course;
-    private final Course without;
+    private final ChargeCurve course;
+    private final ChargeCurve without;
     private final EnergyCurve curve;
     private final List<Tried> tried;
     private final List<Tried> triedWithout;
 
-    Maker(RunTimeCase asked, Course course, Course without) {
+    Maker(RunTimeCase asked, ChargeCurve course, ChargeCurve without) {
       this.asked = asked;
       this.course = course;
       this.without = without;
@@ -243,7 +243,7 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
                           "Without the feed",
                           h,
                           Unit.HOUR,
-                          because(without, triedWithout, Course::runsOut, List.of(energy()))
+                          because(without, triedWithout, ChargeCurve::runsOut, List.of(energy()))
                               .summed("with nothing brought in"))));
       if (Double.isFinite(report.sourceLoad())) {
         all.add(
@@ -267,7 +267,7 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
           name,
           hours,
           Unit.HOUR,
-          because(course, tried, Course::runsOut, List.of(energy(), shares()))
+          because(course, tried, ChargeCurve::runsOut, List.of(energy(), shares()))
               .summed("at " + Figures.plain(asked.reserve()) + " % of charge"));
     }
 
@@ -310,7 +310,7 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
         halves[i] *= Math.max(before, next);
       }
       List<Band> all = new ArrayList<>();
-      for (Course.Point p : course.through(MOMENTS, end)) {
+      for (ChargeCurve.Point p : course.through(MOMENTS, end)) {
         double at = Math.min(MOMENTS - 1e-9, p.hour() / end * MOMENTS);
         int before = (int) at;
         double half = halves[before] + (at - before) * (halves[before + 1] - halves[before]);
@@ -325,15 +325,15 @@ public record RunTimeFigures(Course course, Course without, List<Figure> figures
     }
 
     private static Because because(
-        Course nominal,
+        ChargeCurve nominal,
         List<Tried> tried,
-        Function<Course, OptionalDouble> of,
+        Function<ChargeCurve, OptionalDouble> of,
         List<String> workedOut) {
       return Because.of(budget(nominal, tried, of), workedOut);
     }
 
     private static Budget budget(
-        Course nominal, List<Tried> tried, Function<Course, OptionalDouble> of) {
+        ChargeCurve nominal, List<Tried> tried, Function<ChargeCurve, OptionalDouble> of) {
       Budget budget = Budget.of();
       for (Tried t : tried) {
         double half = half(of.apply(nominal), of.apply(t.more()), of.apply(t.less()));

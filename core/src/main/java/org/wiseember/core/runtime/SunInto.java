@@ -33,7 +33,7 @@ public final class SunInto {
         if (point.could() > 0 && from >= 0 && from < hours) {
           giving.add(
               new Feed.Giving(
-                  new Stretch(minute(from), minute(from + QUARTER)), Math.rint(point.could())));
+                  new DayStretch(minute(from), minute(from + QUARTER)), Math.rint(point.could())));
         }
       }
     }

@@ -19,7 +19,7 @@ import org.wiseember.core.uncertainty.MeterClass;
  * @param draw for a day: its mean for energy, the most it was seen to take for what it asks
  * @param warnings what to look out for
  */
-public record WatchSheet(Figure mean, List<Figure> seen, Draw draw, List<Warning> warnings) {
+public record WatchSheet(Figure mean, List<Figure> seen, ApplianceDraw draw, List<Warning> warnings) {
   private static final double HOUR = 3600;
   private static final double DAY = 24 * HOUR;
 
@@ -85,14 +85,14 @@ public record WatchSheet(Figure mean, List<Figure> seen, Draw draw, List<Warning
                 .summed("Wh an hour, over all of the watch"));
     double running = most(watch.runningWatts(), mean);
     double asked = most(most(running, watch.highestWatts()), watch.highestVa());
-    Draw draw =
-        new Draw(
-            Draw.Use.CYCLING,
+    ApplianceDraw draw =
+        new ApplianceDraw(
+            ApplianceDraw.Use.CYCLING,
             asked,
             mean,
             Double.NaN,
             watch.startVa() > asked ? watch.startVa() : Double.NaN,
-            Draw.Origin.WATCHED,
+            ApplianceDraw.Origin.WATCHED,
             Math.min(0.9, figure.u95() / mean));
     return new WatchSheet(
         figure, seen(watch, meter, meterWords), draw, warnings(watch, mean, whole));

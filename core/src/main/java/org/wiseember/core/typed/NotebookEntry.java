@@ -2,7 +2,7 @@ package org.wiseember.core.typed;
 
 import java.util.List;
 import java.util.Optional;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 
 /**
  * A line of a notebook as it was understood.
@@ -19,7 +19,7 @@ import org.wiseember.core.hand.Press;
 public record NotebookEntry(
     List<TypedReading> readings,
     List<Slip> slips,
-    Optional<Press> press,
+    Optional<OperatorEvent> press,
     Optional<Moment> when,
     Optional<String> errorCode,
     String who,

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 
 /**
  * Understands a line of the notebook, which may hold anything: figures with units, what a display
@@ -87,7 +87,7 @@ public final class NotebookReader {
     private final List<TypedAnswer> answers = new ArrayList<>();
     private final List<String> words = new ArrayList<>();
     private Optional<NotebookEntry.Moment> when = Optional.empty();
-    private Optional<Press> press = Optional.empty();
+    private Optional<OperatorEvent> press = Optional.empty();
     private Optional<String> code = Optional.empty();
 
     Understood(String who) {
@@ -95,7 +95,7 @@ public final class NotebookReader {
     }
 
     void take(String text) {
-      press = Stream.of(Press.values()).filter(p -> p.saidBy(text)).findFirst();
+      press = Stream.of(OperatorEvent.values()).filter(p -> p.saidBy(text)).findFirst();
       if (press.isPresent()) {
         return;
       }

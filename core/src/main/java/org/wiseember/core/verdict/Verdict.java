@@ -31,7 +31,7 @@ public record Verdict(
     Claim claim,
     Optional<Figure> measured,
     Standing standing,
-    Optional<SeamPosition> seam,
+    Optional<ClaimScalePosition> seam,
     String reason,
     boolean guarded) {
   public Verdict {
@@ -67,7 +67,7 @@ public record Verdict(
         claim,
         Optional.of(figure),
         Standing.RIG_CANNOT_SHOW,
-        Optional.of(SeamPosition.of(claim, figure.estimate())),
+        Optional.of(ClaimScalePosition.of(claim, figure.estimate())),
         why,
         true);
   }
@@ -111,7 +111,7 @@ public record Verdict(
         claim,
         Optional.of(measured),
         standing,
-        Optional.of(SeamPosition.of(claim, measured.estimate())),
+        Optional.of(ClaimScalePosition.of(claim, measured.estimate())),
         reason(claim, measured, standing, margin, guardBand),
         guardBand);
   }
@@ -164,7 +164,7 @@ public record Verdict(
         claim,
         Optional.of(measured),
         standing,
-        Optional.of(SeamPosition.of(claim, measured.estimate())),
+        Optional.of(ClaimScalePosition.of(claim, measured.estimate())),
         reason,
         guardBand);
   }

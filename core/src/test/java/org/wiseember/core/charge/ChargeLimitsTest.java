@@ -49,11 +49,11 @@ public class ChargeLimitsTest {
         limits(trace(9000, Map.of(Channel.IN_POWER, t -> plateauAndFall(t, 325, 6000, 8000))));
     LimitBand band = found.bands().get(0);
     assertEquals(band.inlet(), Inlet.ANY);
-    assertEquals(band.at(3000), Binding.WATTS);
-    assertEquals(band.at(7500), Binding.TAPER);
-    assertEquals(band.at(8800), Binding.NOTHING);
+    assertEquals(band.at(3000), LimitingFactor.WATTS);
+    assertEquals(band.at(7500), LimitingFactor.TAPER);
+    assertEquals(band.at(8800), LimitingFactor.NOTHING);
     assertTrue(found.derating().isEmpty() && found.sharing().isEmpty());
-    assertEquals(band.seconds(Binding.WATTS), 6000, 150);
+    assertEquals(band.seconds(LimitingFactor.WATTS), 6000, 150);
   }
 
   /** Common practice, no published source: 1 000 W instead of 1 500 after a hard drain. */
@@ -71,8 +71,8 @@ public class ChargeLimitsTest {
     ChargeLimits found =
         ChargeLimits.of(log, ChargeProfile.of(log, Optional.empty()), KnownInputs.NOTHING)
             .orElseThrow();
-    assertEquals(found.bands().get(0).at(900), Binding.TEMPERATURE);
-    assertEquals(found.bands().get(0).at(4000), Binding.WATTS);
+    assertEquals(found.bands().get(0).at(900), LimitingFactor.TEMPERATURE);
+    assertEquals(found.bands().get(0).at(4000), LimitingFactor.WATTS);
     Derating derating = found.derating().orElseThrow();
     assertEquals(derating.fromCelsius().orElseThrow(), celsius.applyAsDouble(1800), 0.3);
     assertEquals(derating.leastShare(), 2.0 / 3, 0.01);
@@ -86,7 +86,7 @@ public class ChargeLimitsTest {
         trace(
             9000,
             Map.of(Channel.IN_POWER, t -> t < 1800 ? 1000 : plateauAndFall(t, 1500, 6000, 8000)));
-    assertEquals(limits(log).bands().get(0).at(900), Binding.UNKNOWN);
+    assertEquals(limits(log).bands().get(0).at(900), LimitingFactor.UNKNOWN);
   }
 
   @Test
@@ -101,7 +101,7 @@ public class ChargeLimitsTest {
                 Channel.CASE_TEMPERATURE,
                 celsius));
     ChargeLimits found = limits(log);
-    assertEquals(found.bands().get(0).at(1000), Binding.TEMPERATURE);
+    assertEquals(found.bands().get(0).at(1000), LimitingFactor.TEMPERATURE);
     assertEquals(found.coldUntil().orElseThrow(), 1, 0.3);
   }
 
@@ -133,9 +133,9 @@ public class ChargeLimitsTest {
     assertEquals(sharing.first(), List.of(Inlet.DC));
     assertEquals(sharing.toppingUp(), List.of(Inlet.WALL));
     assertEquals(sharing.cap().orElseThrow(), 1500, 5);
-    assertEquals(found.band(Inlet.WALL).orElseThrow().at(450), Binding.WATTS);
-    assertEquals(found.band(Inlet.WALL).orElseThrow().at(3000), Binding.SHARED_CAP);
-    assertEquals(found.band(Inlet.DC).orElseThrow().at(3000), Binding.SOURCE);
+    assertEquals(found.band(Inlet.WALL).orElseThrow().at(450), LimitingFactor.WATTS);
+    assertEquals(found.band(Inlet.WALL).orElseThrow().at(3000), LimitingFactor.SHARED_CAP);
+    assertEquals(found.band(Inlet.DC).orElseThrow().at(3000), LimitingFactor.SOURCE);
   }
 
   /** Common practice, no published source: an adapter of 93 W and two USB-C ports make 213 W. */
@@ -167,7 +167,7 @@ public class ChargeLimitsTest {
       ChargeLimits found =
           ChargeLimits.of(log, ChargeProfile.of(log, Optional.empty()), label).orElseThrow();
       assertEquals(
-          found.band(Inlet.DC).orElseThrow().at(4000), pair[1] > 0 ? Binding.AMPS : Binding.SOURCE);
+          found.band(Inlet.DC).orElseThrow().at(4000), pair[1] > 0 ? LimitingFactor.AMPS : LimitingFactor.SOURCE);
       assertEquals(found.mostAmps().orElseThrow(), pair[0], 1e-9);
     }
   }
@@ -192,9 +192,9 @@ public class ChargeLimitsTest {
     ChargeFinding finding = ChargeProfile.of(log, Optional.empty());
     assertEquals(finding.taperStart().orElseThrow().value(), 6000, 100);
     ChargeLimits found = ChargeLimits.of(log, finding, LABEL).orElseThrow();
-    assertEquals(found.band(Inlet.WALL).orElseThrow().at(3000), Binding.WATTS);
-    assertEquals(found.band(Inlet.WALL).orElseThrow().at(7000), Binding.TAPER);
-    assertEquals(found.band(Inlet.DC).orElseThrow().at(3000), Binding.SOURCE);
+    assertEquals(found.band(Inlet.WALL).orElseThrow().at(3000), LimitingFactor.WATTS);
+    assertEquals(found.band(Inlet.WALL).orElseThrow().at(7000), LimitingFactor.TAPER);
+    assertEquals(found.band(Inlet.DC).orElseThrow().at(3000), LimitingFactor.SOURCE);
   }
 
   /** A string that stands above the window is refused until a panel is taken out of it. */
@@ -209,8 +209,8 @@ public class ChargeLimitsTest {
                 Channel.IN_CURRENT,
                 t -> t < 2000 || t > 8000 ? 0 : 6));
     ChargeLimits found = limits(log);
-    assertEquals(found.band(Inlet.DC).orElseThrow().at(1000), Binding.VOLTS);
-    assertEquals(found.band(Inlet.DC).orElseThrow().at(5000), Binding.SOURCE);
+    assertEquals(found.band(Inlet.DC).orElseThrow().at(1000), LimitingFactor.VOLTS);
+    assertEquals(found.band(Inlet.DC).orElseThrow().at(5000), LimitingFactor.SOURCE);
   }
 
   /** The whole beyond what its logged parts hold is a part of its own; meters at zero are none. */

@@ -39,15 +39,15 @@ import org.wiseember.core.uncertainty.MeterClass;
 public class ByHandPracticeTest {
   private static final double NOTHING = Double.NaN;
 
-  private final List<Pressed> presses = new ArrayList<>();
+  private final List<TimedOperatorEvent> presses = new ArrayList<>();
   private final Map<Channel, Map<Double, Double>> read = new EnumMap<>(Channel.class);
 
   private static ByHandPracticeTest notes() {
     return new ByHandPracticeTest();
   }
 
-  private ByHandPracticeTest at(double seconds, Press press) {
-    presses.add(Pressed.key(press, NOTHING, seconds));
+  private ByHandPracticeTest at(double seconds, OperatorEvent press) {
+    presses.add(TimedOperatorEvent.key(press, NOTHING, seconds));
     return this;
   }
 
@@ -95,8 +95,8 @@ public class ByHandPracticeTest {
         notes()
             .at(0, Channel.DC_ENERGY, 0)
             .at(0, Channel.DC_CHARGE, 0)
-            .at(1, Press.LOAD_ON)
-            .at(1 + end, Press.DROPPED_OUT)
+            .at(1, OperatorEvent.LOAD_ON)
+            .at(1 + end, OperatorEvent.DROPPED_OUT)
             .at(end + 30, Channel.DC_ENERGY, 477)
             .at(end + 30, Channel.DC_CHARGE, 36.89)
             .drain(537, false);
@@ -115,8 +115,8 @@ public class ByHandPracticeTest {
         notes()
             .at(0, Channel.AC_ENERGY, 0)
             .at(0, Channel.SECOND_AC_ENERGY, 0)
-            .at(1, Press.LOAD_ON)
-            .at(9000, Press.DROPPED_OUT)
+            .at(1, OperatorEvent.LOAD_ON)
+            .at(9000, OperatorEvent.DROPPED_OUT)
             .at(9010, Channel.AC_ENERGY, 249)
             .at(9010, Channel.SECOND_AC_ENERGY, 240)
             .drain(299, true);
@@ -131,9 +131,9 @@ public class ByHandPracticeTest {
   public void whatWasNotSeenToEndIsTheLeast() {
     for (boolean takenOff : new boolean[] {true, false}) {
       ByHandPracticeTest notes =
-          notes().at(0, Channel.AC_ENERGY, 0).at(1, Press.LOAD_ON).at(3600, Channel.AC_ENERGY, 609);
+          notes().at(0, Channel.AC_ENERGY, 0).at(1, OperatorEvent.LOAD_ON).at(3600, Channel.AC_ENERGY, 609);
       CapacityFinding found =
-          (takenOff ? notes.at(3605, Press.TAKEN_OFF) : notes).drain(1075, true);
+          (takenOff ? notes.at(3605, OperatorEvent.TAKEN_OFF) : notes).drain(1075, true);
       assertEquals(found.deliveredEnergy().orElseThrow().bound(), Bound.AT_LEAST);
       assertFalse(found.reachesCutoff());
     }
@@ -145,9 +145,9 @@ public class ByHandPracticeTest {
     CapacityFinding found =
         notes()
             .at(0, Channel.AC_ENERGY, 0)
-            .at(0.5, Press.LOAD_ON)
+            .at(0.5, OperatorEvent.LOAD_ON)
             .at(3600.5, Channel.AC_ENERGY, 600)
-            .at(3900.5, Press.DROPPED_OUT)
+            .at(3900.5, OperatorEvent.DROPPED_OUT)
             .drain(700, true);
     assertEquals(found.deliveredEnergy().orElseThrow().value(), 650.0, 0.1);
     assertTrue(codes(found.warnings()).contains("total_early"));
@@ -159,17 +159,17 @@ public class ByHandPracticeTest {
   public void aTotalWithoutAStartIsNoEnergy() {
     CapacityFinding alone =
         notes()
-            .at(1, Press.LOAD_ON)
-            .at(3601, Press.DROPPED_OUT)
+            .at(1, OperatorEvent.LOAD_ON)
+            .at(3601, OperatorEvent.DROPPED_OUT)
             .at(3610, Channel.AC_ENERGY, 1950)
             .drain(1075, true);
     assertTrue(alone.deliveredEnergy().isEmpty());
     // Read first a third of the way in: too much is missing for a figure, the rest is the least.
     Figure least =
         notes()
-            .at(1, Press.LOAD_ON)
+            .at(1, OperatorEvent.LOAD_ON)
             .at(1201, Channel.AC_ENERGY, 1000)
-            .at(3601, Press.DROPPED_OUT)
+            .at(3601, OperatorEvent.DROPPED_OUT)
             .at(3610, Channel.AC_ENERGY, 1400)
             .drain(1075, true)
             .deliveredEnergy()
@@ -183,14 +183,14 @@ public class ByHandPracticeTest {
   public void aLoadThatTripped() {
     OverloadFinding found =
         notes()
-            .at(10, Press.LOAD_ON)
+            .at(10, OperatorEvent.LOAD_ON)
             .at(30, Channel.AC_POWER, 550)
-            .at(190, Press.TRIPPED)
+            .at(190, OperatorEvent.TRIPPED)
             .overload(500);
     Figure trip = found.tripTime().orElseThrow();
     assertEquals(trip.value(), 180.0, 1e-9);
     assertTrue(trip.u95() > 0.6 && trip.u95() < 5, trip.words());
-    assertEquals(found.holds().get(0).halfWidth(), 2 * Pressed.REACTION, 1e-9);
+    assertEquals(found.holds().get(0).halfWidth(), 2 * TimedOperatorEvent.REACTION, 1e-9);
   }
 
   /** Ten minutes at the rating, said so, are continuous; without a word of the end they are not. */
@@ -198,13 +198,13 @@ public class ByHandPracticeTest {
   public void tenMinutesCountWhereTheyWereSaid() {
     OverloadFinding held =
         notes()
-            .at(0, Press.LOAD_ON)
+            .at(0, OperatorEvent.LOAD_ON)
             .at(60, Channel.AC_POWER, 1203)
-            .at(604, Press.TAKEN_OFF)
+            .at(604, OperatorEvent.TAKEN_OFF)
             .overload(1200);
     assertTrue(ContinuousPower.held(List.of(held)).isPresent());
     OverloadFinding unsaid =
-        notes().at(0, Press.LOAD_ON).at(60, Channel.AC_POWER, 1203).overload(1200);
+        notes().at(0, OperatorEvent.LOAD_ON).at(60, Channel.AC_POWER, 1203).overload(1200);
     assertEquals(unsaid.holds().get(0).end(), Hold.End.NOT_SAID);
     assertTrue(ContinuousPower.held(List.of(unsaid)).isEmpty());
     assertTrue(unsaid.tripTime().isEmpty());
@@ -251,13 +251,13 @@ public class ByHandPracticeTest {
   private static PortFinding notesPort(double amps, boolean said) {
     ByHandPracticeTest notes =
         notes()
-            .at(0, Press.LOAD_ON)
+            .at(0, OperatorEvent.LOAD_ON)
             .at(20, Channel.DC_CURRENT, amps)
             .at(20, Channel.DC_VOLTAGE, 13.3)
-            .at(25, Press.READ);
-    notes.presses.add(Pressed.key(Press.LOAD_ON, 12, 40));
+            .at(25, OperatorEvent.READ);
+    notes.presses.add(TimedOperatorEvent.key(OperatorEvent.LOAD_ON, 12, 40));
     if (said) {
-      notes.at(43, Press.WENT_OFF);
+      notes.at(43, OperatorEvent.WENT_OFF);
     }
     MeterClass meter = MeterClass.ofReading(1, 0, 0.01);
     return PortLadder.byHand(notes.trace(), notes.presses, meter, meter, Treatment.NONE);
@@ -268,9 +268,9 @@ public class ByHandPracticeTest {
   public void anOutputThatWasOffInTheMorning() {
     ByHandPracticeTest notes =
         notes()
-            .at(0, Press.LOAD_ON)
-            .at(3600, Press.STILL_ON)
-            .at(36_000, Press.WENT_OFF)
+            .at(0, OperatorEvent.LOAD_ON)
+            .at(3600, OperatorEvent.STILL_ON)
+            .at(36_000, OperatorEvent.WENT_OFF)
             .at(36_010, Channel.DISPLAY_CHARGE, 81);
     Looks looks = Looks.of(notes.trace(), notes.presses);
     assertEquals(looks.on(), 2);
@@ -287,17 +287,17 @@ public class ByHandPracticeTest {
   public void aChargeLookedAtNowAndThen() {
     ByHandPracticeTest notes =
         notes()
-            .at(0, Press.LOAD_ON)
+            .at(0, OperatorEvent.LOAD_ON)
             .at(60, Channel.IN_POWER, 325)
             .at(3600, Channel.IN_POWER, 180)
             .at(5400, Channel.IN_POWER, 60)
-            .at(6000, Press.FULL);
+            .at(6000, OperatorEvent.FULL);
     ChargeFinding found =
         HandCharge.of(notes.trace(), notes.presses, Optional.empty()).orElseThrow();
     assertEquals(found.peakPower().orElseThrow().bound(), Bound.AT_LEAST);
     assertEquals(found.timeToFull().orElseThrow().value(), 5700, 1);
     assertTrue(found.timeToFull().orElseThrow().u95() >= 300);
-    ByHandPracticeTest refused = notes().at(0, Press.LOAD_ON).at(30, Press.REFUSES);
+    ByHandPracticeTest refused = notes().at(0, OperatorEvent.LOAD_ON).at(30, OperatorEvent.REFUSES);
     assertTrue(
         HandCharge.of(refused.trace(), refused.presses, Optional.empty())
             .orElseThrow()

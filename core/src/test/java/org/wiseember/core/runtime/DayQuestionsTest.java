@@ -23,9 +23,9 @@ public class DayQuestionsTest {
   private static Appliance steady(String name, double watts) {
     return new Appliance(
         name,
-        new Draw(Draw.Use.STEADY, watts, NO, NO, NO),
+        new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, NO),
         Side.AC,
-        List.of(Stretch.ALWAYS),
+        List.of(DayStretch.ALWAYS),
         List.of());
   }
 
@@ -52,7 +52,7 @@ public class DayQuestionsTest {
     Appliance pot =
         new Appliance(
             "pot",
-            new Draw(Draw.Use.PER_GO, NO, 150, NO, NO),
+            new ApplianceDraw(ApplianceDraw.Use.PER_GO, NO, 150, NO, NO),
             Side.AC,
             List.of(),
             List.of(0.0, 1.0));
@@ -70,7 +70,7 @@ public class DayQuestionsTest {
   public void howManyMinutesOfAnOven() {
     Appliance oven =
         new Appliance(
-            "oven", new Draw(Draw.Use.SHORT, 1530, NO, 1, NO), Side.AC, List.of(), List.of(0.0));
+            "oven", new ApplianceDraw(ApplianceDraw.Use.SHORT, 1530, NO, 1, NO), Side.AC, List.of(), List.of(0.0));
     RunTimeCase asked = on(plain(1000), 1, oven);
     assertEquals(GoesLeft.of(asked, asked.course(), oven).alone(), 39, "39.2 of them");
   }
@@ -103,7 +103,7 @@ public class DayQuestionsTest {
         double from = 8 * random.nextDouble();
         all[k] =
             steady("a" + k, 20 + 600 * random.nextDouble())
-                .at(List.of(new Stretch(from, from + 4 * random.nextDouble())), List.of());
+                .at(List.of(new DayStretch(from, from + 4 * random.nextDouble())), List.of());
       }
       RunTimeCase asked = on(unit, 12, all);
       SmallestUnit least = SmallestUnit.of(asked);
@@ -121,7 +121,7 @@ public class DayQuestionsTest {
             .adding(
                 new Appliance(
                     "pot",
-                    new Draw(Draw.Use.PER_GO, NO, 150, NO, NO),
+                    new ApplianceDraw(ApplianceDraw.Use.PER_GO, NO, 150, NO, NO),
                     Side.AC,
                     List.of(),
                     List.of(1.0, 11.0)));

@@ -112,17 +112,17 @@ public class EnduredTest {
   /** 534 W on, an ice shaver of 410 W that asks 2 400 VA: 2 400 + 534 - 0 others. */
   @Test
   public void aStartComesOverWhatRuns() {
-    Appliance kettle = steady("kettle", 480, new Stretch(0, 5));
-    Appliance lamps = steady("lamps", 54, new Stretch(0, 5));
+    Appliance kettle = steady("kettle", 480, new DayStretch(0, 5));
+    Appliance lamps = steady("lamps", 54, new DayStretch(0, 5));
     Appliance shaver =
         new Appliance(
             "shaver",
-            new Draw(Draw.Use.SHORT, 410, NO, 6, 2400),
+            new ApplianceDraw(ApplianceDraw.Use.SHORT, 410, NO, 6, 2400),
             Side.AC,
             List.of(),
             List.of(1.0, 6.0));
-    List<Asked> asked =
-        Asked.of(new DayPlan(8, List.of(kettle, lamps, shaver), false), Endured.NOTHING);
+    List<AskedOfUnit> asked =
+        AskedOfUnit.of(new DayPlan(8, List.of(kettle, lamps, shaver), false), Endured.NOTHING);
     assertEquals(asked.size(), 2);
     assertEquals(asked.get(0).amount(), 2934, 1e-9);
     assertEquals(asked.get(0).hour(), 1.0, 1e-9);
@@ -135,16 +135,16 @@ public class EnduredTest {
   @Test
   public void whatTripsItIsNamedFirst() {
     Endured seen = loads(new Load(900, 5, 700, false), new Load(1000, 5, 20, true));
-    Appliance base = steady("base", 1100, new Stretch(0, 1));
-    Appliance brief = steady("brief", 5000, new Stretch(2, 2.001));
-    List<Asked> asked = Asked.of(new DayPlan(8, List.of(base, brief), false), seen);
+    Appliance base = steady("base", 1100, new DayStretch(0, 1));
+    Appliance brief = steady("brief", 5000, new DayStretch(2, 2.001));
+    List<AskedOfUnit> asked = AskedOfUnit.of(new DayPlan(8, List.of(base, brief), false), seen);
     assertEquals(asked.size(), 1);
     assertEquals(asked.get(0).of(), "base");
     assertEquals(asked.get(0).answer().call(), Call.TRIPS);
   }
 
-  private static Appliance steady(String name, double watts, Stretch on) {
+  private static Appliance steady(String name, double watts, DayStretch on) {
     return new Appliance(
-        name, new Draw(Draw.Use.STEADY, watts, NO, NO, NO), Side.AC, List.of(on), List.of());
+        name, new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, NO), Side.AC, List.of(on), List.of());
   }
 }

@@ -16,11 +16,11 @@ public class FeedTest {
   private static final double ANY = Double.POSITIVE_INFINITY;
 
   private static Feed.Alternating generator(double va) {
-    return new Feed.Alternating("generator", va, List.of(Stretch.ALWAYS));
+    return new Feed.Alternating("generator", va, List.of(DayStretch.ALWAYS));
   }
 
   private static Feed.Panels panels(double watts, double volts, double open) {
-    return new Feed.Panels(List.of(new Feed.Giving(Stretch.ALWAYS, watts)), volts, open);
+    return new Feed.Panels(List.of(new Feed.Giving(DayStretch.ALWAYS, watts)), volts, open);
   }
 
   private static Feed.Port port(
@@ -35,9 +35,9 @@ public class FeedTest {
   private static Appliance load(double watts, double startVa) {
     return new Appliance(
         "load",
-        new Draw(Draw.Use.STEADY, watts, NO, NO, startVa),
+        new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, startVa),
         Side.AC,
-        List.of(Stretch.ALWAYS),
+        List.of(DayStretch.ALWAYS),
         List.of());
   }
 
@@ -167,7 +167,7 @@ public class FeedTest {
   public void passedThroughTheSourceMeetsTheStart() {
     Feed.Root through = new Feed.PassThrough(List.of(generator(1600)));
     RunTimeCase asked = asked(unit(1000), 80, through, load(890, 2700));
-    Course course = asked.course();
+    ChargeCurve course = asked.course();
     FeedReport report = course.feed().orElseThrow();
     assertTrue(report.stalls());
     assertEquals(report.sourceLoad(), 890, 1e-9);
@@ -195,7 +195,7 @@ public class FeedTest {
             ANY,
             ANY,
             NO);
-    Course course =
+    ChargeCurve course =
         new RunTimeCase(
                 unit, new DayPlan(4, List.of(load(300, NO)), false), 100, 0, Optional.of(root))
             .course();
@@ -204,9 +204,9 @@ public class FeedTest {
     assertEquals(course.fed(), 0.5 * 250 + 3.5 * 50, 1e-6);
   }
 
-  private static double chargeAt(Course course, double hour) {
-    Course.Point before = course.points().get(0);
-    for (Course.Point p : course.points()) {
+  private static double chargeAt(ChargeCurve course, double hour) {
+    ChargeCurve.Point before = course.points().get(0);
+    for (ChargeCurve.Point p : course.points()) {
       if (p.hour() >= hour) {
         double part =
             p.hour() == before.hour() ? 0 : (hour - before.hour()) / (p.hour() - before.hour());
@@ -228,7 +228,7 @@ public class FeedTest {
             ANY,
             ANY,
             NO);
-    Course course =
+    ChargeCurve course =
         new RunTimeCase(
                 unit,
                 new DayPlan(10, List.of(load(40, NO)), false),

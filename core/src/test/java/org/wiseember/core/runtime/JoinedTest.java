@@ -24,9 +24,9 @@ public class JoinedTest {
   private static Appliance steady(String name, double watts, double startVa, Leg leg) {
     return new Appliance(
         name,
-        new Draw(Draw.Use.STEADY, watts, NO, NO, startVa),
+        new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, startVa),
         Side.AC,
-        List.of(new Stretch(0, 100)),
+        List.of(new DayStretch(0, 100)),
         List.of(),
         leg);
   }
@@ -102,7 +102,7 @@ public class JoinedTest {
             steady("pump", 900, 3600, Leg.SECOND),
             steady("cooker", 600, 1000, Leg.BOTH));
     Joined both = Joined.of(day, first, half(2000, 0));
-    Asked worst = both.legs().get(0).worst().orElseThrow();
+    AskedOfUnit worst = both.legs().get(0).worst().orElseThrow();
     assertEquals(worst.answer().call(), Endured.Call.TRIPS);
     assertEquals(worst.of(), "saw");
     // Its start over half of what the cooker runs at.
@@ -152,6 +152,6 @@ public class JoinedTest {
             NO_LIMIT,
             NO_LIMIT,
             0.9,
-            List.of(new Feed.Alternating("mains", NO_LIMIT, List.of(Stretch.ALWAYS)))));
+            List.of(new Feed.Alternating("mains", NO_LIMIT, List.of(DayStretch.ALWAYS)))));
   }
 }

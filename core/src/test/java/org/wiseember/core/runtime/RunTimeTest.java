@@ -19,21 +19,21 @@ public class RunTimeTest {
     return new UnitSupply(List.of(), List.of(), 0, ANY, ANY, wattHours);
   }
 
-  private static Appliance steady(String name, double watts, Stretch... on) {
+  private static Appliance steady(String name, double watts, DayStretch... on) {
     return new Appliance(
         name,
-        new Draw(Draw.Use.STEADY, watts, NO, NO, NO),
+        new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, NO),
         Side.AC,
-        on.length == 0 ? List.of(Stretch.ALWAYS) : List.of(on),
+        on.length == 0 ? List.of(DayStretch.ALWAYS) : List.of(on),
         List.of());
   }
 
   private static Appliance go(String name, double watts, double wattHours, Double... at) {
     return new Appliance(
-        name, new Draw(Draw.Use.PER_GO, watts, wattHours, NO, NO), Side.AC, List.of(), List.of(at));
+        name, new ApplianceDraw(ApplianceDraw.Use.PER_GO, watts, wattHours, NO, NO), Side.AC, List.of(), List.of(at));
   }
 
-  private static Course course(UnitSupply unit, double hours, double charge, Appliance... all) {
+  private static ChargeCurve course(UnitSupply unit, double hours, double charge, Appliance... all) {
     return new RunTimeCase(
             unit, new DayPlan(hours, List.of(all), false), charge, 0, Optional.empty())
         .course();
@@ -42,7 +42,7 @@ public class RunTimeTest {
   /** 1 500 Wh × 0.85 × 60 % = 765 Wh: common practice, no published source. */
   @Test
   public void whatIsLeftOfALabel() {
-    Course course = course(label(1500), 24, 60, steady("heater", 100));
+    ChargeCurve course = course(label(1500), 24, 60, steady("heater", 100));
     assertEquals(course.runsOut().orElseThrow() * 100, 765, 1e-9);
     assertEquals(course.delivered(), 765, 1e-9);
   }
@@ -53,9 +53,9 @@ public class RunTimeTest {
    */
   @Test
   public void whatIsLeftAfterSomeWasDrawn() {
-    Course course = course(label(1000), 24, 75, steady("heater", 500, new Stretch(0, 1)));
+    ChargeCurve course = course(label(1000), 24, 75, steady("heater", 500, new DayStretch(0, 1)));
     assertEquals(course.chargeAtEnd() / 100 * 850, 137.5, 1e-9);
-    Course on = course(label(1000), 24, 75, steady("heater", 500));
+    ChargeCurve on = course(label(1000), 24, 75, steady("heater", 500));
     assertEquals(on.runsOut().orElseThrow(), 637.5 / 500, 1e-9);
     assertEquals(on.runsOutByLabel().orElseThrow(), 750.0 / 500, 1e-9);
   }
@@ -65,7 +65,7 @@ public class RunTimeTest {
   public void aShortUse() {
     Appliance oven =
         new Appliance(
-            "oven", new Draw(Draw.Use.SHORT, 1530, NO, 1, NO), Side.AC, List.of(), List.of(2.0));
+            "oven", new ApplianceDraw(ApplianceDraw.Use.SHORT, 1530, NO, 1, NO), Side.AC, List.of(), List.of(2.0));
     assertEquals(course(label(1000), 5, 100, oven).delivered(), 25.5, 1e-9);
   }
 
@@ -75,7 +75,7 @@ public class RunTimeTest {
     Appliance pump =
         new Appliance(
             "pump",
-            new Draw(Draw.Use.SHORT, 2700, NO, 0.25, NO),
+            new ApplianceDraw(ApplianceDraw.Use.SHORT, 2700, NO, 0.25, NO),
             Side.AC,
             List.of(),
             List.of(1.0, 2.0, 3.0));
@@ -88,7 +88,7 @@ public class RunTimeTest {
     List<Usable> drains = List.of(new Usable(592, 904, 4), new Usable(1048, 887, 4));
     UnitSupply unit = new UnitSupply(drains, List.of(), 13.2, ANY, ANY, 1075);
     for (Usable d : drains) {
-      Course course = course(unit, 24, 100, steady("load", d.watts()));
+      ChargeCurve course = course(unit, 24, 100, steady("load", d.watts()));
       assertEquals(course.delivered(), d.wattHours(), 0.001 * d.wattHours());
     }
     // One drain alone: the idle draw takes more of a long evening.
@@ -100,7 +100,7 @@ public class RunTimeTest {
         course(one, 48, 100, steady("lamp", 50)).delivered(), full * 50 / (50 + 13.2), 1e-9);
     // Nothing hangs on the outlet, and nobody left it on.
     assertTrue(course(one, 300, 100).runsOut().isEmpty());
-    Course left =
+    ChargeCurve left =
         new RunTimeCase(one, new DayPlan(300, List.of(), true), 100, 0, Optional.empty()).course();
     assertEquals(left.runsOut().orElseThrow(), full / 13.2, 1e-9);
   }
@@ -126,9 +126,9 @@ public class RunTimeTest {
     Appliance till =
         new Appliance(
             "till",
-            new Draw(Draw.Use.STEADY, 20, NO, NO, NO),
+            new ApplianceDraw(ApplianceDraw.Use.STEADY, 20, NO, NO, NO),
             Side.DC,
-            List.of(Stretch.ALWAYS),
+            List.of(DayStretch.ALWAYS),
             List.of());
     UnitSupply measured =
         new UnitSupply(
@@ -149,49 +149,49 @@ public class RunTimeTest {
     Appliance box =
         new Appliance(
             "cool box",
-            new Draw(Draw.Use.CYCLING, 60, 20, NO, 1500),
+            new ApplianceDraw(ApplianceDraw.Use.CYCLING, 60, 20, NO, 1500),
             Side.AC,
-            List.of(new Stretch(0, 10)),
+            List.of(new DayStretch(0, 10)),
             List.of());
     Appliance shaver =
         new Appliance(
             "shaver",
-            new Draw(Draw.Use.PER_GO, 400, 20, NO, 2300),
+            new ApplianceDraw(ApplianceDraw.Use.PER_GO, 400, 20, NO, 2300),
             Side.AC,
             List.of(),
             List.of(1.0));
-    Course calm = course(unit, 12, 100, box, shaver);
+    ChargeCurve calm = course(unit, 12, 100, box, shaver);
     assertEquals(calm.hardest().orElseThrow().va(), 2360, 1e-9);
     assertTrue(calm.overload().isEmpty());
     // The cool box may start whenever it is due: what comes on last is to blame.
-    Course kettle = course(unit, 12, 100, box, steady("kettle", 980, new Stretch(3, 4)), shaver);
-    assertEquals(kettle.overload().orElseThrow(), new Course.Overload(3, "kettle"));
+    ChargeCurve kettle = course(unit, 12, 100, box, steady("kettle", 980, new DayStretch(3, 4)), shaver);
+    assertEquals(kettle.overload().orElseThrow(), new ChargeCurve.Overload(3, "kettle"));
     assertEquals(kettle.hardest().orElseThrow().va(), 2480, 1e-9);
     // Half open: what ends as another begins is not on with it.
-    Course after =
+    ChargeCurve after =
         course(
             unit,
             12,
             100,
-            steady("a", 600, new Stretch(0, 1)),
-            steady("b", 600, new Stretch(1, 2)));
+            steady("a", 600, new DayStretch(0, 1)),
+            steady("b", 600, new DayStretch(1, 2)));
     assertTrue(after.overload().isEmpty());
-    Course together =
+    ChargeCurve together =
         course(
             unit,
             12,
             100,
-            steady("a", 600, new Stretch(0, 1)),
-            steady("b", 600, new Stretch(0, 2)));
-    assertEquals(together.overload().orElseThrow(), new Course.Overload(0, "b"));
+            steady("a", 600, new DayStretch(0, 1)),
+            steady("b", 600, new DayStretch(0, 2)));
+    assertEquals(together.overload().orElseThrow(), new ChargeCurve.Overload(0, "b"));
     // Windows that touch are one: no second start.
     assertEquals(
-        steady("lamp", 5, new Stretch(0, 1), new Stretch(1, 3)).due(), List.of(new Stretch(0, 3)));
+        steady("lamp", 5, new DayStretch(0, 1), new DayStretch(1, 3)).due(), List.of(new DayStretch(0, 3)));
   }
 
   @Test
   public void aGoWithoutWattsTakesItsEnergyAtOnce() {
-    Course course = course(label(100), 5, 100, go("pot of coffee", NO, 60, 1.0, 2.0));
+    ChargeCurve course = course(label(100), 5, 100, go("pot of coffee", NO, 60, 1.0, 2.0));
     assertEquals(course.runsOut().orElseThrow(), 2.0, 1e-12);
     assertEquals(course.delivered(), 85, 1e-9);
     assertEquals(course.chargeAtEnd(), 0.0);
@@ -206,28 +206,28 @@ public class RunTimeTest {
       List<Appliance> all = new ArrayList<>();
       for (int i = 0; i < 1 + random.nextInt(6); i++) {
         double from = hours * random.nextDouble();
-        Stretch on = new Stretch(from, from + 6 * random.nextDouble());
+        DayStretch on = new DayStretch(from, from + 6 * random.nextDouble());
         Side side = random.nextInt(3) == 0 ? Side.DC : Side.AC;
         all.add(
             switch (random.nextInt(3)) {
               case 0 ->
                   new Appliance(
                       "s" + i,
-                      new Draw(Draw.Use.STEADY, 20 + 300 * random.nextDouble(), NO, NO, NO),
+                      new ApplianceDraw(ApplianceDraw.Use.STEADY, 20 + 300 * random.nextDouble(), NO, NO, NO),
                       side,
                       List.of(on),
                       List.of());
               case 1 ->
                   new Appliance(
                       "c" + i,
-                      new Draw(Draw.Use.CYCLING, 300, 100 * random.nextDouble(), NO, NO),
+                      new ApplianceDraw(ApplianceDraw.Use.CYCLING, 300, 100 * random.nextDouble(), NO, NO),
                       side,
                       List.of(on),
                       List.of());
               default ->
                   new Appliance(
                       "u" + i,
-                      new Draw(Draw.Use.SHORT, 900, NO, 20 * random.nextDouble() + 1, NO),
+                      new ApplianceDraw(ApplianceDraw.Use.SHORT, 900, NO, 20 * random.nextDouble() + 1, NO),
                       side,
                       List.of(),
                       List.of(from));
@@ -254,8 +254,8 @@ public class RunTimeTest {
                       ANY,
                       List.of(
                           new Feed.Panels(
-                              List.of(new Feed.Giving(new Stretch(0, hours / 2), in)), 20, 24))));
-      Course course =
+                              List.of(new Feed.Giving(new DayStretch(0, hours / 2), in)), 20, 24))));
+      ChargeCurve course =
           new RunTimeCase(unit, new DayPlan(hours, all, day % 5 == 0), 90, 5, feed).course();
       double[] summed = fineSteps(unit, all, hours, day % 5 == 0, 0.9, 0.05, in);
       double runsOut = course.runsOut().orElse(Double.POSITIVE_INFINITY);
@@ -298,12 +298,12 @@ public class RunTimeTest {
       double dc = 0;
       boolean due = acOn;
       for (Appliance x : all) {
-        double from = x.draw().use() == Draw.Use.SHORT ? x.at().get(0) : x.on().get(0).from();
+        double from = x.draw().use() == ApplianceDraw.Use.SHORT ? x.at().get(0) : x.on().get(0).from();
         double to =
-            x.draw().use() == Draw.Use.SHORT ? from + x.draw().minutes() / 60 : x.on().get(0).to();
+            x.draw().use() == ApplianceDraw.Use.SHORT ? from + x.draw().minutes() / 60 : x.on().get(0).to();
         if (t >= from && t < to) {
           double watts =
-              x.draw().use() == Draw.Use.CYCLING ? x.draw().wattHours() : x.draw().watts();
+              x.draw().use() == ApplianceDraw.Use.CYCLING ? x.draw().wattHours() : x.draw().watts();
           ac += x.side() == Side.AC ? watts : 0;
           dc += x.side() == Side.DC ? watts : 0;
           due |= x.side() == Side.AC;

@@ -24,15 +24,15 @@ public class SunAndGeneratorTest {
     Appliance load =
         new Appliance(
             "load",
-            new Draw(Draw.Use.STEADY, watts, NO, NO, NO),
+            new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, NO),
             Side.AC,
-            List.of(Stretch.ALWAYS),
+            List.of(DayStretch.ALWAYS),
             List.of());
     return new RunTimeCase(unit, new DayPlan(24, List.of(load), false), 100, 0, Optional.of(feed));
   }
 
   private static Feed.Root charged(double watts) {
-    Feed.Alternating mains = new Feed.Alternating("mains", 3680, List.of(Stretch.ALWAYS));
+    Feed.Alternating mains = new Feed.Alternating("mains", 3680, List.of(DayStretch.ALWAYS));
     return new Feed.Port(0, ANY, ANY, watts, List.of(mains));
   }
 

@@ -26,7 +26,7 @@ public class WatchSheetTest {
     assertEquals(sheet.mean().value(), 84.5, 0.05);
     assertTrue(sheet.warnings().isEmpty(), sheet.warnings().toString());
     assertEquals(sheet.draw().wattHours(), sheet.mean().value());
-    assertEquals(sheet.draw().origin(), Draw.Origin.WATCHED);
+    assertEquals(sheet.draw().origin(), ApplianceDraw.Origin.WATCHED);
     assertTrue(sheet.mean().u95() > 4 && sheet.mean().u95() < 6, "another day: ± 5 %");
   }
 

@@ -135,20 +135,20 @@ public class StartsTest {
   Object[][] answers() {
     OptionalDouble none = OptionalDouble.empty();
     return new Object[][] {
-      {OptionalDouble.of(3000), none, Answer.Likely.YES},
-      {OptionalDouble.of(1500), none, Answer.Likely.LIKELY},
-      {OptionalDouble.of(800), OptionalDouble.of(1000), Answer.Likely.NO},
-      {OptionalDouble.of(800), OptionalDouble.of(2000), Answer.Likely.UNLIKELY},
-      {OptionalDouble.of(800), none, Answer.Likely.UNKNOWN},
-      {none, none, Answer.Likely.UNKNOWN},
-      {none, OptionalDouble.of(900), Answer.Likely.NO},
+      {OptionalDouble.of(3000), none, StartForecast.Likely.YES},
+      {OptionalDouble.of(1500), none, StartForecast.Likely.LIKELY},
+      {OptionalDouble.of(800), OptionalDouble.of(1000), StartForecast.Likely.NO},
+      {OptionalDouble.of(800), OptionalDouble.of(2000), StartForecast.Likely.UNLIKELY},
+      {OptionalDouble.of(800), none, StartForecast.Likely.UNKNOWN},
+      {none, none, StartForecast.Likely.UNKNOWN},
+      {none, OptionalDouble.of(900), StartForecast.Likely.NO},
     };
   }
 
   @Test(dataProvider = "answers")
-  public void willItStart(OptionalDouble held, OptionalDouble failed, Answer.Likely expected) {
+  public void willItStart(OptionalDouble held, OptionalDouble failed, StartForecast.Likely expected) {
     StartPower takes = new StartPower(List.of(new StartPower.Way("by hand", 1200, 2400)));
-    Answer answer = Answer.of(takes, held, failed);
+    StartForecast answer = StartForecast.of(takes, held, failed);
     assertEquals(answer.likely(), expected, answer.reason());
     assertTrue(answer.reason().contains("1\u2009200 to 2\u2009400 VA"), answer.reason());
   }

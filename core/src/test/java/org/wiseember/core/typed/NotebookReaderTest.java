@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.Random;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.quantity.ReaderUnits;
 
 /** What testers write beside a test, as they write it. */
@@ -95,21 +95,21 @@ public class NotebookReaderTest {
   @DataProvider
   public Object[][] presses() {
     return new Object[][] {
-      {"It tripped", Press.TRIPPED},
-      {"tripped", Press.TRIPPED},
-      {"took it off", Press.TAKEN_OFF},
-      {"output dropped out", Press.DROPPED_OUT},
-      {"still on", Press.STILL_ON},
-      {"it went off", Press.WENT_OFF},
-      {"came back by itself", Press.CAME_BACK},
-      {"latched off", Press.LATCHED},
-      {"it is full", Press.FULL},
-      {"refuses", Press.REFUSES},
+      {"It tripped", OperatorEvent.TRIPPED},
+      {"tripped", OperatorEvent.TRIPPED},
+      {"took it off", OperatorEvent.TAKEN_OFF},
+      {"output dropped out", OperatorEvent.DROPPED_OUT},
+      {"still on", OperatorEvent.STILL_ON},
+      {"it went off", OperatorEvent.WENT_OFF},
+      {"came back by itself", OperatorEvent.CAME_BACK},
+      {"latched off", OperatorEvent.LATCHED},
+      {"it is full", OperatorEvent.FULL},
+      {"refuses", OperatorEvent.REFUSES},
     };
   }
 
   @Test(dataProvider = "presses")
-  public void whatHappenedInSoManyWords(String line, Press press) {
+  public void whatHappenedInSoManyWords(String line, OperatorEvent press) {
     assertEquals(read(line).press(), Optional.of(press));
     assertEquals(read("Mira: " + line).press(), Optional.of(press));
     assertEquals(read("Mira: " + line).who(), "Mira");
@@ -117,7 +117,7 @@ public class NotebookReaderTest {
 
   @Test
   public void everyPressIsSaidByItsOwnWordsAndByNoOther() {
-    for (Press press : Press.values()) {
+    for (OperatorEvent press : OperatorEvent.values()) {
       assertEquals(read(press.words()).press(), Optional.of(press), press.words());
     }
   }
@@ -125,7 +125,7 @@ public class NotebookReaderTest {
   @Test
   public void aMomentOfTheDay() {
     NotebookEntry entry = read("it tripped at 14:32 or a little later");
-    assertEquals(entry.press(), Optional.of(Press.TRIPPED));
+    assertEquals(entry.press(), Optional.of(OperatorEvent.TRIPPED));
     // 14:32 is 12 min after 14:20; the minute it was in, and two more.
     assertEquals(entry.when().orElseThrow().earliest(), 720.0);
     assertEquals(entry.when().orElseThrow().latest(), 900.0);

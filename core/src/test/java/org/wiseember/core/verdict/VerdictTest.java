@@ -117,13 +117,13 @@ public class VerdictTest {
   public void seamPutsTheClaimAtAHundred() {
     assertEquals(seam(AT_LEAST, 857).percent(), 85.7, 1e-9);
     assertEquals(seam(AT_MOST, 15).percent(), 80.0, 1e-9);
-    assertEquals(seam(AT_MOST, 0).percent(), SeamPosition.MOST);
+    assertEquals(seam(AT_MOST, 0).percent(), ClaimScalePosition.MOST);
     assertEquals(seam(BAND, 218.5).percent(), 100, 1e-9);
     assertEquals(seam(BAND, 241.5).percent(), 100, 1e-9);
     assertTrue(seam(BAND, 200).percent() < 100);
   }
 
-  private static SeamPosition seam(Claim claim, double value) {
+  private static ClaimScalePosition seam(Claim claim, double value) {
     return Verdict.judge(claim, figure(claim, value, 0), true).seam().orElseThrow();
   }
 
@@ -136,7 +136,7 @@ public class VerdictTest {
       double value = claim.figure() * (0.5 + random.nextDouble());
       double u95 = claim.figure() * 0.05 * random.nextDouble();
       Verdict verdict = Verdict.judge(claim, figure(claim, value, u95), true);
-      SeamPosition seam = verdict.seam().orElseThrow();
+      ClaimScalePosition seam = verdict.seam().orElseThrow();
       assertTrue(seam.worse() <= seam.percent() + 1e-9 && seam.percent() <= seam.better() + 1e-9);
       if (verdict.standing() == Standing.KEPT) {
         assertTrue(seam.worse() >= 100 - 1e-9, verdict.toString());

@@ -17,11 +17,11 @@ import javafx.stage.Stage;
 import org.wiseember.desktop.frame.MainWindow;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.WindowThread;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 
 /** The application. */
 public final class EmberApp extends Application {
-  private Desk desk;
+  private Session desk;
 
   /** Runs before there is a window, so that the workbook is read while the window is made. */
   @Override
@@ -29,7 +29,7 @@ public final class EmberApp extends Application {
     List<String> args = getParameters().getRaw();
     Path file = args.isEmpty() ? ownWorkbook() : Path.of(args.get(args.size() - 1));
     logBeside(file);
-    desk = new Desk(Clock.systemUTC(), new WindowThread());
+    desk = new Session(Clock.systemUTC(), new WindowThread());
     Remembered.ofUser().on(desk, Locale.getDefault());
     desk.open(file);
     Look.loadFaces();

@@ -6,7 +6,7 @@ import java.util.prefs.Preferences;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.wiseember.core.quantity.ReaderUnits;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.report.look.Palette;
 
 /**
@@ -40,7 +40,7 @@ public final class Remembered {
    *
    * @param locale says what is usual where nothing was chosen yet
    */
-  public void on(Desk desk, Locale locale) {
+  public void on(Session desk, Locale locale) {
     desk.units().set(units(locale));
     desk.palette().set(kept.getBoolean(DARK, false) ? Palette.DARK : Palette.LIGHT);
     desk.textScale().set(Math.max(1, Math.min(1.5, kept.getDouble(TEXT, 1))));

@@ -19,7 +19,7 @@ import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.MiniTrace;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.verdict.Judged;
@@ -27,9 +27,9 @@ import org.wiseember.trial.verdict.Judgement;
 
 /** The panel that tells why: the run in little, the sum, how sure, what to watch out for. */
 public final class BecausePanel extends VBox {
-  private final Desk desk;
+  private final Session desk;
 
-  public BecausePanel(Desk desk) {
+  public BecausePanel(Session desk) {
     this.desk = desk;
     getStyleClass().add("side");
     setId("because");

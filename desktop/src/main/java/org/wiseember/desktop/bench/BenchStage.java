@@ -29,7 +29,7 @@ import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.HeadLast;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.chart.TraceDrawing;
@@ -45,7 +45,7 @@ import org.wiseember.workbook.RunSettings;
 
 /** A test before it starts, while it runs, and when it has ended; and the instruments. */
 public final class BenchStage extends StackPane {
-  private final Desk desk;
+  private final Session desk;
   private final HeadLast main;
   private final VBox side = new VBox();
   private final Adaptive adaptive;
@@ -81,7 +81,7 @@ public final class BenchStage extends StackPane {
 
   private int marks;
 
-  public BenchStage(Desk desk) {
+  public BenchStage(Session desk) {
     this.desk = desk;
     side.getStyleClass().add("side");
     instruments = new InstrumentsPane(desk, this::rebuild);

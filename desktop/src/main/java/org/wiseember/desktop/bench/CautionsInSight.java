@@ -7,7 +7,7 @@ import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 
@@ -16,12 +16,12 @@ import org.wiseember.trial.kind.Trait;
  * once they all were; before that a test that can hurt does not start.
  */
 final class CautionsInSight {
-  private final Desk desk;
+  private final Session desk;
   private final Set<Node> seen = new HashSet<>();
   private List<Node> cautions = List.of();
   private TestType test;
 
-  CautionsInSight(Desk desk) {
+  CautionsInSight(Session desk) {
     this.desk = desk;
   }
 

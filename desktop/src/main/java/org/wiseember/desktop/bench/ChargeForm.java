@@ -14,7 +14,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.kind.ChargeSetting;
 import org.wiseember.trial.kind.LabelInputs;
@@ -24,12 +24,12 @@ final class ChargeForm extends VBox {
   private static final double LEAST_USB = 5;
   private static final double MOST_USB = 240;
 
-  private final Desk desk;
+  private final Session desk;
   private final Label panels = Words.of("quiet", "");
   private final HBox usb;
   private final HBox sun;
 
-  ChargeForm(Desk desk) {
+  ChargeForm(Session desk) {
     this.desk = desk;
     setSpacing(6);
     FlowPane row = new FlowPane(6, 6);

@@ -10,18 +10,18 @@ import javafx.scene.layout.VBox;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.workbook.RunSettings;
 
 /** The bench clock, its speed, and whether everything is on disk. */
 final class ClockPanel extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final Label clock = Words.line("clock-figure", "0:00:00");
   private final Label words = Words.of("clock-words", "");
   private final Label samples = Words.of("clock-words", "");
   private final Node paces;
 
-  ClockPanel(Desk desk) {
+  ClockPanel(Session desk) {
     this.desk = desk;
     getStyleClass().add("clock");
     paces = paces();

@@ -9,16 +9,16 @@ import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 
 /** What a person does, with a box to tick and the caution beside what can hurt. */
 final class DoNowList extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final CautionsInSight inSight;
   private List<DoNow> shown = List.of();
   private String asked = "";
 
-  DoNowList(Desk desk) {
+  DoNowList(Session desk) {
     this.desk = desk;
     this.inSight = new CautionsInSight(desk);
     setSpacing(7);

@@ -11,10 +11,10 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.report.chart.CurveDrawing;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 
 /** What was written most often in a test by hand, over time, once there is something to draw. */
 final class HandChart extends VBox {
@@ -23,11 +23,11 @@ final class HandChart extends VBox {
 
   private static final double ROOM_ABOVE = 1.12;
 
-  private final Desk desk;
+  private final Session desk;
   private final ChartPane chart = new ChartPane("What was written so far, over time");
-  private List<KeptReading> shown = List.of();
+  private List<StoredReading> shown = List.of();
 
-  HandChart(Desk desk) {
+  HandChart(Session desk) {
     this.desk = desk;
     setId("hand-chart");
     chart.setMinHeight(120);
@@ -39,7 +39,7 @@ final class HandChart extends VBox {
   }
 
   void show(LiveRun run) {
-    List<KeptReading> most =
+    List<StoredReading> most =
         run.plan().settings().typed().stream()
             .map(TypedKind::channel)
             .flatMap(Optional::stream)
@@ -47,7 +47,7 @@ final class HandChart extends VBox {
             .map(channel -> of(run, channel))
             .max(Comparator.comparingInt(List::size))
             .orElse(List.of());
-    List<KeptReading> now = most.size() >= ENOUGH ? most : List.of();
+    List<StoredReading> now = most.size() >= ENOUGH ? most : List.of();
     if (!now.equals(shown)) {
       shown = now;
       Words.shown(this, !shown.isEmpty());
@@ -55,10 +55,10 @@ final class HandChart extends VBox {
     }
   }
 
-  private static List<KeptReading> of(LiveRun run, Channel channel) {
+  private static List<StoredReading> of(LiveRun run, Channel channel) {
     return run.typed().stream()
         .filter(r -> r.channel() == channel)
-        .sorted(Comparator.comparingDouble(KeptReading::seconds))
+        .sorted(Comparator.comparingDouble(StoredReading::seconds))
         .toList();
   }
 

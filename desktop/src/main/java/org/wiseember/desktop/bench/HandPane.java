@@ -13,7 +13,7 @@ import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.Now;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
 
 /** A test by hand, one thing at a time: what to do now, the notebook, and what is known so far. */
@@ -25,7 +25,7 @@ final class HandPane extends VBox {
   private final KnownCard known = new KnownCard();
   private final HandChart chart;
 
-  HandPane(Desk desk, Runnable photo) {
+  HandPane(Session desk, Runnable photo) {
     now = new NowCard(desk.bench().notebook());
     notebook = new NotebookCard(desk, photo);
     setSpacing(12);

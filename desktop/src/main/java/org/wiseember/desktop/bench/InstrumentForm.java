@@ -23,16 +23,16 @@ import org.wiseember.core.typed.TypedFigure;
 import org.wiseember.core.uncertainty.Correction;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.OnBench;
 
 /** One instrument: name, address, the class of each quantity, and a check against a better one. */
 final class InstrumentForm extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final OnBench instrument;
   private final Label trial = Words.of("care", "");
 
-  InstrumentForm(Desk desk, OnBench instrument) {
+  InstrumentForm(Session desk, OnBench instrument) {
     this.desk = desk;
     this.instrument = instrument;
     setSpacing(8);

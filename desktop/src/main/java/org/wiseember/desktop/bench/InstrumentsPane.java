@@ -23,14 +23,14 @@ import org.wiseember.bench.instrument.StartingPoints;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.OnBench;
 
 /** The tester's own instruments: what they are, how they are reached, how true they are. */
 final class InstrumentsPane extends StackPane {
   private static final long LARGEST_FILE = 200_000;
 
-  private final Desk desk;
+  private final Session desk;
   private final Runnable back;
   private final VBox rows = new VBox();
   private final VBox side = new VBox();
@@ -41,7 +41,7 @@ final class InstrumentsPane extends StackPane {
    *
    * @param back shows the bench again
    */
-  InstrumentsPane(Desk desk, Runnable back) {
+  InstrumentsPane(Session desk, Runnable back) {
     this.desk = desk;
     this.back = back;
     VBox main = new VBox(head(), rows, Words.of("heading", "Put another on the bench"), offers());

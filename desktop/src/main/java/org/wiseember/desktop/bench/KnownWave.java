@@ -4,7 +4,7 @@ import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import javafx.scene.shape.Polyline;
 import javafx.scene.shape.StrokeLineJoin;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 
 /** A wave as a scope shows it, to hold one's own beside: smooth, stepped, square. */
 final class KnownWave {
@@ -19,7 +19,7 @@ final class KnownWave {
   private KnownWave() {}
 
   /** The wave a press speaks of; empty for another press. */
-  static Optional<Polyline> of(Press press) {
+  static Optional<Polyline> of(OperatorEvent press) {
     return switch (press) {
       case LOOKS_SINE -> Optional.of(drawn(x -> Math.sin(2 * Math.PI * x)));
       case LOOKS_STEPPED -> Optional.of(drawn(KnownWave::stepped));

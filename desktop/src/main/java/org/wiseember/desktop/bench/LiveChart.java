@@ -11,7 +11,7 @@ import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.report.chart.TraceDrawing;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.Trait;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 
 /** What the live chart shows of a run. */
 final class LiveChart {
@@ -84,11 +84,11 @@ final class LiveChart {
     if (view.display().size() > 0) {
       return new TraceDrawing.Line(view.display().seconds(), view.display().low());
     }
-    List<KeptReading> typed =
+    List<StoredReading> typed =
         run.typed().stream().filter(r -> r.channel() == Channel.DISPLAY_CHARGE).toList();
     return new TraceDrawing.Line(
-        typed.stream().mapToDouble(KeptReading::seconds).toArray(),
-        typed.stream().mapToDouble(KeptReading::value).toArray());
+        typed.stream().mapToDouble(StoredReading::seconds).toArray(),
+        typed.stream().mapToDouble(StoredReading::value).toArray());
   }
 
   private static TraceDrawing.Forecast forecast(LiveRun run, RunView view) {

@@ -6,7 +6,7 @@ import javafx.beans.value.ObservableDoubleValue;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.kind.LiveTile;
 
 /** The large figures of a test, as its settings name them. */
@@ -22,7 +22,7 @@ final class LiveTiles extends GridPane {
    *
    * @param room width they have, px
    */
-  LiveTiles(Desk desk, ObservableDoubleValue room) {
+  LiveTiles(Session desk, ObservableDoubleValue room) {
     setHgap(10);
     setVgap(10);
     Runnable arrange = () -> arrange(room.get() / desk.textScale().get() > WIDE);

@@ -8,13 +8,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
-import org.wiseember.trial.plan.Tide;
-import org.wiseember.trial.plan.TideStep;
-import org.wiseember.trial.plan.TideTimes;
+import org.wiseember.trial.plan.Schedule;
+import org.wiseember.trial.plan.ScheduleStep;
+import org.wiseember.trial.plan.ScheduleTimes;
 import org.wiseember.trial.verdict.Judgement;
 
 /**
@@ -22,11 +22,11 @@ import org.wiseember.trial.verdict.Judgement;
  * answers a claim nobody has tested yet. The others are one press away.
  */
 final class NextTest extends HBox {
-  private final Desk desk;
+  private final Session desk;
   private final Label words = Words.of("strong", "");
   private final Button take;
 
-  NextTest(Desk desk, Node others) {
+  NextTest(Session desk, Node others) {
     this.desk = desk;
     setSpacing(10);
     setStyle("-fx-alignment: center-left;");
@@ -51,9 +51,9 @@ final class NextTest extends HBox {
   }
 
   /** What the plan says of the unit that is looked at. */
-  private Optional<TideStep> planned() {
+  private Optional<ScheduleStep> planned() {
     Judgement judgement = desk.chosen().get();
-    Tide tide = desk.planWork().tide().get();
+    Schedule tide = desk.planWork().tide().get();
     return judgement == null || tide == null
         ? Optional.empty()
         : tide.nextTest(judgement.unit().id());
@@ -61,7 +61,7 @@ final class NextTest extends HBox {
 
   private Optional<TestType> next() {
     Judgement judgement = desk.chosen().get();
-    Optional<TestType> planned = planned().flatMap(TideStep::wanted).map(w -> w.plan().type());
+    Optional<TestType> planned = planned().flatMap(ScheduleStep::wanted).map(w -> w.plan().type());
     return planned.isPresent() ? planned : inOrder(judgement);
   }
 
@@ -85,8 +85,8 @@ final class NextTest extends HBox {
   }
 
   private String where() {
-    TideTimes times = desk.planWork().times();
-    Tide tide = desk.planWork().tide().get();
+    ScheduleTimes times = desk.planWork().times();
+    Schedule tide = desk.planWork().tide().get();
     return planned()
         .map(
             s ->

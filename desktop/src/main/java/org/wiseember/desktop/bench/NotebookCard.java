@@ -11,16 +11,16 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.typed.NotebookEntry;
 import org.wiseember.core.typed.NotebookReader;
 import org.wiseember.core.typed.Slip;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.desktop.model.NotebookWork;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Notebook;
 import org.wiseember.workbook.NotebookLine;
 
@@ -33,7 +33,7 @@ final class NotebookCard extends VBox {
   private static final String HINT =
       "Write anything: 231 V, 2.1 kWh, 48\u00a0°C at the plug, beeps twice, E08, it tripped at 14:32.";
 
-  private final Desk desk;
+  private final Session desk;
   private final NotebookWork notebook;
   private final VBox rows = new VBox();
   private final ScrollPane scroll = new ScrollPane(rows);
@@ -45,7 +45,7 @@ final class NotebookCard extends VBox {
   private Optional<NotebookLine> correcting = Optional.empty();
   private double begun = Double.NaN;
 
-  NotebookCard(Desk desk, Runnable photo) {
+  NotebookCard(Session desk, Runnable photo) {
     this.desk = desk;
     this.notebook = desk.bench().notebook();
     getStyleClass().add("sheet");
@@ -145,7 +145,7 @@ final class NotebookCard extends VBox {
         + moment;
   }
 
-  private static String readings(List<KeptReading> readings) {
+  private static String readings(List<StoredReading> readings) {
     return String.join(
         ", ", readings.stream().map(r -> Figures.plain(r.value(), r.channel().unit())).toList());
   }
@@ -243,7 +243,7 @@ final class NotebookCard extends VBox {
     } else {
       notebook.write(text, Double.isNaN(begun) ? notebook.seconds() : begun);
     }
-    String said = notebook.read(text).press().map(Press::words).orElse(text);
+    String said = notebook.read(text).press().map(OperatorEvent::words).orElse(text);
     leave();
     echo.setText("Kept: " + said + ". Ctrl+Z takes it back.");
   }

@@ -16,8 +16,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import org.wiseember.bench.procedure.Now;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.NotebookWork;
@@ -52,7 +52,7 @@ final class NowCard extends HBox {
         new VBox(
             counts,
             time,
-            Words.of("clock-words", "good to ± " + Figures.plain(Pressed.REACTION) + " s by hand"));
+            Words.of("clock-words", "good to ± " + Figures.plain(TimedOperatorEvent.REACTION) + " s by hand"));
     clock.getStyleClass().addAll("clock", "now-clock");
     getChildren().addAll(words, clock);
     tick = new Timeline(new KeyFrame(Duration.millis(100), e -> showTime()));
@@ -78,10 +78,10 @@ final class NowCard extends HBox {
     String words = now.map(Now::how).orElse("");
     how.setText(words);
     Words.shown(how, !words.isEmpty());
-    List<Press> can = now.map(Now::presses).orElse(List.of());
+    List<OperatorEvent> can = now.map(Now::presses).orElse(List.of());
     presses.getChildren().clear();
     for (int i = 0; i < can.size(); i++) {
-      Press press = can.get(i);
+      OperatorEvent press = can.get(i);
       Button button =
           Words.button(
               i == 0 ? "action-main" : "action",
@@ -125,7 +125,7 @@ final class NowCard extends HBox {
 
   /** Says what stands on a key, if anything does. */
   void key(KeyCode code) {
-    List<Press> can = shown.map(Now::presses).orElse(List.of());
+    List<OperatorEvent> can = shown.map(Now::presses).orElse(List.of());
     int at = KEYS.indexOf(code);
     if (at >= 0 && at < can.size()) {
       notebook.press(can.get(at));

@@ -20,7 +20,7 @@ import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.label.Group;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.OnBench;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.kind.TestType;
@@ -46,7 +46,7 @@ final class SetUpPane extends VBox {
     ROWS.put("Ports and body", EnumSet.of(Group.PORTS, Group.BODY));
   }
 
-  private final Desk desk;
+  private final Session desk;
   private final VBox about = new VBox();
   private final Runnable toInstruments;
 
@@ -55,7 +55,7 @@ final class SetUpPane extends VBox {
    *
    * @param toInstruments shows the list of instruments
    */
-  SetUpPane(Desk desk, Runnable toInstruments) {
+  SetUpPane(Session desk, Runnable toInstruments) {
     this.desk = desk;
     this.toInstruments = toInstruments;
     getStyleClass().add("sheet");

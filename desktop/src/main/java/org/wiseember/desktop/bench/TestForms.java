@@ -22,7 +22,7 @@ import org.wiseember.core.start.Nameplate;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.kind.Ask;
 import org.wiseember.trial.kind.ChargeSetting;
 import org.wiseember.trial.kind.MotorOnHand;
@@ -31,30 +31,30 @@ import org.wiseember.trial.kind.TestType;
 /** What a test asks for beside loads, drawn from what it declares; answers are taken as typed. */
 public final class TestForms {
   /** What has more to it than a row: by the key of what is asked. */
-  private static final Map<String, Function<Desk, Node>> OWN =
+  private static final Map<String, Function<Session, Node>> OWN =
       Map.of(
           MotorOnHand.ASK.key(),
           desk -> new MotorForm(answered(desk, MotorOnHand.ASK), "motor-"),
           ChargeSetting.ASK.key(),
           ChargeForm::new);
 
-  private final Desk desk;
+  private final Session desk;
   private final Pane form = new VBox(6);
   private final Map<String, ObjectProperty<?>> answers = new LinkedHashMap<>();
 
-  private TestForms(Desk desk) {
+  private TestForms(Session desk) {
     this.desk = desk;
   }
 
   /** The form of a test; empty where it asks for nothing. */
-  static Optional<Node> of(TestType test, Desk desk) {
+  static Optional<Node> of(TestType test, Session desk) {
     TestForms forms = new TestForms(desk);
     test.declaration().asks().forEach(forms::add);
     return forms.form.getChildren().isEmpty() ? Optional.empty() : Optional.of(forms.form);
   }
 
   /** An answer as a property: what is set there is on hand. */
-  private static <T> ObjectProperty<T> answered(Desk desk, Ask<T> ask) {
+  private static <T> ObjectProperty<T> answered(Session desk, Ask<T> ask) {
     ObjectProperty<T> property =
         new SimpleObjectProperty<>(desk.bench().onHand().get().answer(ask));
     property.addListener((o, was, is) -> desk.bench().have(ask, is));
@@ -152,7 +152,7 @@ public final class TestForms {
   }
 
   /** The motor on hand, which a question about it begins with. */
-  public static Nameplate motorOnHand(Desk desk) {
+  public static Nameplate motorOnHand(Session desk) {
     return desk.bench().onHand().get().answer(MotorOnHand.ASK);
   }
 }

@@ -21,7 +21,7 @@ import org.wiseember.core.typed.TypedReader;
 import org.wiseember.core.typed.TypedReading;
 import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
 
 /**
@@ -29,7 +29,7 @@ import org.wiseember.desktop.model.LiveRun;
  * fit is said beside it, and Enter keeps it.
  */
 final class TypedPanel extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final Map<TypedKind, TextField> fields = new EnumMap<>(TypedKind.class);
   private final Map<TypedKind, Label> names = new EnumMap<>(TypedKind.class);
   private final Label totalName = Words.of("quiet", "Meter total");
@@ -39,7 +39,7 @@ final class TypedPanel extends VBox {
   private List<TypedKind> wanted = List.of();
   private final Button keep;
 
-  TypedPanel(Desk desk) {
+  TypedPanel(Session desk) {
     this.desk = desk;
     setSpacing(7);
     grid.setHgap(8);

@@ -21,14 +21,14 @@ import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.beside.BesideRun;
 import org.wiseember.trial.page.TrialPage;
 import org.wiseember.workbook.day.WatchJson;
 
 /** Runs of appliances and sources: one of them in full, and the forms that make the next. */
 public final class BesideView extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final BecausePanel because;
   private final FlowPane cards = new FlowPane(8, 8);
   private final VBox form = new VBox();
@@ -42,7 +42,7 @@ public final class BesideView extends VBox {
   private final Label trouble = Words.of("care", "");
   private long chosen;
 
-  public BesideView(Desk desk, BecausePanel because) {
+  public BesideView(Session desk, BecausePanel because) {
     this.desk = desk;
     this.because = because;
     setSpacing(12);

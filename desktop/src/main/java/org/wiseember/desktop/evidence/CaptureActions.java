@@ -9,7 +9,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.wave.CapturedWaves;
 import org.wiseember.trial.wave.Wave;
 import org.wiseember.workbook.comtrade.DataFormat;
@@ -21,7 +21,7 @@ final class CaptureActions extends VBox {
   private CapturedWaves run;
   private Wave wave;
 
-  CaptureActions(Desk desk) {
+  CaptureActions(Session desk) {
     setSpacing(6);
     getStyleClass().add("sheet");
     save =

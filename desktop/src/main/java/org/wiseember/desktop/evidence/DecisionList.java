@@ -14,7 +14,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.typed.TypedFigure;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.Trait;
 
@@ -23,10 +23,10 @@ final class DecisionList extends VBox {
   private static final Pattern OHMS = Pattern.compile("(?i)\\s*(ohms?|Ω)$");
   private static final double MOST = 1_000_000;
 
-  private final Desk desk;
+  private final Session desk;
   private TestRun run;
 
-  DecisionList(Desk desk) {
+  DecisionList(Session desk) {
     this.desk = desk;
     setSpacing(4);
   }

@@ -25,7 +25,7 @@ import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.NoticeRow;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.trial.kind.TestRun;
@@ -45,7 +45,7 @@ public final class EvidenceStage extends StackPane {
     TRACE
   }
 
-  private final Desk desk;
+  private final Session desk;
   private final VBox main = new VBox();
   private final BecausePanel because;
   private final Adaptive adaptive;
@@ -65,7 +65,7 @@ public final class EvidenceStage extends StackPane {
   /** Counts what was chosen: what is read for an earlier choice is not shown any more. */
   private int turn;
 
-  public EvidenceStage(Desk desk) {
+  public EvidenceStage(Session desk) {
     this.desk = desk;
     main.getStyleClass().add("stage");
     noticed.setSpacing(4);

@@ -8,7 +8,7 @@ import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.finding.FindingView;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.wave.CapturedWaves;
@@ -24,7 +24,7 @@ final class RunViews {
     Node of(Judgement judgement, TestRun run, BecausePanel because);
   }
 
-  private static final Map<String, Function<Desk, RunView>> SPECIAL =
+  private static final Map<String, Function<Session, RunView>> SPECIAL =
       Map.of(
           WaveSteps.KIND, RunViews::waves,
           MotorStarts.KIND, RunViews::starts,
@@ -33,11 +33,11 @@ final class RunViews {
   private RunViews() {}
 
   /** The view of a test. */
-  static RunView of(Desk desk, String key) {
+  static RunView of(Session desk, String key) {
     return SPECIAL.getOrDefault(key, RunViews::page).apply(desk);
   }
 
-  private static RunView page(Desk desk) {
+  private static RunView page(Session desk) {
     FindingView view = new FindingView(desk);
     return (judgement, run, because) -> {
       view.of(run.whole(judgement));
@@ -51,7 +51,7 @@ final class RunViews {
     };
   }
 
-  private static RunView starts(Desk desk) {
+  private static RunView starts(Session desk) {
     RunView page = page(desk);
     WillItStart willItStart = new WillItStart(desk);
     return (judgement, run, because) -> {
@@ -64,7 +64,7 @@ final class RunViews {
     };
   }
 
-  private static RunView waves(Desk desk) {
+  private static RunView waves(Session desk) {
     WaveView view = new WaveView(desk);
     RunView page = page(desk);
     return (judgement, run, because) -> {

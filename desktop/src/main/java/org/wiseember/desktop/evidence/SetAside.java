@@ -5,16 +5,16 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.kind.TestRun;
 
 /** Has a run count for nothing, with a reason, or count again. */
 final class SetAside extends HBox {
-  private final Desk desk;
+  private final Session desk;
   private final TextField reason = new TextField();
   private TestRun run;
 
-  SetAside(Desk desk) {
+  SetAside(Session desk) {
     this.desk = desk;
     setSpacing(8);
     setStyle("-fx-alignment: center-left;");

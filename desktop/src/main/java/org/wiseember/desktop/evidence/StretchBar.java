@@ -8,22 +8,22 @@ import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.core.trace.Stretch;
+import org.wiseember.core.trace.TraceStretch;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.Trait;
 
 /** What lies between the cursors, and what can be decided about it. */
 final class StretchBar extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final Cursors cursors;
   private final FlowPane figures = new FlowPane(22, 4);
   private final TextField reason = new TextField();
   private TestRun run;
 
-  StretchBar(Desk desk, Cursors cursors) {
+  StretchBar(Session desk, Cursors cursors) {
     this.desk = desk;
     this.cursors = cursors;
     getStyleClass().add("sheet");
@@ -53,8 +53,8 @@ final class StretchBar extends VBox {
     show();
   }
 
-  private Stretch stretch() {
-    return Stretch.between(
+  private TraceStretch stretch() {
+    return TraceStretch.between(
         run.watts(),
         run.trace().series(Channel.DC_CURRENT),
         cursors.at(0).get(),
@@ -65,7 +65,7 @@ final class StretchBar extends VBox {
     if (run == null || Double.isNaN(cursors.at(1).get())) {
       return;
     }
-    Stretch s = stretch();
+    TraceStretch s = stretch();
     figures
         .getChildren()
         .setAll(
@@ -97,7 +97,7 @@ final class StretchBar extends VBox {
 
   private void leaveOut() {
     String why = reason.getText().strip();
-    Stretch s = stretch();
+    TraceStretch s = stretch();
     if (why.isEmpty()) {
       desk.say("Say why the stretch is left out; whoever reads the figure will ask.");
       reason.requestFocus();

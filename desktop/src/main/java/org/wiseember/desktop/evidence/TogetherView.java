@@ -18,14 +18,14 @@ import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.finding.FigureTable;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.kind.found.Drained;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.RatePicture;
 
 /** All drains of a unit together: energy against load, read off anywhere, and what they imply. */
 final class TogetherView extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final BecausePanel because;
   private final ChartPane chart = new ChartPane("Energy delivered against load");
   private final TextField load = new TextField();
@@ -33,7 +33,7 @@ final class TogetherView extends VBox {
   private final VBox below = new VBox();
   private Judgement judgement;
 
-  TogetherView(Desk desk, BecausePanel because) {
+  TogetherView(Session desk, BecausePanel because) {
     this.desk = desk;
     this.because = because;
     setSpacing(10);

@@ -4,7 +4,7 @@ import java.util.List;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.ChartPane;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.report.chart.TraceChart;
 import org.wiseember.report.chart.TraceDrawing;
 import org.wiseember.trial.kind.TestRun;
@@ -13,7 +13,7 @@ import org.wiseember.workbook.Event;
 
 /** The trace of a run with its cursors, and what is decided about it. */
 final class TraceView extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final ChartPane chart = new ChartPane("Power and case temperature over the run");
   private final Cursors cursors = new Cursors(chart);
   private final StretchBar stretch;
@@ -21,7 +21,7 @@ final class TraceView extends VBox {
   private TestRun run;
   private List<Event> events = List.of();
 
-  TraceView(Desk desk) {
+  TraceView(Session desk) {
     this.desk = desk;
     stretch = new StretchBar(desk, cursors);
     decisions = new DecisionList(desk);

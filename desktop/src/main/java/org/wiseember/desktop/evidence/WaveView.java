@@ -27,7 +27,7 @@ import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.MiniWave;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.trial.wave.CapturedWaves;
@@ -35,7 +35,7 @@ import org.wiseember.trial.wave.Wave;
 import org.wiseember.trial.wave.WavePictures;
 import org.wiseember.trial.wave.WavePictures.ByLoad;
 import org.wiseember.trial.wave.WaveTable;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 
 /**
  * A unit's wave at several loads: small pictures to choose from, the chosen one at large with its
@@ -62,7 +62,7 @@ final class WaveView extends VBox {
     }
   }
 
-  private final Desk desk;
+  private final Session desk;
   private final WaveZoom large;
   private final ChartPane harmonics = new ChartPane("Harmonics in percent of the fundamental");
   private final ChartPane byLoad = new ChartPane("A figure against load");
@@ -82,7 +82,7 @@ final class WaveView extends VBox {
   private BecausePanel because;
   private Wave wave;
 
-  WaveView(Desk desk) {
+  WaveView(Session desk) {
     this.desk = desk;
     large = new WaveZoom(desk);
     actions = new CaptureActions(desk);
@@ -204,7 +204,7 @@ final class WaveView extends VBox {
         found.add(new Beside(Optional.of(w), judgement.unit()));
       }
     }
-    for (Unit other : likeUnits()) {
+    for (TestedUnit other : likeUnits()) {
       words.put(found.size(), other.name() + " at half load");
       found.add(new Beside(Optional.empty(), other));
     }
@@ -220,10 +220,10 @@ final class WaveView extends VBox {
    *
    * @param wave empty while it is in the workbook
    */
-  private record Beside(Optional<Wave> wave, Unit unit) {}
+  private record Beside(Optional<Wave> wave, TestedUnit unit) {}
 
   /** Other units whose wave was captured, those of the likest rating first. */
-  private List<Unit> likeUnits() {
+  private List<TestedUnit> likeUnits() {
     double rated = 2 * half(judgement.unit());
     return desk.shelf().stream()
         .filter(p -> p.unit().id() != judgement.unit().id())
@@ -238,7 +238,7 @@ final class WaveView extends VBox {
         .toList();
   }
 
-  private static double half(Unit unit) {
+  private static double half(TestedUnit unit) {
     return unit.label().ratedWatts().orElse(0.0) / 2;
   }
 
@@ -254,7 +254,7 @@ final class WaveView extends VBox {
     int i = beside.get();
     if (i >= 0 && i < others.size() && others.get(i).wave().isEmpty()) {
       List<Beside> asked = others;
-      Unit unit = asked.get(i).unit();
+      TestedUnit unit = asked.get(i).unit();
       desk.judged(
           unit.id(),
           found -> {

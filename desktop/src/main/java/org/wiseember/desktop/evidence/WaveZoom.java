@@ -16,7 +16,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.report.chart.CycleDrawing;
 import org.wiseember.trial.wave.Wave;
 import org.wiseember.trial.wave.WavePictures;
@@ -43,7 +43,7 @@ final class WaveZoom extends VBox {
     }
   }
 
-  private final Desk desk;
+  private final Session desk;
   private final ChartPane chart =
       new ChartPane("The wave, the best sine behind it, and what is left over below");
   private final Cursors cursors = new Cursors(chart);
@@ -54,7 +54,7 @@ final class WaveZoom extends VBox {
   private double from;
   private double to;
 
-  WaveZoom(Desk desk) {
+  WaveZoom(Session desk) {
     this.desk = desk;
     setSpacing(6);
     // Two plots one above the other: larger text wants more room for its ticks.

@@ -5,12 +5,12 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import org.wiseember.core.start.Answer;
+import org.wiseember.core.start.StartForecast;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.desktop.bench.MotorForm;
 import org.wiseember.desktop.bench.TestForms;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.verdict.Judgement;
 
 /** A motor's plate, and whether the unit starts it by what it has shown so far. */
@@ -20,7 +20,7 @@ final class WillItStart extends VBox {
   private final Label reason = Words.of("notice-text", "");
   private Judgement judgement;
 
-  WillItStart(Desk desk) {
+  WillItStart(Session desk) {
     plate = new SimpleObjectProperty<>(TestForms.motorOnHand(desk));
     setSpacing(6);
     HBox answer = new HBox(likely, reason);
@@ -40,7 +40,7 @@ final class WillItStart extends VBox {
 
   private void say() {
     if (judgement != null) {
-      Answer answer = judgement.startLimits().start(plate.get());
+      StartForecast answer = judgement.startLimits().start(plate.get());
       likely.setText(plate.get().name() + ": " + answer.likely().words());
       reason.setText(answer.reason());
     }

@@ -11,7 +11,7 @@ import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.report.chart.Drawing;
 import org.wiseember.report.page.FindingPage;
 
@@ -20,10 +20,10 @@ import org.wiseember.report.page.FindingPage;
  * name are looked at one at a time.
  */
 public final class FindingView extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final List<Runnable> redraw = new ArrayList<>();
 
-  public FindingView(Desk desk) {
+  public FindingView(Session desk) {
     this.desk = desk;
     setSpacing(10);
     desk.whenLookChanges(() -> redraw.forEach(Runnable::run));

@@ -17,7 +17,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
 import org.wiseember.report.page.Sheet;
@@ -25,7 +25,7 @@ import org.wiseember.trial.page.TrialPage;
 
 /** Saves what is on show: as a sheet that prints, or as a file another workbook reads. */
 public final class SheetSave extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final String thing;
   private final TextField place = new TextField();
   private final Label state = Words.of("quiet", "");
@@ -40,7 +40,7 @@ public final class SheetSave extends VBox {
    * @param thing what is saved, {@code day}; its fields are named after it
    * @param heading above them
    */
-  public SheetSave(Desk desk, String thing, String heading) {
+  public SheetSave(Session desk, String thing, String heading) {
     this.desk = desk;
     this.thing = thing;
     setSpacing(6);
@@ -134,11 +134,11 @@ public final class SheetSave extends VBox {
         () -> {
           String html = new PageHtml(units).write(now, title, made);
           if (!pdf) {
-            return Desk.written(file, html.getBytes(StandardCharsets.UTF_8));
+            return Session.written(file, html.getBytes(StandardCharsets.UTF_8));
           }
           ByteArrayOutputStream out = new ByteArrayOutputStream();
           PagePdf.write(html, out);
-          return Desk.written(file, out.toByteArray());
+          return Session.written(file, out.toByteArray());
         },
         this::said);
   }
@@ -147,7 +147,7 @@ public final class SheetSave extends VBox {
     try {
       Path file = file(".json");
       byte[] content = text.get().getBytes(StandardCharsets.UTF_8);
-      desk.background(() -> Desk.written(file, content), this::said);
+      desk.background(() -> Session.written(file, content), this::said);
     } catch (InvalidPathException e) {
       said("Type where the " + thing + " should go first.");
     }

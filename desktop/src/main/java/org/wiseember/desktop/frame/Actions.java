@@ -3,8 +3,8 @@ package org.wiseember.desktop.frame;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import org.wiseember.desktop.model.Desk;
-import org.wiseember.desktop.model.Drawer;
+import org.wiseember.desktop.model.Session;
+import org.wiseember.desktop.model.RemovedItems;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.kind.TestType;
@@ -30,7 +30,7 @@ final class Actions {
   private Actions() {}
 
   /** What has all the typed words in it, best first. */
-  static List<Found> find(Desk desk, FileChoices files, Runnable units, String typed) {
+  static List<Found> find(Session desk, FileChoices files, Runnable units, String typed) {
     String[] words = typed.toLowerCase(Locale.ROOT).strip().split("\\s+");
     return all(desk, files, units).stream()
         .filter(
@@ -47,11 +47,11 @@ final class Actions {
         .toList();
   }
 
-  private static Found readings(Desk desk, String words, RunSettings.Source source) {
+  private static Found readings(Session desk, String words, RunSettings.Source source) {
     return new Found(words, "action", () -> desk.bench().source().set(source));
   }
 
-  private static List<Found> all(Desk desk, FileChoices files, Runnable units) {
+  private static List<Found> all(Session desk, FileChoices files, Runnable units) {
     List<Found> all = new ArrayList<>();
     for (Shelf.Place place : desk.shelf()) {
       all.add(new Found(place.unit().name(), "unit", () -> desk.choose(place.unit().id())));
@@ -88,7 +88,7 @@ final class Actions {
                 desk.stage().set(StageName.BENCH);
               }));
     }
-    for (Drawer.Thing thing : desk.drawer().things()) {
+    for (RemovedItems.Thing thing : desk.drawer().things()) {
       all.add(
           new Found(PUT_BACK + " " + thing.words(), "drawer", () -> desk.drawer().putBack(thing)));
     }

@@ -9,11 +9,11 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 
 /** Ctrl+K: type a few letters, arrows and Enter go there. */
 final class FindBox extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final FileChoices files;
   private final Runnable units;
   private final Runnable close;
@@ -22,7 +22,7 @@ final class FindBox extends VBox {
   private List<Actions.Found> found = List.of();
   private int at;
 
-  FindBox(Desk desk, FileChoices files, Runnable units, Runnable close) {
+  FindBox(Session desk, FileChoices files, Runnable units, Runnable close) {
     this.desk = desk;
     this.files = files;
     this.units = units;

@@ -19,10 +19,10 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.desktop.model.PlanWork;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.RunSettings;
 
 /** The foot: what every meter reads and how it does, and how the bench and the workbook are. */
@@ -35,7 +35,7 @@ public final class FootBar extends HBox {
   /** A longer reminder would push the meters out. */
   private static final double MOST_OF_FOOT = 0.3;
 
-  private final Desk desk;
+  private final Session desk;
   private final HBox meters = new HBox();
   private final List<Meter> shown = new ArrayList<>();
   private final Label state = Words.line("foot-state", "");
@@ -87,7 +87,7 @@ public final class FootBar extends HBox {
    *
    * @param openUnits shows what figures are told in
    */
-  FootBar(Desk desk, Runnable openUnits) {
+  FootBar(Session desk, Runnable openUnits) {
     this.desk = desk;
     getStyleClass().add("foot");
     meters.getStyleClass().add("foot-meters");
@@ -224,7 +224,7 @@ public final class FootBar extends HBox {
     return run.typed().stream()
         .filter(r -> r.channel() == channel && r.meter().equals(meter))
         .reduce((a, b) -> b)
-        .map(KeptReading::value);
+        .map(StoredReading::value);
   }
 
   private void showState() {

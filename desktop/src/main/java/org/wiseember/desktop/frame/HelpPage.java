@@ -17,7 +17,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.MarkdownView;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.guide.TestGuide;
@@ -31,14 +31,14 @@ final class HelpPage extends VBox {
   private static final String FIRST = "README.md";
   private static final Pattern TEST = Pattern.compile("(?:tests/)?([a-z-]+)\\.md");
 
-  private final Desk desk;
+  private final Session desk;
   private final MarkdownView page = new MarkdownView(this::open);
   private final Button back = Words.button("action", "Back", this::back);
   private final Button first = Words.button("action", "The whole guide", () -> open(FIRST));
   private final Deque<String> before = new ArrayDeque<>();
   private String shown = "";
 
-  HelpPage(Desk desk) {
+  HelpPage(Session desk) {
     super(8);
     this.desk = desk;
     back.setId("guide-back");

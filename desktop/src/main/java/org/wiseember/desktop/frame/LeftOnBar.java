@@ -7,16 +7,16 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.LeftOn;
+import org.wiseember.desktop.model.LoadsLeftOn;
 
 /** In red under the path, on every stage, as long as a load may be on that nobody watches. */
 final class LeftOnBar extends VBox {
-  private final LeftOn left;
+  private final LoadsLeftOn left;
 
-  LeftOnBar(LeftOn left) {
+  LeftOnBar(LoadsLeftOn left) {
     this.left = left;
     setId("left-on");
-    left.loads().addListener((ListChangeListener<LeftOn.Load>) change -> show());
+    left.loads().addListener((ListChangeListener<LoadsLeftOn.Load>) change -> show());
     show();
   }
 
@@ -25,7 +25,7 @@ final class LeftOnBar extends VBox {
     Words.shown(this, !left.loads().isEmpty());
   }
 
-  private HBox row(LeftOn.Load load) {
+  private HBox row(LoadsLeftOn.Load load) {
     Label words = Words.of("left-on-words", load.words());
     HBox.setHgrow(words, Priority.ALWAYS);
     words.setMaxWidth(Double.MAX_VALUE);

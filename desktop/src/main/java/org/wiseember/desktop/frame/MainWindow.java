@@ -29,7 +29,7 @@ import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.desktop.plan.PlanStage;
 import org.wiseember.desktop.report.ReportStage;
@@ -41,10 +41,10 @@ public final class MainWindow extends StackPane {
   /** Narrower than this many em, the shelf gives some of its width away. */
   private static final double WIDE_EM = 75;
 
-  private final Desk desk;
+  private final Session desk;
   private final StackPane place = new StackPane();
   private final Map<StageName, Node> made = new EnumMap<>(StageName.class);
-  private final Map<StageName, Function<Desk, Node>> makers = new EnumMap<>(StageName.class);
+  private final Map<StageName, Function<Session, Node>> makers = new EnumMap<>(StageName.class);
   private final ShelfView shelf;
   private final FindBox find;
   private final SidePanel help;
@@ -54,7 +54,7 @@ public final class MainWindow extends StackPane {
   private final CapturePane capturePane;
   private final HBox said = new HBox();
 
-  public MainWindow(Desk desk) {
+  public MainWindow(Session desk) {
     this.desk = desk;
     InUnits.follow(desk.units());
     makers.put(StageName.LABEL, LabelStage::new);

@@ -13,7 +13,7 @@ import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.kind.LabelInputs;
 import org.wiseember.trial.kind.found.Drained;
@@ -30,11 +30,11 @@ public final class PathBar extends StackPane {
     DONE
   }
 
-  private final Desk desk;
+  private final Session desk;
   private final Map<StageName, VBox> steps = new EnumMap<>(StageName.class);
   private final Map<StageName, Circle> marks = new EnumMap<>(StageName.class);
 
-  public PathBar(Desk desk) {
+  public PathBar(Session desk) {
     this.desk = desk;
     getStyleClass().add("path");
     HBox row = new HBox();

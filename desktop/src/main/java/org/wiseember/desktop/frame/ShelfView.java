@@ -16,13 +16,13 @@ import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.trial.verdict.Summary;
 
 /** The shelf: every unit of the workbook with its small seam. */
 public final class ShelfView extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final VBox units = new VBox();
 
   /**
@@ -30,7 +30,7 @@ public final class ShelfView extends VBox {
    *
    * @param openDrawer shows what was taken off it
    */
-  public ShelfView(Desk desk, Runnable openDrawer) {
+  public ShelfView(Session desk, Runnable openDrawer) {
     this.desk = desk;
     getStyleClass().add("shelf");
     Label wise = Words.line("brand", "Wise ");
@@ -88,11 +88,11 @@ public final class ShelfView extends VBox {
 
   /** One unit. */
   private final class Entry extends VBox {
-    private final ShelfSeam seam;
+    private final ShelfClaimScale seam;
 
     Entry(Shelf.Place place) {
       String name = place.unit().name();
-      seam = new ShelfSeam(place.summary(), desk.guardBand().get());
+      seam = new ShelfClaimScale(place.summary(), desk.guardBand().get());
       getChildren()
           .addAll(
               Words.of("shelf-name", name), Words.of("shelf-quiet", facts(place.rating())), seam);

@@ -11,7 +11,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 
 /** Lies beside the work, below the head of the stage, and stops nothing. */
 final class SidePanel extends VBox {
@@ -19,14 +19,14 @@ final class SidePanel extends VBox {
   private static final double WIDEST = 560;
   private static final double HEAD_EM = 5.2;
 
-  private final Desk desk;
+  private final Session desk;
 
   /**
    * Makes one, closed.
    *
    * @param closes what stands on the button that closes it
    */
-  SidePanel(Desk desk, String id, Node page, String closes) {
+  SidePanel(Session desk, String id, Node page, String closes) {
     this.desk = desk;
     setId(id);
     getStyleClass().add("find");

@@ -13,13 +13,13 @@ import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 
 /** What the reader wants figures told in. */
 final class UnitsPage extends VBox {
   private final ObjectProperty<ReaderUnits> units;
 
-  UnitsPage(Desk desk) {
+  UnitsPage(Session desk) {
     super(10);
     units = desk.units();
     Map<ReaderUnits.Wire, String> wires = new LinkedHashMap<>();

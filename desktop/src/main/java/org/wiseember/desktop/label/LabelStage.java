@@ -29,11 +29,11 @@ import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 
 /**
  * The label of the chosen unit: typed on the left, claims on the right, held against itself below.
@@ -42,7 +42,7 @@ public final class LabelStage extends StackPane {
   /** Typing is saved after this pause. */
   private static final Duration PAUSE = Duration.millis(350);
 
-  private final Desk desk;
+  private final Session desk;
   private final TextField name = new TextField();
   private final Button toBench;
   private final LabelEditor editor = new LabelEditor();
@@ -59,7 +59,7 @@ public final class LabelStage extends StackPane {
   private boolean filling;
   private Claim chosen;
 
-  public LabelStage(Desk desk) {
+  public LabelStage(Session desk) {
     this.desk = desk;
     VBox main = new VBox();
     main.getStyleClass().add("stage");
@@ -174,7 +174,7 @@ public final class LabelStage extends StackPane {
     if (getChildren().isEmpty() || getChildren().get(0) != adaptive) {
       getChildren().setAll(adaptive);
     }
-    Unit unit = judgement.unit();
+    TestedUnit unit = judgement.unit();
     boolean another = unit.id() != unitId;
     if (another) {
       save();

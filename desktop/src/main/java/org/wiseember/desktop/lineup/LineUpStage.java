@@ -36,11 +36,11 @@ import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.MarkNode;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LineUpWork;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.chart.Drawing;
-import org.wiseember.report.chart.SeamsDrawing;
+import org.wiseember.report.chart.ClaimScalesDrawing;
 import org.wiseember.report.look.UnitMark;
 import org.wiseember.trial.lineup.Answered;
 import org.wiseember.trial.lineup.LineUp;
@@ -48,12 +48,12 @@ import org.wiseember.trial.lineup.LineUpDrawings;
 import org.wiseember.trial.lineup.LineUpDrawings.Picture;
 import org.wiseember.trial.lineup.LineUpPage;
 import org.wiseember.trial.lineup.LineUpUnit;
-import org.wiseember.trial.lineup.Motor;
+import org.wiseember.trial.lineup.MotorOnUnits;
 import org.wiseember.trial.verdict.Shelf;
 
 /** Several units beside each other: one seam, like against like, and which one for whom. */
 public final class LineUpStage extends StackPane {
-  private final Desk desk;
+  private final Session desk;
   private final LineUpWork work;
   private final VBox main = new VBox();
   private final StackPane side = new StackPane();
@@ -87,7 +87,7 @@ public final class LineUpStage extends StackPane {
   private Map<Picture, Drawing> pictures = new EnumMap<>(Picture.class);
   private List<Picture> offered = List.of();
 
-  public LineUpStage(Desk desk) {
+  public LineUpStage(Session desk) {
     this.desk = desk;
     this.work = desk.lineUpWork();
     main.getStyleClass().add("stage");
@@ -363,7 +363,7 @@ public final class LineUpStage extends StackPane {
       double scale = desk.textScale().get();
       // A seam has a row a claim; curves want their height.
       double high =
-          drawing instanceof SeamsDrawing seam
+          drawing instanceof ClaimScalesDrawing seam
               ? (70 + 24 * Math.max(5, seam.rows().size())) * scale
               : 380 * Math.sqrt(scale);
       chart.setMinHeight(high);
@@ -403,7 +403,7 @@ public final class LineUpStage extends StackPane {
     side.getChildren().setAll(because);
   }
 
-  private void explain(Motor motor, Motor.OnUnit on) {
+  private void explain(MotorOnUnits motor, MotorOnUnits.OnUnit on) {
     VBox panel =
         new VBox(
             8,

@@ -21,14 +21,14 @@ import org.wiseember.trial.lineup.Answered;
 import org.wiseember.trial.lineup.LineUp;
 import org.wiseember.trial.lineup.LineUpPage;
 import org.wiseember.trial.lineup.LineUpUnit;
-import org.wiseember.trial.lineup.Motor;
+import org.wiseember.trial.lineup.MotorOnUnits;
 
 /** A must-have a row, or a motor, and a unit a column. */
 final class WishTable extends GridPane {
   private static final double NAME = 34;
 
   private final BiConsumer<LineUpUnit, Answered> open;
-  private final BiConsumer<Motor, Motor.OnUnit> openStart;
+  private final BiConsumer<MotorOnUnits, MotorOnUnits.OnUnit> openStart;
   private final BiConsumer<LineUpUnit, Measure> openFigure;
 
   /**
@@ -40,7 +40,7 @@ final class WishTable extends GridPane {
    */
   WishTable(
       BiConsumer<LineUpUnit, Answered> open,
-      BiConsumer<Motor, Motor.OnUnit> openStart,
+      BiConsumer<MotorOnUnits, MotorOnUnits.OnUnit> openStart,
       BiConsumer<LineUpUnit, Measure> openFigure) {
     this.open = open;
     this.openStart = openStart;
@@ -70,9 +70,9 @@ final class WishTable extends GridPane {
       add(lineUp.notes().mustHaves().get(r), row, cells);
     }
     for (int r = 0; r < lineUp.motors().size(); r++) {
-      Motor motor = lineUp.motors().get(r);
+      MotorOnUnits motor = lineUp.motors().get(r);
       List<Node> row = new ArrayList<>();
-      for (Motor.OnUnit on : motor.units()) {
+      for (MotorOnUnits.OnUnit on : motor.units()) {
         row.add(start(motor, on, r));
       }
       add("Starts: " + motor.name(), row, cells);
@@ -113,7 +113,7 @@ final class WishTable extends GridPane {
   }
 
   /** What was tried is counted; what is only predicted is written as a guess. */
-  private Node start(Motor motor, Motor.OnUnit on, int row) {
+  private Node start(MotorOnUnits motor, MotorOnUnits.OnUnit on, int row) {
     Label words =
         Words.of(
             on.call() == Endured.Call.OPEN

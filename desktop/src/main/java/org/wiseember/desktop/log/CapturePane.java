@@ -30,7 +30,7 @@ import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.CaptureDraft;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.wave.CapturedWaves;
 import org.wiseember.trial.wave.Wave;
 import org.wiseember.trial.wave.WavePictures;
@@ -60,7 +60,7 @@ public final class CapturePane extends StackPane {
     }
   }
 
-  private final Desk desk;
+  private final Session desk;
   private final VBox page = new VBox();
   private final ChartPane chart = new ChartPane("Two cycles of the capture");
   private final ObjectProperty<At> at = new SimpleObjectProperty<>(At.NO_LOAD);
@@ -72,7 +72,7 @@ public final class CapturePane extends StackPane {
   private final Button keep;
   private CaptureDraft draft;
 
-  public CapturePane(Desk desk) {
+  public CapturePane(Session desk) {
     this.desk = desk;
     page.getStyleClass().add("stage");
     getChildren().add(Adaptive.scroll(page));

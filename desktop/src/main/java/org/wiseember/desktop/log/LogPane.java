@@ -28,7 +28,7 @@ import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LogDraft;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.kind.TestType;
@@ -47,7 +47,7 @@ public final class LogPane extends StackPane {
   /** How many figures of a column are shown. */
   private static final int FIGURES = 4;
 
-  private final Desk desk;
+  private final Session desk;
   private final VBox page = new VBox();
   private final VBox table = new VBox();
   private final Label notes = Words.of("quiet", "");
@@ -61,7 +61,7 @@ public final class LogPane extends StackPane {
   private LogDraft draft;
   private LogMapping mapping;
 
-  public LogPane(Desk desk) {
+  public LogPane(Session desk) {
     this.desk = desk;
     page.getStyleClass().add("stage");
     table.setSpacing(4);

@@ -52,19 +52,19 @@ import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Instruments;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Origin;
 import org.wiseember.workbook.Photo;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /** What goes on at the bench: the instruments, the run that goes, what a person says of it. */
 public final class Benchwork {
   private static final Pattern ERROR_CODE = Pattern.compile("(?i)[a-z]{1,4}[- ]?\\d{1,4}");
 
-  private final Desk desk;
+  private final Session desk;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<LiveRun> live = new SimpleObjectProperty<>();
@@ -80,18 +80,18 @@ public final class Benchwork {
       new ReadOnlyObjectWrapper<>(OnHand.of(LoadsOnHand.watts(LoadsOnHand.USUAL)));
   private final ObservableSet<String> cautionsSeen = FXCollections.observableSet();
   private final ObservableList<OnBench> instruments = FXCollections.observableArrayList();
-  private final LeftOn leftOn;
+  private final LoadsLeftOn leftOn;
   private final DoubleFunction<HandClock> handClocks;
   private final NotebookWork notebook;
   private boolean opening;
 
-  Benchwork(Desk desk, Clock clock, DoubleFunction<HandClock> handClocks, Edits edits) {
+  Benchwork(Session desk, Clock clock, DoubleFunction<HandClock> handClocks, Edits edits) {
     this.desk = desk;
     this.handClocks = handClocks;
     this.notebook = new NotebookWork(desk, clock, edits);
     this.clock = clock;
     this.edits = edits;
-    this.leftOn = new LeftOn(desk, clock);
+    this.leftOn = new LoadsLeftOn(desk, clock);
     loadsOnHand.addListener((o, was, is) -> onHand.set(onHand.get().loaded(LoadsOnHand.watts(is))));
   }
 
@@ -101,7 +101,7 @@ public final class Benchwork {
   }
 
   /** Loads that may still be on though nothing runs. */
-  public LeftOn leftOn() {
+  public LoadsLeftOn leftOn() {
     return leftOn;
   }
 
@@ -250,7 +250,7 @@ public final class Benchwork {
           "No instrument that can be asked is on your bench. Add one, or choose readings by hand.");
       return;
     }
-    Unit unit = judgement.unit();
+    TestedUnit unit = judgement.unit();
     LiveRun next = liveRun(judgement, plan.get());
     Pace speed = pace.get();
     Set<Fault> practise = Set.copyOf(faults);
@@ -476,7 +476,7 @@ public final class Benchwork {
                 .typedReadings()
                 .keep(runId, at, meter, channel, value, resolution, asTyped),
         id -> {
-          run.typed(new KeptReading(id, at, meter, channel, value, resolution, asTyped));
+          run.typed(new StoredReading(id, at, meter, channel, value, resolution, asTyped));
           edits.did("Typed reading kept", () -> strike(run, id, true));
           if (!run.going()) {
             desk.refresh(run.unitId());

@@ -15,12 +15,12 @@ import org.wiseember.workbook.Workbook;
 
 /** Runs of what is no unit: appliances that were watched, sources that were tried. */
 public final class BesideWork {
-  private final Desk desk;
+  private final Session desk;
   private final Clock clock;
   private final Edits edits;
   private final ObservableList<BesideRun> runs = FXCollections.observableArrayList();
 
-  BesideWork(Desk desk, Clock clock, Edits edits) {
+  BesideWork(Session desk, Clock clock, Edits edits) {
     this.desk = desk;
     this.clock = clock;
     this.edits = edits;

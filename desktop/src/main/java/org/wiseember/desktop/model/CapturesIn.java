@@ -18,7 +18,7 @@ import org.wiseember.trial.wave.CapturedWaves;
 import org.wiseember.trial.wave.Wave;
 import org.wiseember.trial.wave.WaveFiles;
 import org.wiseember.workbook.CaptureFiles;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.Workbook;
@@ -38,12 +38,12 @@ public final class CapturesIn {
   /** No larger table is looked into for a wave. */
   private static final long LOOKED_INTO = 64L << 20;
 
-  private final Desk desk;
+  private final Session desk;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<CaptureDraft> draft = new SimpleObjectProperty<>();
 
-  CapturesIn(Desk desk, Clock clock, Edits edits) {
+  CapturesIn(Session desk, Clock clock, Edits edits) {
     this.desk = desk;
     this.clock = clock;
     this.edits = edits;
@@ -140,8 +140,8 @@ public final class CapturesIn {
     desk.background(
         () -> {
           Workbook workbook = desk.workbook().orElseThrow();
-          KeptCapture capture =
-              new KeptCapture(Double.NaN, note, scaled(from.read().capture(), ratio));
+          StoredCapture capture =
+              new StoredCapture(Double.NaN, note, scaled(from.read().capture(), ratio));
           long[] keys = new long[2];
           workbook.allOrNothing(
               () -> {

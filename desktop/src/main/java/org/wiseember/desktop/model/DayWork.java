@@ -22,7 +22,7 @@ import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Days;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.day.DayFile;
 import org.wiseember.workbook.day.DayJson;
 import org.wiseember.workbook.day.WatchJson;
@@ -38,11 +38,11 @@ public final class DayWork {
   /** Most people ask about an evening or a day and a night. */
   private static final double USUAL_HOURS = 24;
 
-  private final Desk desk;
+  private final Session desk;
   private final Clock clock;
   private final Edits edits;
-  private final ObservableList<KeptDay> days = FXCollections.observableArrayList();
-  private final ObjectProperty<KeptDay> chosen = new SimpleObjectProperty<>();
+  private final ObservableList<StoredDay> days = FXCollections.observableArrayList();
+  private final ObjectProperty<StoredDay> chosen = new SimpleObjectProperty<>();
   private final ObjectProperty<DayOutcome> outcome = new SimpleObjectProperty<>();
 
   /** Units beside the chosen one, as long as nothing on the shelf changes. */
@@ -50,7 +50,7 @@ public final class DayWork {
 
   private long asked;
 
-  DayWork(Desk desk, Clock clock, Edits edits) {
+  DayWork(Session desk, Clock clock, Edits edits) {
     this.desk = desk;
     this.clock = clock;
     this.edits = edits;
@@ -64,12 +64,12 @@ public final class DayWork {
   }
 
   /** Every day, in the order they were laid out. */
-  public ObservableList<KeptDay> days() {
+  public ObservableList<StoredDay> days() {
     return days;
   }
 
   /** The day on show; null where there is none. */
-  public ReadOnlyObjectProperty<KeptDay> chosen() {
+  public ReadOnlyObjectProperty<StoredDay> chosen() {
     return chosen;
   }
 
@@ -86,7 +86,7 @@ public final class DayWork {
   }
 
   /** Puts another day on show. */
-  public void choose(KeptDay day) {
+  public void choose(StoredDay day) {
     chosen.set(day);
     workOut();
   }
@@ -99,7 +99,7 @@ public final class DayWork {
 
   /** Lays out the day on show once more, to change it. */
   public void copy() {
-    KeptDay day = chosen.get();
+    StoredDay day = chosen.get();
     if (day != null) {
       add(day.day().titled(day.day().title() + ", again"), day.units(), "Day copied");
     }
@@ -120,7 +120,7 @@ public final class DayWork {
 
   /** Takes the day on show away; undo puts it back. */
   public void remove() {
-    KeptDay day = chosen.get();
+    StoredDay day = chosen.get();
     if (day == null || desk.refuseWhenReadOnly()) {
       return;
     }
@@ -129,7 +129,7 @@ public final class DayWork {
     desk.say(day.day().title() + " is taken away. Ctrl+Z puts it back.");
   }
 
-  private void remove(KeptDay day, boolean away) {
+  private void remove(StoredDay day, boolean away) {
     int at = place(day.id());
     if (away && at >= 0) {
       days.remove(at);
@@ -163,7 +163,7 @@ public final class DayWork {
    * @param what undoing it will say
    */
   public void change(Day next, String what) {
-    KeptDay before = chosen.get();
+    StoredDay before = chosen.get();
     if (before != null && !next.equals(before.day())) {
       change(before, before.with(next), what);
     }
@@ -171,7 +171,7 @@ public final class DayWork {
 
   /** Compares with another unit, or no longer. */
   public void beside(long unitId, boolean compared) {
-    KeptDay before = chosen.get();
+    StoredDay before = chosen.get();
     if (before == null || before.units().contains(unitId) == compared) {
       return;
     }
@@ -184,7 +184,7 @@ public final class DayWork {
     change(before, before.on(units), "Units compared changed");
   }
 
-  private void change(KeptDay before, KeptDay next, String what) {
+  private void change(StoredDay before, StoredDay next, String what) {
     if (desk.refuseWhenReadOnly()) {
       return;
     }
@@ -192,7 +192,7 @@ public final class DayWork {
     keep(next);
   }
 
-  private void keep(KeptDay next) {
+  private void keep(StoredDay next) {
     int at = place(next.id());
     if (at >= 0) {
       days.set(at, next);
@@ -208,7 +208,7 @@ public final class DayWork {
 
   /** The day begins now: what people ask when the power has failed. */
   public void fromNow() {
-    KeptDay day = chosen.get();
+    StoredDay day = chosen.get();
     if (day != null) {
       LocalTime now = LocalTime.now(clock).truncatedTo(ChronoUnit.MINUTES);
       change(day.day().from(now), "Beginning of the day changed");
@@ -217,7 +217,7 @@ public final class DayWork {
 
   private void workOut() {
     asked++;
-    KeptDay day = chosen.get();
+    StoredDay day = chosen.get();
     Judgement first = desk.chosen().get();
     if (day == null || first == null) {
       outcome.set(null);

@@ -5,10 +5,10 @@ import org.wiseember.trial.kind.TestRun;
 
 /** What a person decides about runs. Each decision can be undone; readings stay as they are. */
 public final class Decisions {
-  private final Desk desk;
+  private final Session desk;
   private final Edits edits;
 
-  Decisions(Desk desk, Edits edits) {
+  Decisions(Session desk, Edits edits) {
     this.desk = desk;
     this.edits = edits;
   }

@@ -7,11 +7,11 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.ListChangeListener;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.trial.lineup.LineUp;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.LineUpNotes;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
@@ -22,7 +22,7 @@ import org.wiseember.workbook.WorkbookException;
  * something on the shelf changed, notes at once.
  */
 public final class LineUpWork {
-  private final Desk desk;
+  private final Session desk;
   private final Edits edits;
   private final ObjectProperty<LineUp> shown = new SimpleObjectProperty<>();
 
@@ -32,12 +32,12 @@ public final class LineUpWork {
   private LineUpNotes notes = LineUpNotes.USUAL;
   private int asked;
 
-  LineUpWork(Desk desk, Edits edits) {
+  LineUpWork(Session desk, Edits edits) {
     this.desk = desk;
     this.edits = edits;
     desk.chosen().addListener((o, was, is) -> stale());
     desk.shelf().addListener((ListChangeListener<Shelf.Place>) change -> stale());
-    desk.dayWork().days().addListener((ListChangeListener<KeptDay>) change -> again());
+    desk.dayWork().days().addListener((ListChangeListener<StoredDay>) change -> again());
     desk.stage().addListener((o, was, is) -> again());
   }
 
@@ -72,8 +72,8 @@ public final class LineUpWork {
     List<LineUp.Entry> known = entries;
     LineUpNotes now = notes;
     boolean guarded = desk.guardBand().get();
-    List<Day> days = desk.dayWork().days().stream().map(KeptDay::day).toList();
-    Map<String, Draw> appliances = LineUp.appliances(days, desk.beside().watches());
+    List<Day> days = desk.dayWork().days().stream().map(StoredDay::day).toList();
+    Map<String, ApplianceDraw> appliances = LineUp.appliances(days, desk.beside().watches());
     record Made(List<LineUp.Entry> entries, LineUp lineUp) {}
     desk.background(
         () -> {
@@ -150,7 +150,7 @@ public final class LineUpWork {
   }
 
   /** The notes of a workbook; the usual where they cannot be read, which is said. */
-  static LineUpNotes read(Desk desk, Workbook workbook) {
+  static LineUpNotes read(Session desk, Workbook workbook) {
     try {
       return workbook.lineUpNotes();
     } catch (WorkbookException e) {

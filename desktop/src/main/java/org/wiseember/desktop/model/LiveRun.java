@@ -12,7 +12,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.core.capacity.ExpectedEnd;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.trial.kind.HandRecord;
@@ -21,7 +21,7 @@ import org.wiseember.trial.kind.LiveMoment;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.record.RecordedRun;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Notebook;
 
 /** A run while it goes, as the window sees it: the newest view, at most one waiting at a time. */
@@ -36,11 +36,11 @@ public final class LiveRun {
   private final List<Double> earlier;
   private final ReadOnlyObjectWrapper<RunView> view = new ReadOnlyObjectWrapper<>();
   private final AtomicReference<RunView> newest = new AtomicReference<>();
-  private final List<KeptReading> typed = new ArrayList<>();
+  private final List<StoredReading> typed = new ArrayList<>();
   private final ReadOnlyObjectWrapper<List<Notebook.Written>> notebook =
       new ReadOnlyObjectWrapper<>(List.of());
   private final Consumer<RunView> whenOver;
-  private final List<Pressed> unkept = new ArrayList<>();
+  private final List<TimedOperatorEvent> unkept = new ArrayList<>();
   private RecordedRun run;
   private Instant startedAt;
 
@@ -84,15 +84,15 @@ public final class LiveRun {
   }
 
   /** What was pressed, in order of time, with what is still on its way into the notebook. */
-  public List<Pressed> pressed() {
+  public List<TimedOperatorEvent> pressed() {
     return Stream.concat(
             notebook.get().stream().flatMap(w -> w.line().pressed().stream()), unkept.stream())
-        .sorted(Comparator.comparingDouble(Pressed::seconds))
+        .sorted(Comparator.comparingDouble(TimedOperatorEvent::seconds))
         .toList();
   }
 
   /** Hands the test a press that its notebook does not have yet. */
-  void press(Pressed pressed) {
+  void press(TimedOperatorEvent pressed) {
     unkept.add(pressed);
     run.runner().press(pressed);
   }
@@ -144,7 +144,7 @@ public final class LiveRun {
     return view.get() == null || !view.get().phase().over();
   }
 
-  void typed(KeptReading reading) {
+  void typed(StoredReading reading) {
     typed.add(reading);
   }
 
@@ -153,13 +153,13 @@ public final class LiveRun {
   }
 
   /** Readings typed so far, oldest first. */
-  public List<KeptReading> typed() {
+  public List<StoredReading> typed() {
     return List.copyOf(typed);
   }
 
   private double lastTyped(Channel channel) {
     double last = Double.NaN;
-    for (KeptReading reading : typed) {
+    for (StoredReading reading : typed) {
       last = reading.channel() == channel ? reading.value() : last;
     }
     return last;

@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import org.wiseember.bench.procedure.Now;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.typed.NotebookEntry;
 import org.wiseember.core.typed.NotebookReader;
 import org.wiseember.core.typed.TypedReading;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Notebook;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.Workbook;
@@ -23,11 +23,11 @@ import org.wiseember.workbook.Workbook;
  * struck and corrected. The test follows what stands in it.
  */
 public final class NotebookWork {
-  private final Desk desk;
+  private final Session desk;
   private final Clock clock;
   private final Edits edits;
 
-  NotebookWork(Desk desk, Clock clock, Edits edits) {
+  NotebookWork(Session desk, Clock clock, Edits edits) {
     this.desk = desk;
     this.clock = clock;
     this.edits = edits;
@@ -59,7 +59,7 @@ public final class NotebookWork {
   }
 
   /** Says by key what just happened. */
-  public void press(Press press) {
+  public void press(OperatorEvent press) {
     run()
         .filter(LiveRun::going)
         .filter(r -> now(r).filter(n -> n.presses().contains(press)).isPresent())
@@ -69,7 +69,7 @@ public final class NotebookWork {
                 return;
               }
               double subject = now(run).map(Now::subject).orElse(Double.NaN);
-              Pressed pressed = Pressed.key(press, subject, seconds());
+              TimedOperatorEvent pressed = TimedOperatorEvent.key(press, subject, seconds());
               run.press(pressed);
               keep(
                   run,
@@ -80,7 +80,7 @@ public final class NotebookWork {
   }
 
   /** What was done by it: where it only leads on, what was asked for. */
-  private static String words(Press press, Optional<Now> now) {
+  private static String words(OperatorEvent press, Optional<Now> now) {
     return switch (press) {
       case DONE -> now.map(Now::what).orElse(press.words());
       case READ -> now.map(n -> n.what() + ": read").orElse(press.words());
@@ -112,7 +112,7 @@ public final class NotebookWork {
     if (entry.isEmpty()) {
       return;
     }
-    double reaction = entry.press().isPresent() ? Pressed.REACTION : 0;
+    double reaction = entry.press().isPresent() ? TimedOperatorEvent.REACTION : 0;
     NotebookEntry.Moment when =
         entry.when().orElseGet(() -> new NotebookEntry.Moment(begun - reaction, begun + reaction));
     double subject =
@@ -129,11 +129,11 @@ public final class NotebookWork {
             subject,
             ReaderUnits.quoted(text.strip()),
             entry.who().isEmpty() ? whoBefore : entry.who());
-    List<KeptReading> readings = new ArrayList<>();
+    List<StoredReading> readings = new ArrayList<>();
     for (TypedReading r : entry.readings()) {
       if (r.kind().channel().isPresent()) {
         readings.add(
-            new KeptReading(
+            new StoredReading(
                 0,
                 line.seconds(),
                 r.kind().byEye() ? r.kind().onDisplay() ? "Display" : "Eyes" : meter(run, r),
@@ -158,13 +158,13 @@ public final class NotebookWork {
     Optional<Double> before =
         run.pressed().stream()
             .filter(p -> p.seconds() <= at && !Double.isNaN(p.subject()))
-            .map(Pressed::subject)
+            .map(TimedOperatorEvent::subject)
             .reduce((a, b) -> b);
     return before.or(() -> now(run).map(Now::subject));
   }
 
   private void keep(
-      LiveRun run, NotebookLine line, List<KeptReading> readings, OptionalLong instead) {
+      LiveRun run, NotebookLine line, List<StoredReading> readings, OptionalLong instead) {
     long runId = run.run().runId();
     desk.background(
         () -> {
@@ -189,7 +189,7 @@ public final class NotebookWork {
   private record Kept(long id, All all) {}
 
   /** All that stands in the notebook of a run. */
-  record All(List<Notebook.Written> written, List<KeptReading> typed) {}
+  record All(List<Notebook.Written> written, List<StoredReading> typed) {}
 
   static All all(Workbook workbook, long runId) {
     return new All(workbook.notebook().written(runId), workbook.typedReadings().of(runId));

@@ -23,12 +23,12 @@ import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.plan.KnownTimes;
 import org.wiseember.trial.plan.PackState;
 import org.wiseember.trial.plan.RigCard;
-import org.wiseember.trial.plan.Tide;
-import org.wiseember.trial.plan.TideChanges;
-import org.wiseember.trial.plan.TideMaker;
-import org.wiseember.trial.plan.TidePage;
-import org.wiseember.trial.plan.TideStep;
-import org.wiseember.trial.plan.TideTimes;
+import org.wiseember.trial.plan.Schedule;
+import org.wiseember.trial.plan.ScheduleChanges;
+import org.wiseember.trial.plan.ScheduleMaker;
+import org.wiseember.trial.plan.SchedulePage;
+import org.wiseember.trial.plan.ScheduleStep;
+import org.wiseember.trial.plan.ScheduleTimes;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.RunSettings;
@@ -54,10 +54,10 @@ public final class PlanWork {
 
   private static final Logger LOG = LoggerFactory.getLogger(PlanWork.class);
 
-  private final Desk desk;
+  private final Session desk;
   private final Clock clock;
   private final Edits edits;
-  private final ObjectProperty<Tide> tide = new SimpleObjectProperty<>();
+  private final ObjectProperty<Schedule> tide = new SimpleObjectProperty<>();
   private final ObjectProperty<List<String>> changed = new SimpleObjectProperty<>(List.of());
   private final ExecutorService solving = OwnThread.named("plan");
   private CampaignNotes notes = CampaignNotes.USUAL;
@@ -67,7 +67,7 @@ public final class PlanWork {
   private long asked;
   private int ticks;
 
-  PlanWork(Desk desk, Clock clock, Edits edits) {
+  PlanWork(Session desk, Clock clock, Edits edits) {
     this.desk = desk;
     this.clock = clock;
     this.edits = edits;
@@ -93,7 +93,7 @@ public final class PlanWork {
   }
 
   /** The plan; null until somebody looked at it once. */
-  public ReadOnlyObjectProperty<Tide> tide() {
+  public ReadOnlyObjectProperty<Schedule> tide() {
     return tide;
   }
 
@@ -107,8 +107,8 @@ public final class PlanWork {
   }
 
   /** How moments are told to this reader. */
-  public TideTimes times() {
-    return new TideTimes(clock.instant(), ZoneId.systemDefault(), desk.units().get());
+  public ScheduleTimes times() {
+    return new ScheduleTimes(clock.instant(), ZoneId.systemDefault(), desk.units().get());
   }
 
   /** Shows what a workbook has that was just opened. */
@@ -135,7 +135,7 @@ public final class PlanWork {
 
   /** A minute has passed. */
   public void tick() {
-    Tide now = tide.get();
+    Schedule now = tide.get();
     ticks++;
     if (!looked && begun()) {
       looked = true;
@@ -146,7 +146,7 @@ public final class PlanWork {
             && now.steps().stream()
                 .anyMatch(
                     s ->
-                        s.kind() == TideStep.Kind.RUNNING
+                        s.kind() == ScheduleStep.Kind.RUNNING
                             ? s.to().isBefore(clock.instant())
                             : s.from().isBefore(clock.instant().minusSeconds(60)));
     if (missed || (desk.bench().going() && ticks % EVERY == 0)) {
@@ -174,7 +174,7 @@ public final class PlanWork {
         units ->
             solving.execute(
                 () -> {
-                  Optional<TideMaker.Going> going =
+                  Optional<ScheduleMaker.Going> going =
                       live.flatMap(
                           l ->
                               units.stream()
@@ -182,8 +182,8 @@ public final class PlanWork {
                                   .findFirst()
                                   .map(u -> going(l, u, pace, ends)));
                   try {
-                    Tide made =
-                        TideMaker.of(
+                    Schedule made =
+                        ScheduleMaker.of(
                             units, onHand, going, now, instant, ZoneId.systemDefault(), SECONDS);
                     desk.screen().later(() -> take(mine, made, units));
                   } catch (WorkbookException e) {
@@ -198,10 +198,10 @@ public final class PlanWork {
     return pace == Pace.FULL ? HOUR : pace.factor();
   }
 
-  private static TideMaker.Going going(
+  private static ScheduleMaker.Going going(
       LiveRun live, Judgement unit, double pace, Optional<Instant> ends) {
     double hours = live.plan().settings().needs(KnownTimes.of(unit)).hours();
-    return new TideMaker.Going(
+    return new ScheduleMaker.Going(
         live.unitId(),
         live.plan().type().key(),
         live.startedAt(),
@@ -233,26 +233,26 @@ public final class PlanWork {
     return together(now, chosen.unit().id()) ? all : List.of(chosen);
   }
 
-  private void take(long mine, Tide made, List<Judgement> units) {
+  private void take(long mine, Schedule made, List<Judgement> units) {
     if (mine != asked) {
       return;
     }
     judged = new HashMap<>();
     units.forEach(u -> judged.put(u.unit().id(), u));
-    Tide before = tide.get();
-    changed.set(before == null ? List.of() : TideChanges.between(before, made, times()));
+    Schedule before = tide.get();
+    changed.set(before == null ? List.of() : ScheduleChanges.between(before, made, times()));
     tide.set(made);
     Judgement chosen = desk.chosen().get();
     if (moveOn && chosen != null && !desk.bench().going()) {
       moveOn = false;
       made.nextTest(chosen.unit().id())
-          .flatMap(TideStep::wanted)
+          .flatMap(ScheduleStep::wanted)
           .ifPresent(w -> desk.bench().test().set(w.plan().type()));
     }
   }
 
   /** Pins a test to a moment; empty takes its pin out. */
-  public void pin(TideStep step, Optional<Instant> at) {
+  public void pin(ScheduleStep step, Optional<Instant> at) {
     String key = step.wanted().orElseThrow().key();
     note(
         notes.pinning(step.unit(), key, at),
@@ -272,7 +272,7 @@ public final class PlanWork {
   }
 
   /** Keeps that somebody began a charge or a run-down in between, just now. */
-  public void begin(TideStep step) {
+  public void begin(ScheduleStep step) {
     Instant at = clock.instant();
     note(
         notes.begun(
@@ -283,7 +283,7 @@ public final class PlanWork {
   }
 
   /** Keeps that what somebody began is over: it came where it should, or was broken off. */
-  public void end(TideStep step, boolean brokenOff) {
+  public void end(ScheduleStep step, boolean brokenOff) {
     Optional.ofNullable(tide.get().packs().get(step.unit()))
         .flatMap(PackState::underWay)
         .ifPresent(
@@ -297,14 +297,14 @@ public final class PlanWork {
 
   /** The plan as a sheet, with the rig card of every test on it. */
   public Sheet printed() {
-    Tide now = tide.get();
-    Sheet plan = TidePage.sheet(now, times());
+    Schedule now = tide.get();
+    Sheet plan = SchedulePage.sheet(now, times());
     List<RigCard> cards = now.steps().stream().flatMap(s -> card(s).stream()).toList();
     return new Sheet(plan.title(), plan.under(), plan.page().and(RigCard.sheet(cards).page()));
   }
 
   /** The rig card of a step; empty for one without a test. */
-  public Optional<RigCard> card(TideStep step) {
+  public Optional<RigCard> card(ScheduleStep step) {
     return Optional.ofNullable(judged.get(step.unit()))
         .flatMap(u -> RigCard.of(step, u.unit().label(), KnownTimes.of(u)));
   }
@@ -319,14 +319,14 @@ public final class PlanWork {
 
   /** What is due soon; empty for nothing. */
   public Optional<Reminder> reminder() {
-    Tide now = tide.get();
+    Schedule now = tide.get();
     return now == null
         ? Optional.empty()
         : now.steps().stream().flatMap(s -> reminder(s).stream()).findFirst();
   }
 
-  private Optional<Reminder> reminder(TideStep step) {
-    boolean running = step.kind() == TideStep.Kind.RUNNING;
+  private Optional<Reminder> reminder(ScheduleStep step) {
+    boolean running = step.kind() == ScheduleStep.Kind.RUNNING;
     Duration left = Duration.between(clock.instant(), running ? step.to() : step.from());
     if (left.compareTo(SOON) > 0) {
       return Optional.empty();
@@ -336,8 +336,8 @@ public final class PlanWork {
         running
             ? left.isNegative()
                 ? "should be over"
-                : "ends in " + TideTimes.words(left) + (step.inBetween() ? "" : ", be there")
-            : left.compareTo(Duration.ofMinutes(1)) < 0 ? "now" : "in " + TideTimes.words(left);
+                : "ends in " + ScheduleTimes.words(left) + (step.inBetween() ? "" : ", be there")
+            : left.compareTo(Duration.ofMinutes(1)) < 0 ? "now" : "in " + ScheduleTimes.words(left);
     return Optional.of(new Reminder(name + ": " + when, "Plan: " + when));
   }
 
@@ -367,7 +367,7 @@ public final class PlanWork {
   }
 
   /** The notes of a workbook; the usual where they cannot be read, which is said. */
-  static CampaignNotes read(Desk desk, Workbook workbook) {
+  static CampaignNotes read(Session desk, Workbook workbook) {
     try {
       return workbook.campaignNotes();
     } catch (WorkbookException e) {

@@ -33,7 +33,7 @@ import org.wiseember.workbook.pack.SealedArchive;
 
 /** Takes logs of other programs in as runs, and whole runs as packages out and in. */
 public final class ReadingIn {
-  private final Desk desk;
+  private final Session desk;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<LogDraft> draft = new SimpleObjectProperty<>();
@@ -41,7 +41,7 @@ public final class ReadingIn {
   private final BooleanProperty stopWanted = new SimpleBooleanProperty();
   private volatile boolean stop;
 
-  ReadingIn(Desk desk, Clock clock, Edits edits) {
+  ReadingIn(Session desk, Clock clock, Edits edits) {
     this.desk = desk;
     this.clock = clock;
     this.edits = edits;

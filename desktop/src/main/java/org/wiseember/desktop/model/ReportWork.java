@@ -59,7 +59,7 @@ public final class ReportWork {
   private static final DateTimeFormatter MOMENT =
       DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm[:ss]", Locale.ROOT);
 
-  private final Desk desk;
+  private final Session desk;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<ReportChoice> choice =
@@ -74,7 +74,7 @@ public final class ReportWork {
   /** A report laid out. */
   public record Made(long unitId, String html, byte[] pdf) {}
 
-  ReportWork(Desk desk, Clock clock, Edits edits) {
+  ReportWork(Session desk, Clock clock, Edits edits) {
     this.desk = desk;
     this.clock = clock;
     this.edits = edits;
@@ -270,7 +270,7 @@ public final class ReportWork {
   }
 
   private void written(Path file, byte[] content) {
-    desk.background(() -> Desk.written(file, content), desk::say);
+    desk.background(() -> Session.written(file, content), desk::say);
   }
 
   private Optional<Judgement> judged() {
@@ -292,7 +292,7 @@ public final class ReportWork {
     ReaderUnits units = desk.units().get();
     String paper = choice.get().paper();
     desk.background(
-        () -> Desk.written(file.get(), pdf(new PageHtml(units).write(sheets.forItsMaker(paper)))),
+        () -> Session.written(file.get(), pdf(new PageHtml(units).write(sheets.forItsMaker(paper)))),
         desk::say);
   }
 

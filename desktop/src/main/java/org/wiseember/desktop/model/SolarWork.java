@@ -15,12 +15,12 @@ import org.wiseember.trial.kind.ChargeSetting;
 
 /** The panels on hand, and what they are put to. */
 public final class SolarWork {
-  private final Desk desk;
+  private final Session desk;
   private final Edits edits;
   private final ObjectProperty<PanelsOnHand> panels = new SimpleObjectProperty<>(PanelsOnHand.NONE);
   private long asked;
 
-  SolarWork(Desk desk, Edits edits) {
+  SolarWork(Session desk, Edits edits) {
     this.desk = desk;
     this.edits = edits;
   }

@@ -9,18 +9,18 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.plan.CalendarFile;
-import org.wiseember.trial.plan.Tide;
+import org.wiseember.trial.plan.Schedule;
 
 /** Saves what somebody has to be there for as a calendar a phone reads. */
 final class CalendarSave extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final TextField place = new TextField();
   private final Label state = Words.of("quiet", "");
-  private Tide tide;
+  private Schedule tide;
 
-  CalendarSave(Desk desk) {
+  CalendarSave(Session desk) {
     this.desk = desk;
     setSpacing(6);
     place.setId("calendar-file");
@@ -32,7 +32,7 @@ final class CalendarSave extends VBox {
         .addAll(Words.of("heading", "A calendar for the phone"), place, new HBox(save), state);
   }
 
-  void show(Tide next) {
+  void show(Schedule next) {
     tide = next;
     if (place.getText().isBlank()) {
       Path folder =
@@ -49,7 +49,7 @@ final class CalendarSave extends VBox {
       byte[] content =
           CalendarFile.write(tide, desk.planWork().times().now()).getBytes(StandardCharsets.UTF_8);
       desk.background(
-          () -> Desk.written(file, content),
+          () -> Session.written(file, content),
           words -> {
             state.setText(words);
             desk.say(words);

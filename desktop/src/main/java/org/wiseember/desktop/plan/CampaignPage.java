@@ -20,22 +20,22 @@ import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.MarkNode;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.PlanWork;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.look.UnitMark;
 import org.wiseember.trial.plan.PackState;
 import org.wiseember.trial.plan.Proposal;
-import org.wiseember.trial.plan.Tide;
-import org.wiseember.trial.plan.TidePage;
-import org.wiseember.trial.plan.TideStep;
-import org.wiseember.trial.plan.TideTimes;
+import org.wiseember.trial.plan.Schedule;
+import org.wiseember.trial.plan.SchedulePage;
+import org.wiseember.trial.plan.ScheduleStep;
+import org.wiseember.trial.plan.ScheduleTimes;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.plan.CampaignNotes;
 
 /** What comes when: the tide, its steps in a row, and what was left out. */
 final class CampaignPage extends StackPane {
-  private final Desk desk;
+  private final Session desk;
   private final PlanWork work;
   private final VBox whole = new VBox(10);
   private final Label summary = Words.of("quiet", "");
@@ -44,20 +44,20 @@ final class CampaignPage extends StackPane {
   private final FlowPane units = new FlowPane(6, 6);
   private final Label byItself = Words.of("quiet", "");
   private final PlanFields fields;
-  private final TidePane tide;
+  private final SchedulePane tide;
   private final VBox steps = new VBox(4);
   private final VBox left = new VBox(4);
   private final StepPanel side;
   private final SheetSave print;
   private final CalendarSave calendar;
-  private Optional<TideStep> chosen = Optional.empty();
+  private Optional<ScheduleStep> chosen = Optional.empty();
 
-  CampaignPage(Desk desk) {
+  CampaignPage(Session desk) {
     this.desk = desk;
     this.work = desk.planWork();
     side = new StepPanel(desk);
     fields = new PlanFields(desk);
-    tide = new TidePane(desk, this::choose, (step, at) -> work.pin(step, Optional.of(at)));
+    tide = new SchedulePane(desk, this::choose, (step, at) -> work.pin(step, Optional.of(at)));
     print = new SheetSave(desk, "plan", "The plan, and every rig card");
     calendar = new CalendarSave(desk);
     whole
@@ -87,7 +87,7 @@ final class CampaignPage extends StackPane {
   }
 
   private void show() {
-    Tide now = work.tide().get();
+    Schedule now = work.tide().get();
     if (desk.chosen().get() != null && desk.chosen().get().unit().origin().isPresent()) {
       getChildren()
           .setAll(
@@ -118,9 +118,9 @@ final class CampaignPage extends StackPane {
       // Put in again it would jump to its top.
       getChildren().setAll(whole);
     }
-    TideTimes times = work.times();
-    summary.setText(TidePage.summary(now, times));
-    next.setText(TidePage.next(now, times));
+    ScheduleTimes times = work.times();
+    summary.setText(SchedulePage.summary(now, times));
+    next.setText(SchedulePage.next(now, times));
     Words.shown(next, !next.getText().isEmpty());
     List<Node> words = new ArrayList<>();
     work.changed().get().forEach(w -> words.add(Words.of("notice-text", "Changed: " + w)));
@@ -147,13 +147,13 @@ final class CampaignPage extends StackPane {
   }
 
   /** The same step of a plan laid out anew. */
-  private static Optional<TideStep> again(Tide now, TideStep was) {
+  private static Optional<ScheduleStep> again(Schedule now, ScheduleStep was) {
     return now.steps().stream().filter(was::same).findFirst();
   }
 
-  private void choose(TideStep step) {
+  private void choose(ScheduleStep step) {
     chosen = Optional.of(step);
-    Tide now = work.tide().get();
+    Schedule now = work.tide().get();
     tide.show(now, chosen);
     markChosen();
     leftOut(now);
@@ -176,7 +176,7 @@ final class CampaignPage extends StackPane {
 
   private void chooseUnits() {
     List<Node> all = new ArrayList<>(List.of(Words.line("strong", "Planned together")));
-    Tide now = work.tide().get();
+    Schedule now = work.tide().get();
     List<Long> order = now == null ? List.of() : List.copyOf(now.packs().keySet());
     for (Shelf.Place place : desk.shelf()) {
       if (place.unit().origin().isPresent()) {
@@ -226,21 +226,21 @@ final class CampaignPage extends StackPane {
     chooseUnits();
   }
 
-  private void rows(Tide now, TideTimes times) {
+  private void rows(Schedule now, ScheduleTimes times) {
     List<Node> all = new ArrayList<>();
     List<Long> order = List.copyOf(now.packs().keySet());
     for (int i = 0; i < now.steps().size(); i++) {
-      TideStep step = now.steps().get(i);
+      ScheduleStep step = now.steps().get(i);
       Label what =
           Words.of("strong", step.words() + (order.size() > 1 ? ", " + step.unitName() : ""));
-      Label needs = Words.of("quiet", TidePage.needs(step, now.packs().get(step.unit())));
+      Label needs = Words.of("quiet", SchedulePage.needs(step, now.packs().get(step.unit())));
       VBox words = new VBox(what, needs);
       words.setMinWidth(0);
       HBox.setHgrow(words, Priority.ALWAYS);
       VBox when =
           new VBox(
-              Words.line("figure", TidePage.state(now, step, times)),
-              Words.line("quiet", TideTimes.words(step.lasts())));
+              Words.line("figure", SchedulePage.state(now, step, times)),
+              Words.line("quiet", ScheduleTimes.words(step.lasts())));
       when.setStyle("-fx-alignment: center-right;");
       HBox row = new HBox(10, new MarkNode(new UnitMark(order.indexOf(step.unit()))), words, when);
       row.setStyle("-fx-alignment: center-left;");
@@ -249,7 +249,7 @@ final class CampaignPage extends StackPane {
       row.setUserData(step);
       Row.make(
           row,
-          step.words() + ", " + step.unitName() + ", " + TidePage.state(now, step, times),
+          step.words() + ", " + step.unitName() + ", " + SchedulePage.state(now, step, times),
           () -> choose(step));
       int place = i;
       row.addEventHandler(KeyEvent.KEY_PRESSED, e -> moved(e, step, place));
@@ -261,27 +261,27 @@ final class CampaignPage extends StackPane {
   }
 
   /** Up and down go on; left and right pin a test a quarter of an hour earlier or later. */
-  private void moved(KeyEvent e, TideStep step, int place) {
+  private void moved(KeyEvent e, ScheduleStep step, int place) {
     int next = e.getCode() == KeyCode.DOWN ? place + 1 : e.getCode() == KeyCode.UP ? place - 1 : -1;
     if (next >= 0 && next < steps.getChildren().size()) {
       Node row = steps.getChildren().get(next);
-      choose((TideStep) row.getUserData());
+      choose((ScheduleStep) row.getUserData());
       row.requestFocus();
       e.consume();
       return;
     }
     boolean later = e.getCode() == KeyCode.RIGHT;
-    if (step.kind() == TideStep.Kind.TEST && (later || e.getCode() == KeyCode.LEFT)) {
+    if (step.kind() == ScheduleStep.Kind.TEST && (later || e.getCode() == KeyCode.LEFT)) {
       choose(step);
       work.pin(step, Optional.of(step.from().plusSeconds(later ? 900 : -900)));
       e.consume();
     }
   }
 
-  private void leftOut(Tide now) {
+  private void leftOut(Schedule now) {
     List<Node> all = new ArrayList<>();
     long one =
-        chosen.map(TideStep::unit).orElseGet(() -> now.proposals().keySet().iterator().next());
+        chosen.map(ScheduleStep::unit).orElseGet(() -> now.proposals().keySet().iterator().next());
     for (Map.Entry<Long, Proposal> unit : now.proposals().entrySet()) {
       if (unit.getKey() != one) {
         continue;

@@ -13,7 +13,7 @@ import org.wiseember.core.solar.Panel;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 
 /** The panels on hand by their data sheets; what cannot be read is said and changes nothing. */
 final class PanelsForm extends VBox {
@@ -23,11 +23,11 @@ final class PanelsForm extends VBox {
   private static final Panel FIRST =
       new Panel("100 W panel", 22.3, 5.9, 18.5, 5.41, Double.NaN, Double.NaN, 0);
 
-  private final Desk desk;
+  private final Session desk;
   private final VBox lots = new VBox();
   private final Label trouble = Words.of("care", "");
 
-  PanelsForm(Desk desk) {
+  PanelsForm(Session desk) {
     this.desk = desk;
     getStyleClass().add("sheet");
     setSpacing(8);

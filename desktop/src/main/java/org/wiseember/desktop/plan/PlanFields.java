@@ -19,12 +19,12 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.MarkNode;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.PlanWork;
 import org.wiseember.report.look.UnitMark;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.plan.PackState;
-import org.wiseember.trial.plan.Tide;
+import org.wiseember.trial.plan.Schedule;
 import org.wiseember.workbook.plan.CampaignNotes;
 
 /** When somebody is there, what is not there, and how full each unit is. */
@@ -35,14 +35,14 @@ final class PlanFields extends VBox {
   private static final Pattern SPAN =
       Pattern.compile("(\\d{1,2})(?:[:.](\\d{2}))?\\s*(?:-|–|to)\\s*(\\d{1,2})(?:[:.](\\d{2}))?");
 
-  private final Desk desk;
+  private final Session desk;
   private final PlanWork work;
   private final TextField present = Field.of("plan-present", "somebody is there", "", 16);
   private final FlowPane charges = new FlowPane(16, 6);
   private final FlowPane away = new FlowPane(6, 6);
   private final List<TextField> fields = new ArrayList<>();
 
-  PlanFields(Desk desk) {
+  PlanFields(Session desk) {
     this.desk = desk;
     this.work = desk.planWork();
     setSpacing(8);
@@ -52,7 +52,7 @@ final class PlanFields extends VBox {
     getChildren().addAll(new FlowPane(16, 6, Field.named(present)), charges, away);
   }
 
-  void show(Tide tide) {
+  void show(Schedule tide) {
     if (!present.isFocused()) {
       present.setText(
           work.notes().present().stream()
@@ -68,14 +68,14 @@ final class PlanFields extends VBox {
       charges.getChildren().setAll(all);
     }
     List<Node> things = new ArrayList<>(List.of(Words.line("strong", "Not here")));
-    for (Thing thing : Thing.values()) {
+    for (Equipment thing : Equipment.values()) {
       things.add(toggle(thing));
     }
     away.getChildren().setAll(things);
   }
 
   /** The mark tells whose it is; a screen reader says the name. */
-  private Node charge(long unit, PackState pack, Tide tide) {
+  private Node charge(long unit, PackState pack, Schedule tide) {
     TextField field =
         Field.of(
             "plan-charge-" + unit,
@@ -107,7 +107,7 @@ final class PlanFields extends VBox {
     }
   }
 
-  private Node toggle(Thing thing) {
+  private Node toggle(Equipment thing) {
     Instant now = work.times().now();
     Optional<CampaignNotes.Away> gone =
         work.notes().away().stream()

@@ -10,7 +10,7 @@ import javafx.scene.layout.VBox;
 import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 
 /** What comes when, and what to settle before a test: panels for the solar port, cables. */
 public final class PlanStage extends StackPane {
@@ -29,7 +29,7 @@ public final class PlanStage extends StackPane {
   private final SolarPage solar;
   private final CablePage cables;
 
-  public PlanStage(Desk desk) {
+  public PlanStage(Session desk) {
     main.getStyleClass().add("stage");
     Map<Page, String> words = new LinkedHashMap<>();
     words.put(Page.CAMPAIGN, "What comes when");

@@ -16,7 +16,7 @@ import org.wiseember.core.solar.SunDay;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.QuantityField;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 
 /** Where the panels stand, which day is looked at, and how cold it gets. */
 final class SiteForm extends VBox {
@@ -28,7 +28,7 @@ final class SiteForm extends VBox {
 
   private static final double PERCENT = 100;
 
-  private final Desk desk;
+  private final Session desk;
   private final QuantityField coldest =
       new QuantityField("site-coldest", "Coldest morning", Unit.CELSIUS, 4);
   private final TextField latitude = Field.of("site-latitude", "Latitude, ° north", "", 4);
@@ -39,7 +39,7 @@ final class SiteForm extends VBox {
   private final QuantityField air = new QuantityField("site-air", "Air", Unit.CELSIUS, 3);
   private final Label trouble = Words.of("care", "");
 
-  SiteForm(Desk desk) {
+  SiteForm(Session desk) {
     this.desk = desk;
     getStyleClass().add("sheet");
     setSpacing(8);

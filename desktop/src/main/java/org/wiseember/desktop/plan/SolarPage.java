@@ -20,7 +20,7 @@ import org.wiseember.desktop.because.BecausePanel;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.kind.LabelInputs;
 import org.wiseember.trial.kind.found.InputWindowPicture;
@@ -28,7 +28,7 @@ import org.wiseember.trial.verdict.Judgement;
 
 /** What may go into the solar port of the chosen unit, from the panels on hand. */
 final class SolarPage extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final BecausePanel because;
   private final BooleanSupplier onShow;
   private final Label under = Words.of("quiet", "");
@@ -49,7 +49,7 @@ final class SolarPage extends VBox {
    * @param because tells why of what is chosen
    * @param onShow whether this page is the one on show
    */
-  SolarPage(Desk desk, BecausePanel because, BooleanSupplier onShow) {
+  SolarPage(Session desk, BecausePanel because, BooleanSupplier onShow) {
     this.desk = desk;
     this.because = because;
     this.onShow = onShow;

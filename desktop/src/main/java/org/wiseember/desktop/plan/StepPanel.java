@@ -17,14 +17,14 @@ import org.wiseember.desktop.finding.SheetSave;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.PlanWork;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.plan.RigCard;
-import org.wiseember.trial.plan.Tide;
-import org.wiseember.trial.plan.TidePage;
-import org.wiseember.trial.plan.TideStep;
-import org.wiseember.trial.plan.TideTimes;
+import org.wiseember.trial.plan.Schedule;
+import org.wiseember.trial.plan.SchedulePage;
+import org.wiseember.trial.plan.ScheduleStep;
+import org.wiseember.trial.plan.ScheduleTimes;
 import org.wiseember.trial.plan.Wanted;
 import org.wiseember.workbook.plan.CampaignNotes;
 
@@ -33,14 +33,14 @@ final class StepPanel extends VBox {
   private static final Pattern TIME =
       Pattern.compile("(?<later>\\+(?<days>\\d{1,2})\\s+)?(?<hour>\\d{1,2})[:.](?<minute>\\d{2})");
 
-  private final Desk desk;
+  private final Session desk;
   private final PlanWork work;
   private final TextField begins = Field.of("pin-time", "begins at", "", 8);
   private final ChartPane rig = new ChartPane("How the test is wired");
   private final SheetSave print;
-  private TideStep step;
+  private ScheduleStep step;
 
-  StepPanel(Desk desk) {
+  StepPanel(Session desk) {
     this.desk = desk;
     this.work = desk.planWork();
     getStyleClass().add("side");
@@ -51,7 +51,7 @@ final class StepPanel extends VBox {
   }
 
   /** Tells of one; of none what this place is for. */
-  void show(Optional<TideStep> chosen, Tide tide) {
+  void show(Optional<ScheduleStep> chosen, Schedule tide) {
     step = chosen.orElse(null);
     if (step == null) {
       getChildren()
@@ -64,7 +64,7 @@ final class StepPanel extends VBox {
                       + " pinned to a time, left out, done elsewhere."));
       return;
     }
-    TideTimes times = work.times();
+    ScheduleTimes times = work.times();
     List<Node> all = new ArrayList<>();
     all.add(Words.of("quiet", step.unitName()));
     all.add(Words.of("heading", step.words()));
@@ -73,11 +73,11 @@ final class StepPanel extends VBox {
         Words.of(
             "because-text",
             "Lasts "
-                + TideTimes.words(step.lasts())
+                + ScheduleTimes.words(step.lasts())
                 + "; "
-                + TidePage.needs(step, tide.packs().get(step.unit()))
+                + SchedulePage.needs(step, tide.packs().get(step.unit()))
                 + "; takes "
-                + TidePage.uses(step)
+                + SchedulePage.uses(step)
                 + "."));
     if (step.wanted().isPresent()) {
       of(step.wanted().get(), all);
@@ -87,7 +87,7 @@ final class StepPanel extends VBox {
     getChildren().setAll(all);
   }
 
-  private void between(Tide tide, List<Node> all) {
+  private void between(Schedule tide, List<Node> all) {
     all.add(
         Words.of(
             "because-text",
@@ -95,7 +95,7 @@ final class StepPanel extends VBox {
                 ? "Put in because what comes after needs it. Any outlet does; nothing is timed."
                 : "Put in because what comes after begins lower. Any load does; watch its"
                     + " display."));
-    if (step.kind() == TideStep.Kind.RUNNING) {
+    if (step.kind() == ScheduleStep.Kind.RUNNING) {
       all.add(
           new FlowPane(
               6,
@@ -107,7 +107,7 @@ final class StepPanel extends VBox {
               button("break-step", "Broken off", () -> work.end(step, true))));
     } else if (tide.next(step.unit()).filter(step::equals).isPresent()
         && tide.steps().stream()
-            .noneMatch(s -> s.unit() == step.unit() && s.kind() == TideStep.Kind.RUNNING)) {
+            .noneMatch(s -> s.unit() == step.unit() && s.kind() == ScheduleStep.Kind.RUNNING)) {
       all.add(
           Words.of(
               "because-text",
@@ -118,7 +118,7 @@ final class StepPanel extends VBox {
 
   private void of(Wanted wanted, List<Node> all) {
     all.add(Words.of("because-text", wanted.because()));
-    if (step.kind() == TideStep.Kind.TEST) {
+    if (step.kind() == ScheduleStep.Kind.TEST) {
       begins.setText(time(step.from()));
       begins.setAccessibleHelp("A time as 14:20, or +1 9:00 for tomorrow.");
       all.add(new HBox(Field.named(begins)));

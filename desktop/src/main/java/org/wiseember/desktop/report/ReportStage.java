@@ -22,7 +22,7 @@ import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.ReportWork;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.page.Paper;
@@ -32,7 +32,7 @@ import org.wiseember.workbook.ReportChoice;
 
 /** The report about the chosen unit as it will be printed, and what else is made for others. */
 public final class ReportStage extends StackPane {
-  private final Desk desk;
+  private final Session desk;
   private final ReportWork work;
   private final TextField place = new TextField();
   private final ImageView picture = new ImageView();
@@ -50,7 +50,7 @@ public final class ReportStage extends StackPane {
   private final TextField filmStart = Field.of("film-start", "begins at", "", 12);
   private long shown = -1;
 
-  public ReportStage(Desk desk) {
+  public ReportStage(Session desk) {
     this.desk = desk;
     this.work = desk.reportWork();
     sheets = new SheetList(work);

@@ -18,10 +18,10 @@ import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Leg;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.Watch;
 import org.wiseember.core.runtime.WatchSheet;
 import org.wiseember.desktop.beside.WatchForm;
@@ -29,9 +29,9 @@ import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.beside.BesideRun;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.day.WrittenTimes;
 import org.wiseember.workbook.strict.JsonUnreadable;
 
@@ -40,7 +40,7 @@ final class ApplianceForm extends VBox {
   private static final double MOST_WATTS = 100_000;
   private static final double PERCENT = 100;
 
-  private final Desk desk;
+  private final Session desk;
   private final Runnable closed;
   private final Label trouble = Words.of("care", "");
   private int place = -1;
@@ -54,7 +54,7 @@ final class ApplianceForm extends VBox {
   private TextField sure;
   private TextField times;
 
-  ApplianceForm(Desk desk, Runnable closed) {
+  ApplianceForm(Session desk, Runnable closed) {
     this.desk = desk;
     this.closed = closed;
     getStyleClass().add("side");
@@ -79,7 +79,7 @@ final class ApplianceForm extends VBox {
   }
 
   /** Follows what was changed elsewhere, by a drag or an undo. */
-  void follow(KeptDay kept) {
+  void follow(StoredDay kept) {
     Day day = kept.day();
     if (place < 0) {
       return;
@@ -92,13 +92,13 @@ final class ApplianceForm extends VBox {
   }
 
   private void rebuild() {
-    KeptDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = desk.dayWork().chosen().get();
     if (kept == null || place < 0 || place >= kept.day().appliances().size()) {
       return;
     }
     shown = kept.day().appliances().get(place);
     shownDay = kept.id();
-    Draw draw = shown.draw();
+    ApplianceDraw draw = shown.draw();
     name = field("appliance-name", "Name", shown.name(), 12);
     watts = field("appliance-watts", "W while it runs", text(draw.watts()), 6);
     startVa = field("appliance-start", "VA to start", text(draw.startVa()), 6);
@@ -146,7 +146,7 @@ final class ApplianceForm extends VBox {
                 ? "Moments, as 19:00, 20:30; another day as: day 2 7:30."
                 : "Times, as 18:00-22:00, 23:00-1:00; another day as: day 2 7:00-9:00; or always."));
     nodes.add(actions(kept.day().appliances().size()));
-    if (draw.use() == Draw.Use.CYCLING) {
+    if (draw.use() == ApplianceDraw.Use.CYCLING) {
       WatchForm watch = new WatchForm(this::keepWatch);
       // One that is kept already says what it came to.
       desk.beside().watches().stream()
@@ -172,7 +172,7 @@ final class ApplianceForm extends VBox {
         : "";
   }
 
-  private static String timesWords(Draw draw) {
+  private static String timesWords(ApplianceDraw draw) {
     return draw.use().atMoments() ? "Moments it is used" : "Times it is on";
   }
 
@@ -186,7 +186,7 @@ final class ApplianceForm extends VBox {
         : written(day).written(a.on());
   }
 
-  private static String useWords(Draw.Use use) {
+  private static String useWords(ApplianceDraw.Use use) {
     return switch (use) {
       case STEADY -> "Draws the same as long as it is on: lamps, a till, a fan.";
       case CYCLING ->
@@ -197,17 +197,17 @@ final class ApplianceForm extends VBox {
     };
   }
 
-  private Node uses(Draw.Use now) {
-    Map<Draw.Use, String> words = new LinkedHashMap<>();
-    words.put(Draw.Use.STEADY, "steady");
-    words.put(Draw.Use.CYCLING, "cycles");
-    words.put(Draw.Use.SHORT, "for minutes");
-    words.put(Draw.Use.PER_GO, "by the go");
+  private Node uses(ApplianceDraw.Use now) {
+    Map<ApplianceDraw.Use, String> words = new LinkedHashMap<>();
+    words.put(ApplianceDraw.Use.STEADY, "steady");
+    words.put(ApplianceDraw.Use.CYCLING, "cycles");
+    words.put(ApplianceDraw.Use.SHORT, "for minutes");
+    words.put(ApplianceDraw.Use.PER_GO, "by the go");
     return choice("appliance-use-", words, now, next -> keep(shown.with(used(shown.draw(), next))));
   }
 
   /** The same figures, as far as they say anything of another use. */
-  private static Draw used(Draw draw, Draw.Use use) {
+  private static ApplianceDraw used(ApplianceDraw draw, ApplianceDraw.Use use) {
     double watts = draw.runningWatts();
     double some = watts > 0 ? watts : 60;
     double energy =
@@ -216,8 +216,8 @@ final class ApplianceForm extends VBox {
           case PER_GO -> draw.goWattHours() > 0 ? draw.goWattHours() : some / 6;
           case STEADY, SHORT -> Double.NaN;
         };
-    double minutes = use == Draw.Use.SHORT ? draw.minutes() > 0 ? draw.minutes() : 10 : Double.NaN;
-    return new Draw(use, some, energy, minutes, draw.startVa(), draw.origin(), draw.share95());
+    double minutes = use == ApplianceDraw.Use.SHORT ? draw.minutes() > 0 ? draw.minutes() : 10 : Double.NaN;
+    return new ApplianceDraw(use, some, energy, minutes, draw.startVa(), draw.origin(), draw.share95());
   }
 
   private Node sides() {
@@ -235,13 +235,13 @@ final class ApplianceForm extends VBox {
     return choice("appliance-leg-", words, shown.leg(), next -> keep(shown.on(next)));
   }
 
-  private Node origins(Draw.Origin now) {
-    Map<Draw.Origin, String> words = new LinkedHashMap<>();
-    words.put(Draw.Origin.NOT_SAID, "not said");
-    words.put(Draw.Origin.PLATE, "its plate");
-    words.put(Draw.Origin.VA, "VA read");
-    words.put(Draw.Origin.SEEN, "W seen");
-    words.put(Draw.Origin.WATCHED, "watched a day");
+  private Node origins(ApplianceDraw.Origin now) {
+    Map<ApplianceDraw.Origin, String> words = new LinkedHashMap<>();
+    words.put(ApplianceDraw.Origin.NOT_SAID, "not said");
+    words.put(ApplianceDraw.Origin.PLATE, "its plate");
+    words.put(ApplianceDraw.Origin.VA, "VA read");
+    words.put(ApplianceDraw.Origin.SEEN, "W seen");
+    words.put(ApplianceDraw.Origin.WATCHED, "watched a day");
     return choice(
         "appliance-origin-", words, now, next -> keep(shown.with(shown.draw().from(next))));
   }
@@ -311,14 +311,14 @@ final class ApplianceForm extends VBox {
 
   /** What cannot be read is said and changes nothing. */
   private void keep() {
-    KeptDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = desk.dayWork().chosen().get();
     if (kept == null || shown == null || place < 0) {
       return;
     }
     try {
-      Draw draw = typed();
+      ApplianceDraw draw = typed();
       boolean moments = draw.use().atMoments();
-      List<Stretch> on = shown.on();
+      List<DayStretch> on = shown.on();
       List<Double> at = shown.at();
       if (!times.getText().equals(times(kept.day(), shown))) {
         on = moments ? on : written(kept.day()).stretches(times.getText());
@@ -342,13 +342,13 @@ final class ApplianceForm extends VBox {
     }
   }
 
-  private Draw typed() {
-    Draw was = shown.draw();
+  private ApplianceDraw typed() {
+    ApplianceDraw was = shown.draw();
     double share = number(sure, 0, 99).orElse(0) / PERCENT;
-    Draw draw =
-        new Draw(
+    ApplianceDraw draw =
+        new ApplianceDraw(
             was.use(),
-            number(watts, 0, MOST_WATTS).orElse(was.use() == Draw.Use.STEADY ? 0 : Double.NaN),
+            number(watts, 0, MOST_WATTS).orElse(was.use() == ApplianceDraw.Use.STEADY ? 0 : Double.NaN),
             energy == null ? Double.NaN : number(energy, 0, MOST_WATTS).orElse(0),
             minutes == null ? Double.NaN : number(minutes, 0.01, 10_000).orElse(was.minutes()),
             number(startVa, 0, MOST_WATTS).orElse(Double.NaN),
@@ -362,7 +362,7 @@ final class ApplianceForm extends VBox {
   }
 
   private void keep(Appliance next) {
-    KeptDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = desk.dayWork().chosen().get();
     if (next.equals(shown)) {
       return;
     }

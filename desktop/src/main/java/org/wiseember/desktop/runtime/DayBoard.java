@@ -16,19 +16,19 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.WatchSheet;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.report.chart.DayDrawing;
 import org.wiseember.trial.beside.BesideRun;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.trial.runtime.DayPage;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.Watches;
 
 /**
@@ -39,7 +39,7 @@ final class DayBoard extends VBox {
   /** Of the names, em. */
   private static final double NAMES_EM = 17;
 
-  private final Desk desk;
+  private final Session desk;
   private final IntConsumer edit;
   private final ChartPane chart = new ChartPane("Charge of each unit over the day");
   private final VBox rows = new VBox();
@@ -48,7 +48,7 @@ final class DayBoard extends VBox {
   private final List<Lane> lanes = new ArrayList<>();
   private int chosen = -1;
 
-  DayBoard(Desk desk, IntConsumer edit) {
+  DayBoard(Session desk, IntConsumer edit) {
     this.desk = desk;
     this.edit = edit;
     getStyleClass().add("day-board");
@@ -88,14 +88,14 @@ final class DayBoard extends VBox {
   }
 
   private void add() {
-    KeptDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = desk.dayWork().chosen().get();
     Day day = kept.day();
     double until = Math.min(4, day.plan().hours());
-    Draw draw = new Draw(Draw.Use.STEADY, 60, Double.NaN, Double.NaN, Double.NaN);
+    ApplianceDraw draw = new ApplianceDraw(ApplianceDraw.Use.STEADY, 60, Double.NaN, Double.NaN, Double.NaN);
     int number = day.appliances().size();
     Appliance fresh =
         new Appliance(
-            "Appliance " + (number + 1), draw, Side.AC, List.of(new Stretch(0, until)), List.of());
+            "Appliance " + (number + 1), draw, Side.AC, List.of(new DayStretch(0, until)), List.of());
     desk.dayWork().change(day.adding(fresh), "Appliance added");
     open(number);
   }
@@ -118,9 +118,9 @@ final class DayBoard extends VBox {
     Words.shown(watched, !newest.isEmpty());
   }
 
-  private void add(String name, Draw draw) {
+  private void add(String name, ApplianceDraw draw) {
     Day day = desk.dayWork().chosen().get().day();
-    Appliance again = new Appliance(name, draw, Side.AC, List.of(Stretch.ALWAYS), List.of());
+    Appliance again = new Appliance(name, draw, Side.AC, List.of(DayStretch.ALWAYS), List.of());
     desk.dayWork().change(day.adding(again), name + " added");
     open(day.appliances().size());
   }
@@ -133,7 +133,7 @@ final class DayBoard extends VBox {
     edit.accept(place);
   }
 
-  void show(KeptDay kept) {
+  void show(StoredDay kept) {
     Day day = kept.day();
     rows.getChildren().clear();
     lanes.clear();
@@ -180,7 +180,7 @@ final class DayBoard extends VBox {
   }
 
   static String under(Appliance a) {
-    Draw draw = a.draw();
+    ApplianceDraw draw = a.draw();
     List<String> parts = new ArrayList<>();
     parts.add(DayPage.draws(draw));
     if (draw.startVa() > 0) {
@@ -196,7 +196,7 @@ final class DayBoard extends VBox {
   }
 
   private void moved(int place, Appliance next) {
-    KeptDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = desk.dayWork().chosen().get();
     desk.dayWork()
         .change(kept.day().replacing(place, next), "Times of " + next.name() + " changed");
   }

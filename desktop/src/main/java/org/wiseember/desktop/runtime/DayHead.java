@@ -25,15 +25,15 @@ import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.verdict.Shelf;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.day.WrittenTimes;
 import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** Which day, from when on, from which charge, and which units beside the chosen one. */
 final class DayHead extends VBox {
-  private final Desk desk;
+  private final Session desk;
   private final VBox days = new VBox();
   private final TextField title = Field.of("day-title", "Name of the day", "", 16);
   private final TextField start = Field.of("day-start", "from", "", 4);
@@ -46,7 +46,7 @@ final class DayHead extends VBox {
   private final FlowPane beside = new FlowPane(6, 6);
   private final Label trouble = Words.of("care", "");
 
-  DayHead(Desk desk) {
+  DayHead(Session desk) {
     this.desk = desk;
     setSpacing(8);
     title.getStyleClass().add("name-field");
@@ -97,13 +97,13 @@ final class DayHead extends VBox {
   }
 
   private void again() {
-    KeptDay day = desk.dayWork().chosen().get();
+    StoredDay day = desk.dayWork().chosen().get();
     if (day != null) {
       show(day);
     }
   }
 
-  void show(KeptDay kept) {
+  void show(StoredDay kept) {
     Day day = kept.day();
     Words.shown(trouble, false);
     title.setText(day.title());
@@ -127,7 +127,7 @@ final class DayHead extends VBox {
     return Figures.plain(value).replace(String.valueOf(Figures.THIN_SPACE), "");
   }
 
-  private void choices(KeptDay kept) {
+  private void choices(StoredDay kept) {
     Map<Long, String> words = new LinkedHashMap<>();
     desk.dayWork().days().forEach(d -> words.put(d.id(), d.day().title()));
     ObjectProperty<Long> which = new SimpleObjectProperty<>(kept.id());
@@ -150,7 +150,7 @@ final class DayHead extends VBox {
 
   /** The chosen unit is asked about; the others on the shelf may stand beside it. */
   private void besides() {
-    KeptDay day = desk.dayWork().chosen().get();
+    StoredDay day = desk.dayWork().chosen().get();
     if (day == null || desk.chosen().get() == null) {
       return;
     }
@@ -212,7 +212,7 @@ final class DayHead extends VBox {
 
   /** What cannot be read is said and changes nothing. */
   private void change(String what, UnaryOperator<Day> to) {
-    KeptDay day = desk.dayWork().chosen().get();
+    StoredDay day = desk.dayWork().chosen().get();
     if (day == null) {
       return;
     }

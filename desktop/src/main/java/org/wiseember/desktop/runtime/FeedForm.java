@@ -12,17 +12,17 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.FeedTree;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.SunInto;
 import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.Port;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.beside.BesideRun;
 import org.wiseember.trial.runtime.MeasuredPort;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.RunSubject;
 import org.wiseember.workbook.day.WrittenTimes;
 import org.wiseember.workbook.strict.JsonUnreadable;
@@ -36,7 +36,7 @@ final class FeedForm extends VBox {
 
   private static final double GENERATOR_VA = 1600;
 
-  private final Desk desk;
+  private final Session desk;
   private final Label trouble = Words.of("care", "");
   private final Label rests = Words.of("quiet", "");
   private Day day;
@@ -46,7 +46,7 @@ final class FeedForm extends VBox {
     Feed read() throws JsonUnreadable;
   }
 
-  FeedForm(Desk desk) {
+  FeedForm(Session desk) {
     this.desk = desk;
     getStyleClass().add("sheet");
     setSpacing(8);
@@ -141,7 +141,7 @@ final class FeedForm extends VBox {
   }
 
   private static Feed.Alternating alternating(String kind, double va) {
-    return new Feed.Alternating(kind, va, List.of(Stretch.ALWAYS));
+    return new Feed.Alternating(kind, va, List.of(DayStretch.ALWAYS));
   }
 
   private static Feed battery(Feed from) {
@@ -157,7 +157,7 @@ final class FeedForm extends VBox {
   }
 
   private static Feed panelsByHand() {
-    return new Feed.Panels(List.of(new Feed.Giving(Stretch.ALWAYS, 100)), 36, 44);
+    return new Feed.Panels(List.of(new Feed.Giving(DayStretch.ALWAYS, 100)), 36, 44);
   }
 
   private void wall(String kind, double va) {
@@ -229,7 +229,7 @@ final class FeedForm extends VBox {
   }
 
   private void change(Optional<Feed.Root> next, String what) {
-    KeptDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = desk.dayWork().chosen().get();
     try {
       desk.dayWork().change(kept.day().fed(next), what);
     } catch (IllegalArgumentException e) {

@@ -12,10 +12,10 @@ import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.FeedFlow;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.runtime.DayAnswer;
 import org.wiseember.trial.runtime.DayOutcome;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.day.WrittenTimes;
 import org.wiseember.workbook.strict.JsonUnreadable;
 
@@ -30,7 +30,7 @@ final class FeedPage extends VBox {
           "source_load",
           "generator_hours");
 
-  private final Desk desk;
+  private final Session desk;
   private final FeedRibbons ribbons;
   private final FeedForm form;
   private final AnswerList answers;
@@ -41,7 +41,7 @@ final class FeedPage extends VBox {
   private double hour;
   private long shownDay = -1;
 
-  FeedPage(Desk desk, Consumer<DayAnswer> explain) {
+  FeedPage(Session desk, Consumer<DayAnswer> explain) {
     this.desk = desk;
     this.ribbons = new FeedRibbons();
     this.form = new FeedForm(desk);
@@ -67,7 +67,7 @@ final class FeedPage extends VBox {
     return answers.chosen();
   }
 
-  void show(KeptDay kept) {
+  void show(StoredDay kept) {
     if (kept.id() != shownDay) {
       shownDay = kept.id();
       hour = 0;
@@ -78,12 +78,12 @@ final class FeedPage extends VBox {
     Words.shown(picture, kept.day().feed().isPresent());
   }
 
-  private WrittenTimes written(KeptDay kept) {
+  private WrittenTimes written(StoredDay kept) {
     return new WrittenTimes(kept.day().start(), kept.day().plan().hours(), desk.units().get());
   }
 
   private void look() {
-    KeptDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = desk.dayWork().chosen().get();
     if (kept == null) {
       return;
     }

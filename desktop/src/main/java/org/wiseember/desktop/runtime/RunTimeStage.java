@@ -15,13 +15,13 @@ import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.runtime.Cautions;
 import org.wiseember.trial.runtime.DayAnswer;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.trial.runtime.DayPage;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 
 /** What a unit will run, for how long, and from which feeds. */
 public final class RunTimeStage extends StackPane {
@@ -30,7 +30,7 @@ public final class RunTimeStage extends StackPane {
     FEEDS
   }
 
-  private final Desk desk;
+  private final Session desk;
   private final VBox main = new VBox();
   private final StackPane side = new StackPane();
   private final BecausePanel because;
@@ -44,7 +44,7 @@ public final class RunTimeStage extends StackPane {
   private final FeedPage feeds;
   private final SheetSave save;
 
-  public RunTimeStage(Desk desk) {
+  public RunTimeStage(Session desk) {
     this.desk = desk;
     main.getStyleClass().add("stage");
     because = new BecausePanel(desk);
@@ -72,7 +72,7 @@ public final class RunTimeStage extends StackPane {
   }
 
   private void show() {
-    KeptDay day = desk.dayWork().chosen().get();
+    StoredDay day = desk.dayWork().chosen().get();
     if (desk.chosen().get() == null) {
       getChildren()
           .setAll(

@@ -9,7 +9,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.report.chart.DayDrawing;
 
@@ -37,15 +37,15 @@ final class TimeBar extends StackPane {
 
   private final DayDrawing hours;
   private final boolean stretches;
-  private final Consumer<Stretch> changed;
+  private final Consumer<DayStretch> changed;
   private final Label words;
   private final String name;
-  private Stretch now;
+  private DayStretch now;
   private double room = 1;
   private double left;
   private Grip grip = Grip.MIDDLE;
   private double pressedAt;
-  private Stretch before;
+  private DayStretch before;
 
   /**
    * Makes one.
@@ -59,10 +59,10 @@ final class TimeBar extends StackPane {
       String id,
       String name,
       String says,
-      Stretch now,
+      DayStretch now,
       DayDrawing hours,
       boolean stretches,
-      Consumer<Stretch> changed) {
+      Consumer<DayStretch> changed) {
     this.hours = hours;
     this.now = now;
     this.name = name;
@@ -136,7 +136,7 @@ final class TimeBar extends StackPane {
   /** Where a busy machine left out the last steps of a drag, it ends where the button came up. */
   private void released(MouseEvent e) {
     dragged(e);
-    Stretch was = before;
+    DayStretch was = before;
     before = null;
     if (was != null && !was.equals(now)) {
       changed.accept(now);
@@ -144,17 +144,17 @@ final class TimeBar extends StackPane {
   }
 
   /** Within the day, and never shorter than a snap. */
-  private Stretch moved(Stretch from, Grip part, double by) {
+  private DayStretch moved(DayStretch from, Grip part, double by) {
     double to = Math.min(from.to(), hours.hours());
     return switch (part) {
       case MIDDLE -> {
         double shift = Math.max(-from.from(), Math.min(hours.hours() - SNAP - from.from(), by));
         double begin = minute(from.from() + shift);
-        yield new Stretch(begin, begin + (to - from.from()));
+        yield new DayStretch(begin, begin + (to - from.from()));
       }
-      case START -> new Stretch(minute(Math.max(0, Math.min(to - SNAP, from.from() + by))), to);
+      case START -> new DayStretch(minute(Math.max(0, Math.min(to - SNAP, from.from() + by))), to);
       case END ->
-          new Stretch(
+          new DayStretch(
               from.from(), minute(Math.max(from.from() + SNAP, Math.min(hours.hours(), to + by))));
     };
   }
@@ -170,7 +170,7 @@ final class TimeBar extends StackPane {
       e.consume();
     } else if (code == KeyCode.LEFT || code == KeyCode.RIGHT) {
       Grip part = e.isShiftDown() && stretches ? Grip.END : Grip.MIDDLE;
-      Stretch next = moved(now, part, code == KeyCode.LEFT ? -STEP : STEP);
+      DayStretch next = moved(now, part, code == KeyCode.LEFT ? -STEP : STEP);
       if (!next.equals(now)) {
         now = next;
         changed.accept(next);

@@ -25,7 +25,7 @@ import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Desk;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.page.TrialPage;
 import org.wiseember.trial.verdict.Judged;
@@ -35,7 +35,7 @@ import org.wiseember.trial.verdict.Judgement;
 public final class VerdictStage extends StackPane {
   private static final double[] COLUMNS = {26, 14.5, 16.5, 27, 16};
 
-  private final Desk desk;
+  private final Session desk;
   private final VBox main = new VBox();
   private final BecausePanel because;
   private final Adaptive adaptive;
@@ -43,7 +43,7 @@ public final class VerdictStage extends StackPane {
   private final List<Node> rows = new ArrayList<>();
   private String chosenTitle = "";
 
-  public VerdictStage(Desk desk) {
+  public VerdictStage(Session desk) {
     this.desk = desk;
     main.getStyleClass().add("stage");
     main.setStyle("-fx-spacing: 0;");
@@ -142,7 +142,7 @@ public final class VerdictStage extends StackPane {
     grid.add(Words.of("quiet", "Claim"), 0, 0);
     grid.add(right(Words.of("quiet", "Label")), 1, 0);
     grid.add(right(Words.of("quiet", "Measured")), 2, 0);
-    grid.add(new SeamHead(), 3, 0);
+    grid.add(new ClaimScaleHead(), 3, 0);
     grid.add(Words.of("quiet", "Verdict"), 4, 0);
     return grid;
   }
@@ -173,7 +173,7 @@ public final class VerdictStage extends StackPane {
     if (verdict.measured().isEmpty()) {
       measured.getStyleClass().setAll("label", "untested");
     }
-    SeamCell seam = new SeamCell(Optional.of(verdict));
+    ClaimScaleCell seam = new ClaimScaleCell(Optional.of(verdict));
     GridPane.setFillHeight(seam, true);
     Label standing = padded(Words.of("standing", verdict.standing().words()));
     standing.getStyleClass().add(VerdictTone.of(verdict.standing()));

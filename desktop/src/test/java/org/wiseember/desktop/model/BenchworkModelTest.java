@@ -27,7 +27,7 @@ import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 
 /** Whole tests from set-up to verdict on a desk without a window. */
-public class BenchworkModelTest extends OnDesk {
+public class BenchworkModelTest extends OnSession {
   private Benchwork bench() {
     return desk.bench();
   }

@@ -13,13 +13,13 @@ import java.util.List;
 import org.testng.annotations.Test;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.trial.runtime.DayOutcome;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.day.DayFile;
 import org.wiseember.workbook.day.DayJson;
 import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** Days on the desk: what is changed is kept, undone and worked out again. */
-public class DayWorkModelTest extends OnDesk {
+public class DayWorkModelTest extends OnSession {
   private DayWork work() {
     return desk.dayWork();
   }
@@ -36,7 +36,7 @@ public class DayWorkModelTest extends OnDesk {
         });
   }
 
-  private List<KeptDay> kept() {
+  private List<StoredDay> kept() {
     return desk.workbook().orElseThrow().days().all().days();
   }
 
@@ -96,7 +96,7 @@ public class DayWorkModelTest extends OnDesk {
     untilWorkedOut();
     Path out = Files.createTempDirectory("ember-day").resolve("stall.json");
     assertTrue(
-        Desk.written(out, work().json().getBytes(StandardCharsets.UTF_8)).startsWith("Saved"));
+        Session.written(out, work().json().getBytes(StandardCharsets.UTF_8)).startsWith("Saved"));
     DayFile file = DayJson.read(Files.readString(out));
     assertEquals(file.day(), day());
     assertEquals(
@@ -118,7 +118,7 @@ public class DayWorkModelTest extends OnDesk {
     work().take(bad.resolveSibling("missing.json"));
     untilSaid("is not there");
     assertEquals(work().days().size(), 4);
-    String said = Desk.written(bad.resolve("under-a-file.json"), new byte[] {1});
+    String said = Session.written(bad.resolve("under-a-file.json"), new byte[] {1});
     assertTrue(said.contains("could not be written"), said);
     assertFalse(Files.isDirectory(bad));
   }

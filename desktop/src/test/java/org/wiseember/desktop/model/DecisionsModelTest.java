@@ -12,7 +12,7 @@ import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.found.Drained;
 
 /** What is decided about runs follows at once, and is undone to the last bit. */
-public class DecisionsModelTest extends OnDesk {
+public class DecisionsModelTest extends OnSession {
   private Drained drain() {
     return desk.chosen().get().drains().get(0);
   }

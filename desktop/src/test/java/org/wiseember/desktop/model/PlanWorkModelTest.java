@@ -13,12 +13,12 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
-import org.wiseember.trial.plan.Tide;
-import org.wiseember.trial.plan.TideStep;
+import org.wiseember.trial.plan.Schedule;
+import org.wiseember.trial.plan.ScheduleStep;
 import org.wiseember.workbook.plan.CampaignNotes;
 
 /** The plan as the window has it, on a clock that is wound by hand. */
-public class PlanWorkModelTest extends OnDesk {
+public class PlanWorkModelTest extends OnSession {
   private static final long HADDLEWICK = 2;
   private Instant now = Instant.parse("2026-06-01T09:00:00Z");
 
@@ -46,7 +46,7 @@ public class PlanWorkModelTest extends OnDesk {
     return desk.planWork();
   }
 
-  private Tide tide() {
+  private Schedule tide() {
     return work().tide().get();
   }
 
@@ -70,11 +70,11 @@ public class PlanWorkModelTest extends OnDesk {
   @Test
   public void whatWasNotBegunIsPlannedAnew() {
     open();
-    TideStep first = tide().steps().get(0);
+    ScheduleStep first = tide().steps().get(0);
     assertFalse(first.from().isAfter(now));
     long tests = tide().tests();
     work().tick();
-    Tide same = tide();
+    Schedule same = tide();
     now = now.plus(Duration.ofHours(3));
     work().tick();
     until(() -> !tide().now().equals(same.now()));
@@ -90,14 +90,14 @@ public class PlanWorkModelTest extends OnDesk {
   public void itRemindsInTime() {
     open();
     assertTrue(work().reminder().orElseThrow().brief().contains("now"));
-    TideStep test =
+    ScheduleStep test =
         tide().steps().stream()
-            .filter(s -> s.kind() == TideStep.Kind.TEST)
+            .filter(s -> s.kind() == ScheduleStep.Kind.TEST)
             .findFirst()
             .orElseThrow();
-    Tide before = tide();
-    for (TideStep s : List.copyOf(before.steps())) {
-      if (!s.equals(test) && s.kind() == TideStep.Kind.TEST) {
+    Schedule before = tide();
+    for (ScheduleStep s : List.copyOf(before.steps())) {
+      if (!s.equals(test) && s.kind() == ScheduleStep.Kind.TEST) {
         work()
             .choose(
                 HADDLEWICK,

@@ -21,7 +21,7 @@ import org.wiseember.trial.kind.waveform.WaveRun;
 import org.wiseember.workbook.log.LogMapping;
 
 /** Files that come in and go out: logs, run packages, captures. */
-public class ReadingInModelTest extends OnDesk {
+public class ReadingInModelTest extends OnSession {
   /** The one that was kept last, whenever it began. */
   private Drained lastDrain() {
     return desk.chosen().get().drains().stream()

@@ -13,7 +13,7 @@ import org.wiseember.core.solar.Port;
 import org.wiseember.trial.kind.LabelInputs;
 
 /** Panels on hand, the ways to wire them, and the way from there to the bench. */
-public class SolarWorkModelTest extends OnDesk {
+public class SolarWorkModelTest extends OnSession {
   private Port port() {
     return LabelInputs.port(desk.chosen().get().unit().label()).orElseThrow();
   }

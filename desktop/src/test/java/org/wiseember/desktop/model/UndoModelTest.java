@@ -14,7 +14,7 @@ import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.verdict.Judgement;
 
 /** Any row of edits is undone one by one, back to the very workbook it began with. */
-public class UndoModelTest extends OnDesk {
+public class UndoModelTest extends OnSession {
   private static final int EDITS = 12;
 
   /** All that an edit could have changed. */

@@ -16,8 +16,8 @@ public sealed interface Drawing
         ProfileDrawing,
         RigDrawing,
         RowsDrawing,
-        SeamsDrawing,
-        TideDrawing,
+        ClaimScalesDrawing,
+        ScheduleDrawing,
         TraceDrawing,
         WaveDrawing {
   /**

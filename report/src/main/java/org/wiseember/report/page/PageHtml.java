@@ -18,7 +18,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.verdict.SeamPosition;
+import org.wiseember.core.verdict.ClaimScalePosition;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.chart.ChartSvg;
@@ -28,7 +28,7 @@ import org.wiseember.report.chart.Drawing;
 import org.wiseember.report.chart.TraceChart;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
-import org.wiseember.report.look.SeamScale;
+import org.wiseember.report.look.ClaimScale;
 
 /** The page as HTML that stands alone: styles, faces and charts are inside the file. */
 public final class PageHtml {
@@ -213,14 +213,14 @@ public final class PageHtml {
 
   private static List<Map<String, Object>> ticks() {
     List<Map<String, Object>> ticks = new ArrayList<>();
-    for (int percent : SeamScale.TICKS) {
+    for (int percent : ClaimScale.TICKS) {
       ticks.add(Map.of("percent", percent, "x", x(percent)));
     }
     return ticks;
   }
 
   private static double x(double percent) {
-    return Math.round(SeamScale.at(percent) * SEAM_WIDTH * 10) / 10.0;
+    return Math.round(ClaimScale.at(percent) * SEAM_WIDTH * 10) / 10.0;
   }
 
   private static Map<String, Object> row(UnitPage.Row row) {
@@ -240,7 +240,7 @@ public final class PageHtml {
     verdict
         .seam()
         .ifPresent(
-            (SeamPosition seam) -> {
+            (ClaimScalePosition seam) -> {
               out.put("percent", Figures.rounded(seam.percent(), 1) + " %");
               out.put("x", x(seam.percent()));
               out.put("x1", x(seam.worse()));

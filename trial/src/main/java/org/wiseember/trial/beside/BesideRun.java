@@ -12,7 +12,7 @@ import org.wiseember.report.page.Sheet;
 import org.wiseember.trial.page.TrialPage;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSubject;
-import org.wiseember.workbook.Sources;
+import org.wiseember.workbook.SourceRuns;
 import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.Workbook;
 
@@ -51,7 +51,7 @@ public record BesideRun(
   public static Optional<BesideRun> of(Workbook workbook, RunSubject subject, Run run) {
     return switch (run.kind()) {
       case Watches.KIND -> workbook.watches().read(run, subject.name()).map(w -> of(subject, w));
-      case Sources.KIND -> workbook.sources().read(run, subject).map(BesideRun::of);
+      case SourceRuns.KIND -> workbook.sources().read(run, subject).map(BesideRun::of);
       default -> Optional.empty();
     };
   }
@@ -62,7 +62,7 @@ public record BesideRun(
   }
 
   /** Tries of a source. */
-  public static BesideRun of(Sources.Kept source) {
+  public static BesideRun of(SourceRuns.Kept source) {
     return SourcePage.of(source);
   }
 

@@ -7,7 +7,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.supply.SourceTries;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.workbook.Sources;
+import org.wiseember.workbook.SourceRuns;
 
 /** What the mains or a generator did by itself, as a page. */
 final class SourcePage {
@@ -18,7 +18,7 @@ final class SourcePage {
 
   private SourcePage() {}
 
-  static BesideRun of(Sources.Kept kept) {
+  static BesideRun of(SourceRuns.Kept kept) {
     SourceTries tries = kept.tries();
     FindingPage page =
         FindingPage.of(tries.figures())

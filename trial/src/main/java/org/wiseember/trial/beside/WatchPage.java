@@ -7,7 +7,7 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Watch;
 import org.wiseember.core.runtime.WatchLog;
 import org.wiseember.core.runtime.WatchSheet;
@@ -38,7 +38,7 @@ final class WatchPage {
   }
 
   private static List<List<String>> plan(WatchSheet sheet) {
-    Draw draw = sheet.draw();
+    ApplianceDraw draw = sheet.draw();
     List<List<String>> rows = new ArrayList<>();
     rows.add(List.of("Energy an hour", words(draw.wattHours(), Unit.WATT_HOUR)));
     rows.add(List.of("Energy a day", words(DAY * draw.wattHours(), Unit.WATT_HOUR)));

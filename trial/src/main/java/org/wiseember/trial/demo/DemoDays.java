@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Draw;
-import org.wiseember.core.runtime.Draw.Origin;
-import org.wiseember.core.runtime.Draw.Use;
+import org.wiseember.core.runtime.ApplianceDraw;
+import org.wiseember.core.runtime.ApplianceDraw.Origin;
+import org.wiseember.core.runtime.ApplianceDraw.Use;
 import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.Watch;
 import org.wiseember.core.runtime.WatchSheet;
 import org.wiseember.core.supply.SourceTries;
@@ -53,8 +53,8 @@ final class DemoDays {
   }
 
   private static Day iceStall() {
-    Draw shaver = new Draw(Use.SHORT, 410, NO, 6, 1900).from(Origin.SEEN);
-    Draw pot = new Draw(Use.PER_GO, 900, 150, NO, NO).from(Origin.WATCHED);
+    ApplianceDraw shaver = new ApplianceDraw(Use.SHORT, 410, NO, 6, 1900).from(Origin.SEEN);
+    ApplianceDraw pot = new ApplianceDraw(Use.PER_GO, 900, 150, NO, NO).from(Origin.WATCHED);
     return Day.empty("Ice and coffee", LocalTime.of(16, 30), 8)
         .with(
             List.of(
@@ -65,10 +65,10 @@ final class DemoDays {
 
   /** The stall's own battery stands between a small generator and the unit. */
   private static Day repairStall() {
-    Feed.Alternating generator = new Feed.Alternating("generator", 1600, List.of(Stretch.ALWAYS));
+    Feed.Alternating generator = new Feed.Alternating("generator", 1600, List.of(DayStretch.ALWAYS));
     Feed.Charger charger = new Feed.Charger("charger", 57, 15, ANY, 0.93, List.of(generator));
     Feed.Panels panels =
-        new Feed.Panels(List.of(new Feed.Giving(new Stretch(0, 3.5), 380)), 47, 60);
+        new Feed.Panels(List.of(new Feed.Giving(new DayStretch(0, 3.5), 380)), 47, 60);
     Feed.Controller controller = new Feed.Controller(20, 100, 15, 0.97, List.of(panels));
     Feed.Battery battery = new Feed.Battery(52.4, 3072, ANY, List.of(charger, controller));
     return Day.empty("Repair stall on its generator", LocalTime.of(14, 0), 9)
@@ -91,22 +91,22 @@ final class DemoDays {
                 on("Reading lamp", draw(Use.STEADY, 7, NO, NO, Origin.PLATE), Side.AC, 0, 3),
                 at(
                     "Bilge pump",
-                    new Draw(Use.SHORT, 900, NO, 0.25, 2700).from(Origin.PLATE),
+                    new ApplianceDraw(Use.SHORT, 900, NO, 0.25, 2700).from(Origin.PLATE),
                     0.5,
                     4.5,
                     8.5,
                     12.5)));
   }
 
-  private static Draw draw(Use use, double watts, double energy, double startVa, Origin origin) {
-    return new Draw(use, watts, energy, NO, startVa).from(origin);
+  private static ApplianceDraw draw(Use use, double watts, double energy, double startVa, Origin origin) {
+    return new ApplianceDraw(use, watts, energy, NO, startVa).from(origin);
   }
 
-  private static Appliance on(String name, Draw draw, Side side, double from, double to) {
-    return new Appliance(name, draw, side, List.of(new Stretch(from, to)), List.of());
+  private static Appliance on(String name, ApplianceDraw draw, Side side, double from, double to) {
+    return new Appliance(name, draw, side, List.of(new DayStretch(from, to)), List.of());
   }
 
-  private static Appliance at(String name, Draw draw, Double... moments) {
+  private static Appliance at(String name, ApplianceDraw draw, Double... moments) {
     return new Appliance(name, draw, Side.AC, List.of(), List.of(moments));
   }
 }

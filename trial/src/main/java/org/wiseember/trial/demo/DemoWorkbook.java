@@ -59,7 +59,7 @@ import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSubject;
 import org.wiseember.workbook.RunWriter;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.plan.CampaignNotes;
@@ -181,16 +181,16 @@ public final class DemoWorkbook {
   public static void create(Path file, int units) {
     simulate(file);
     try (Workbook workbook = Workbook.open(file, Clock.fixed(FIRST_EVENING, ZoneOffset.UTC))) {
-      List<Unit> own = workbook.units().all();
+      List<TestedUnit> own = workbook.units().all();
       for (int i = own.size(); i < units; i++) {
-        Unit unit = own.get(i % own.size());
+        TestedUnit unit = own.get(i % own.size());
         copy(workbook, unit, unit.name() + " (" + (i / own.size() + 1) + ")");
       }
       workbook.units().all().forEach(u -> Shelf.of(workbook, Judgement.of(workbook, u, true)));
     }
   }
 
-  private static void copy(Workbook workbook, Unit unit, String name) {
+  private static void copy(Workbook workbook, TestedUnit unit, String name) {
     long copy = workbook.units().add(name).id();
     workbook.units().label(copy, unit.label().text(), unit.label().byHand());
     for (Run run : workbook.runs().of(unit.id())) {
@@ -211,7 +211,7 @@ public final class DemoWorkbook {
   private static void simulate(Path file) {
     try (Workbook workbook = Workbook.open(file, Clock.fixed(FIRST_EVENING, ZoneOffset.UTC))) {
       workbook.title("Lantern Quay lending pool");
-      List<Unit> units = UNITS.stream().map(u -> add(workbook, u)).toList();
+      List<TestedUnit> units = UNITS.stream().map(u -> add(workbook, u)).toList();
       StartingPoints.all().stream()
           .filter(d -> DEMO_INSTRUMENTS.contains(d.name()))
           .forEach(d -> workbook.instruments().add(DescriptionJson.write(d)));
@@ -252,7 +252,7 @@ public final class DemoWorkbook {
    * Three units at once, by people who keep a stall in between. The first unit is not among them:
    * its campaign is its own, and half done.
    */
-  private static void campaign(Workbook workbook, List<Unit> units) {
+  private static void campaign(Workbook workbook, List<TestedUnit> units) {
     workbook.campaignNotes(
         CampaignNotes.USUAL
             .of(List.of(units.get(1).id(), units.get(2).id(), units.get(3).id()))
@@ -264,7 +264,7 @@ public final class DemoWorkbook {
   }
 
   /** What a line-up of the pool wants: drains at one load for three of them, and what was paid. */
-  private static void lineUp(Workbook workbook, List<Unit> units) {
+  private static void lineUp(Workbook workbook, List<TestedUnit> units) {
     drain(workbook, units.get(0), 250, 20, 31);
     drain(workbook, units.get(2), 250, 21, 32);
     drain(workbook, units.get(2), 1100, 22, 33);
@@ -341,37 +341,37 @@ public final class DemoWorkbook {
     text.append(';').append(String.format(Locale.GERMANY, "%." + decimals + "f", value));
   }
 
-  private static Unit add(Workbook workbook, DemoUnit demo) {
-    Unit unit = workbook.units().add(demo.name());
+  private static TestedUnit add(Workbook workbook, DemoUnit demo) {
+    TestedUnit unit = workbook.units().add(demo.name());
     Label label = workbook.units().label(unit.id(), demo.label(), List.of());
-    return new Unit(unit.id(), unit.name(), label);
+    return new TestedUnit(unit.id(), unit.name(), label);
   }
 
   private static Instant evening(int day) {
     return FIRST_EVENING.plusSeconds(day * 86_400L);
   }
 
-  private static void drain(Workbook workbook, Unit unit, int day, long seed) {
+  private static void drain(Workbook workbook, TestedUnit unit, int day, long seed) {
     test(workbook, unit, Drain.AC, day, seed);
   }
 
-  private static void drain(Workbook workbook, Unit unit, double watts, int day, long seed) {
+  private static void drain(Workbook workbook, TestedUnit unit, double watts, int day, long seed) {
     OnHand onHand = new OnHand(List.of(), Map.of("drain-load", "OWN", "drain-own-watts", watts));
     test(workbook, unit, plan(Drain.AC, unit, onHand), day, seed);
   }
 
-  private static void test(Workbook workbook, Unit unit, String kind, int day, long seed) {
+  private static void test(Workbook workbook, TestedUnit unit, String kind, int day, long seed) {
     List<Double> onHand = Arrays.stream(LOADS.split(", ")).map(Double::valueOf).toList();
     test(workbook, unit, plan(kind, unit, OnHand.of(onHand)), day, seed);
   }
 
-  private static TestPlan plan(String kind, Unit unit, OnHand onHand) {
+  private static TestPlan plan(String kind, TestedUnit unit, OnHand onHand) {
     return AllTests.plan(AllTests.of(kind), unit.label(), onHand).orElseThrow();
   }
 
   /** From these sources, the panels wired in the best way there is. */
   private static void charge(
-      Workbook workbook, Unit unit, Set<ChargeSource> sources, int day, long seed) {
+      Workbook workbook, TestedUnit unit, Set<ChargeSource> sources, int day, long seed) {
     Port port = LabelInputs.port(unit.label()).orElseThrow();
     ChargeSetting setting =
         ChargeSetting.WALL
@@ -381,7 +381,7 @@ public final class DemoWorkbook {
     test(workbook, unit, plan(Charge.KIND, unit, onHand), day, seed);
   }
 
-  private static void test(Workbook workbook, Unit unit, TestPlan plan, int day, long seed) {
+  private static void test(Workbook workbook, TestedUnit unit, TestPlan plan, int day, long seed) {
     BenchSetup setup = BenchSetup.simulated(unit.name(), unit.label(), plan, seed, Set.of());
     RecordedRun.of(workbook, unit, plan, setup, Pace.FULL, evening(day), view -> {})
         .runner()
@@ -389,7 +389,7 @@ public final class DemoWorkbook {
   }
 
   /** A drain that was going when the lights went out: its run is never ended. */
-  private static void startOnly(Workbook workbook, Unit unit, int day, long seed) {
+  private static void startOnly(Workbook workbook, TestedUnit unit, int day, long seed) {
     TestPlan plan = plan(Drain.AC, unit, OnHand.of(List.of()));
     BenchSetup setup = BenchSetup.simulated(unit.name(), unit.label(), plan, seed, Set.of());
     Bench bench = setup.bench();

@@ -30,10 +30,10 @@ import org.wiseember.core.overload.TripCurve;
 import org.wiseember.core.overload.TripFit;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.uncertainty.MeterClass;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.workbook.Found;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 
 /**
  * What was found in a run as JSON and back, for any test: findings are records all the way down, so
@@ -52,8 +52,8 @@ final class FindingJson {
   private static final JsonMapper MAPPER =
       JsonMapper.builder()
           .addModule(new Jdk8Module())
-          .addModule(new SimpleModule().addDeserializer(KeptCapture.class, new CaptureByKey()))
-          .addMixIn(KeptCapture.class, CaptureKey.class)
+          .addModule(new SimpleModule().addDeserializer(StoredCapture.class, new CaptureByKey()))
+          .addMixIn(StoredCapture.class, CaptureKey.class)
           .addMixIn(LossFit.class, LossFitParts.class)
           .addMixIn(TripFit.class, TripFitParts.class)
           .visibility(PropertyAccessor.ALL, JsonAutoDetect.Visibility.NONE)
@@ -99,7 +99,7 @@ final class FindingJson {
    * @param kept the run; findings name its captures by their keys
    * @return empty where it is not what this version writes; it is worked out again then
    */
-  static Optional<TestRun> read(Found.Finding row, KeptRun kept) {
+  static Optional<TestRun> read(Found.Finding row, StoredRun kept) {
     Class<? extends TestRun> type = kept.type().declaration().finds();
     try {
       JsonNode node = MAPPER.readTree(row.found());
@@ -107,7 +107,7 @@ final class FindingJson {
       Object[] arguments = new Object[found.size() + 1];
       arguments[0] =
           kept.with(
-              new KeptRun.Remembered(
+              new StoredRun.Remembered(
                   row,
                   preview(node.path(PREVIEW)),
                   MAPPER.treeToValue(node.required(DISPLAYS), DisplayAudit.class)));
@@ -130,7 +130,7 @@ final class FindingJson {
   /** The components after the run itself. */
   private static List<RecordComponent> found(Class<?> type) {
     RecordComponent[] all = type.getRecordComponents();
-    if (all == null || all.length == 0 || all[0].getType() != KeptRun.class) {
+    if (all == null || all.length == 0 || all[0].getType() != StoredRun.class) {
       throw new IllegalStateException(
           type + " is no record that begins with the run as it is kept");
     }
@@ -176,23 +176,23 @@ final class FindingJson {
     abstract long id();
   }
 
-  private static final class CaptureByKey extends StdDeserializer<KeptCapture> {
+  private static final class CaptureByKey extends StdDeserializer<StoredCapture> {
     private static final long serialVersionUID = 1;
 
     CaptureByKey() {
-      super(KeptCapture.class);
+      super(StoredCapture.class);
     }
 
     @Override
-    public KeptCapture deserialize(JsonParser in, DeserializationContext context)
+    public StoredCapture deserialize(JsonParser in, DeserializationContext context)
         throws IOException {
       long id = in.getLongValue();
       for (Object capture : (List<?>) context.getAttribute(CAPTURES)) {
-        if (capture instanceof KeptCapture kept && kept.id() == id) {
+        if (capture instanceof StoredCapture kept && kept.id() == id) {
           return kept;
         }
       }
-      return (KeptCapture) context.handleWeirdNumberValue(KeptCapture.class, id, "no such capture");
+      return (StoredCapture) context.handleWeirdNumberValue(StoredCapture.class, id, "no such capture");
     }
   }
 }

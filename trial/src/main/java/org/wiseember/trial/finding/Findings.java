@@ -18,8 +18,8 @@ import org.wiseember.core.trace.Plausible;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.kind.Asked;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.Inquiry;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestType;
@@ -30,7 +30,7 @@ import org.wiseember.workbook.Found;
 import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
 
@@ -48,7 +48,7 @@ public final class Findings {
   private final Map<Long, TestRun> before = new HashMap<>();
   private final Map<Long, Found.Finding> fresh = new LinkedHashMap<>();
 
-  private Findings(Workbook workbook, Unit unit, List<TestRun> before) {
+  private Findings(Workbook workbook, TestedUnit unit, List<TestRun> before) {
     this.workbook = workbook;
     before.forEach(r -> this.before.put(r.run().id(), r));
     this.label = unit.label();
@@ -56,7 +56,7 @@ public final class Findings {
   }
 
   /** Every run of a unit, oldest first. */
-  public static List<TestRun> of(Workbook workbook, Unit unit) {
+  public static List<TestRun> of(Workbook workbook, TestedUnit unit) {
     return of(workbook, unit, List.of());
   }
 
@@ -65,7 +65,7 @@ public final class Findings {
    *
    * @param before what is still in memory; it is used again where it stands
    */
-  public static List<TestRun> of(Workbook workbook, Unit unit, List<TestRun> before) {
+  public static List<TestRun> of(Workbook workbook, TestedUnit unit, List<TestRun> before) {
     Findings findings = new Findings(workbook, unit, before);
     List<TestRun> runs = findings.of(workbook.runs().of(unit.id()));
     if (!workbook.readOnly()) {
@@ -90,7 +90,7 @@ public final class Findings {
    */
   public static List<TestRun> of(Label label, List<RunRecord> runs) {
     return inTurn(
-        label, runs, RunRecord::run, (r, type, others) -> type.worked(r, new Asked(others)));
+        label, runs, RunRecord::run, (r, type, others) -> type.worked(r, new Inquiry(others)));
   }
 
   private interface Work<R> {
@@ -132,8 +132,8 @@ public final class Findings {
       return NotWorkedOut.of(type, run, damaged.get());
     }
     try {
-      KeptRun keptRun =
-          new KeptRun(
+      StoredRun keptRun =
+          new StoredRun(
               type,
               run,
               workbook.treatments().of(run.id()),
@@ -158,22 +158,22 @@ public final class Findings {
             + " more.";
   }
 
-  private TestRun found(KeptRun keptRun, UnitFindings others) {
+  private TestRun found(StoredRun keptRun, UnitFindings others) {
     return Optional.ofNullable(kept.get(keptRun.run().id()))
-        .filter(f -> f.method().equals(method()) && Asked.same(answers(f.asked()), others))
+        .filter(f -> f.method().equals(method()) && Inquiry.same(answers(f.asked()), others))
         .flatMap(f -> inMemory(f, keptRun).or(() -> FindingJson.read(f, keptRun)))
         .orElseGet(() -> worked(keptRun, others));
   }
 
-  private Optional<TestRun> inMemory(Found.Finding row, KeptRun now) {
+  private Optional<TestRun> inMemory(Found.Finding row, StoredRun now) {
     return Optional.ofNullable(before.get(now.run().id()))
         .filter(r -> r.kept().remembered().filter(m -> m.row().equals(row)).isPresent())
         .filter(r -> r.run().equals(now.run()) && r.treatment().equals(now.treatment()));
   }
 
-  private TestRun worked(KeptRun kept, UnitFindings others) {
+  private TestRun worked(StoredRun kept, UnitFindings others) {
     Run run = kept.run();
-    Asked asked = new Asked(others);
+    Inquiry asked = new Inquiry(others);
     TestRun found =
         kept.type()
             .worked(

@@ -7,7 +7,7 @@ import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.UnitFindings;
@@ -21,10 +21,10 @@ import org.wiseember.workbook.Run;
  * @param kept without a reading
  * @param why one sentence
  */
-record NotWorkedOut(KeptRun kept, String why) implements TestRun {
+record NotWorkedOut(StoredRun kept, String why) implements TestRun {
   static NotWorkedOut of(TestType type, Run run, String why) {
     return new NotWorkedOut(
-        new KeptRun(
+        new StoredRun(
             type, run, Treatment.NONE, OnDemand.of(Trace.empty()), List.of(), Optional.empty()),
         why);
   }

@@ -16,7 +16,7 @@ import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.TestHelp;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.plan.KnownTimes;
 import org.wiseember.trial.verdict.Judgement;
@@ -77,9 +77,9 @@ public final class TestGuide {
   private static void needs(StringBuilder page, TestType test, TestSettings settings) {
     Needs needs =
         settings.needs(
-            KnownTimes.of(Judgement.untested(new org.wiseember.workbook.Unit(1, "", STATION))));
+            KnownTimes.of(Judgement.untested(new org.wiseember.workbook.TestedUnit(1, "", STATION))));
     List<String> lines = new ArrayList<>();
-    String things = needs.uses().stream().map(Thing::words).collect(Collectors.joining(", "));
+    String things = needs.uses().stream().map(Equipment::words).collect(Collectors.joining(", "));
     lines.add(
         things.isEmpty()
             ? "Nothing beside the unit"

@@ -7,8 +7,8 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -16,7 +16,7 @@ import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.uncertainty.MeterClass;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 
 /**
  * What was read in one part of a test by hand that goes through several things: from the press
@@ -28,7 +28,7 @@ import org.wiseember.workbook.KeptReading;
  * @param to s on the run's clock
  * @param typed in order of time
  */
-public record HandPart(int at, Press ended, double from, double to, List<KeptReading> typed) {
+public record HandPart(int at, OperatorEvent ended, double from, double to, List<StoredReading> typed) {
   public HandPart {
     typed = List.copyOf(typed);
   }
@@ -38,7 +38,7 @@ public record HandPart(int at, Press ended, double from, double to, List<KeptRea
    *
    * @param ends the presses that end a part; they say what it was about
    */
-  public static List<HandPart> of(RunRecord record, Press... ends) {
+  public static List<HandPart> of(RunRecord record, OperatorEvent... ends) {
     return of(record, Set.of(), ends);
   }
 
@@ -49,10 +49,10 @@ public record HandPart(int at, Press ended, double from, double to, List<KeptRea
    * @param leadingOn presses that begin no part of their own
    * @param ends the presses that end a part; they say what it was about
    */
-  public static List<HandPart> of(RunRecord record, Set<Press> leadingOn, Press... ends) {
+  public static List<HandPart> of(RunRecord record, Set<OperatorEvent> leadingOn, OperatorEvent... ends) {
     List<HandPart> parts = new ArrayList<>();
     double from = Double.NEGATIVE_INFINITY;
-    for (Pressed p : record.pressed()) {
+    for (TimedOperatorEvent p : record.pressed()) {
       if (p.is(ends) && !Double.isNaN(p.subject())) {
         double begun = from;
         parts.add(
@@ -73,18 +73,18 @@ public record HandPart(int at, Press ended, double from, double to, List<KeptRea
   }
 
   /** Its readings of a channel. */
-  public List<KeptReading> readings(Channel channel) {
+  public List<StoredReading> readings(Channel channel) {
     return typed.stream().filter(r -> r.channel() == channel).toList();
   }
 
   /** The mean of what was read of a channel; empty for not read. */
   public OptionalDouble mean(Channel channel) {
-    return readings(channel).stream().mapToDouble(KeptReading::value).average();
+    return readings(channel).stream().mapToDouble(StoredReading::value).average();
   }
 
   /** The last of what was read of a channel; empty for not read. */
-  public Optional<KeptReading> last(Channel channel) {
-    List<KeptReading> all = readings(channel);
+  public Optional<StoredReading> last(Channel channel) {
+    List<StoredReading> all = readings(channel);
     return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
   }
 
@@ -129,7 +129,7 @@ public record HandPart(int at, Press ended, double from, double to, List<KeptRea
    * @param name of the figure
    */
   public Optional<Figure> figure(Channel channel, RunRecord record, String key, String name) {
-    List<KeptReading> all = readings(channel);
+    List<StoredReading> all = readings(channel);
     if (all.isEmpty()) {
       return Optional.empty();
     }
@@ -139,10 +139,10 @@ public record HandPart(int at, Press ended, double from, double to, List<KeptRea
     MeterClass meter = record.meter(channel).orElseGet(() -> AssumedMeter.of(unit));
     Budget budget =
         Budget.of().with(AssumedMeter.named(all.get(0).meter(), assumed), meter, mean, 1);
-    double step = all.stream().mapToDouble(KeptReading::resolution).max().orElse(0);
+    double step = all.stream().mapToDouble(StoredReading::resolution).max().orElse(0);
     budget = budget.with(Contribution.rectangular("Read to the last digit", step / 2));
-    double low = all.stream().mapToDouble(KeptReading::value).min().orElseThrow();
-    double high = all.stream().mapToDouble(KeptReading::value).max().orElseThrow();
+    double low = all.stream().mapToDouble(StoredReading::value).min().orElseThrow();
+    double high = all.stream().mapToDouble(StoredReading::value).max().orElseThrow();
     if (high > low) {
       budget =
           budget.with(
@@ -153,7 +153,7 @@ public record HandPart(int at, Press ended, double from, double to, List<KeptRea
             ? List.of(all.get(0).asTyped() + " read once")
             : List.of(
                 "mean of "
-                    + String.join(", ", all.stream().map(KeptReading::asTyped).toList())
+                    + String.join(", ", all.stream().map(StoredReading::asTyped).toList())
                     + " = "
                     + Figures.withUnit(Figures.fixed(mean, Figures.decimalsFor(step)), unit));
     return Optional.of(Figure.of(key, name, mean, unit, Because.of(budget, worked).summed(name)));

@@ -20,7 +20,7 @@ public record Needs(
     double leaves,
     double hours,
     double attended,
-    List<Thing> uses,
+    List<Equipment> uses,
     double restHours) {
   /** A hot pack is given half an hour, h. */
   public static final double COOLING = 0.5;
@@ -39,12 +39,12 @@ public record Needs(
   }
 
   /** From full to empty; somebody starts it. */
-  public static Needs emptying(double hours, Thing... uses) {
+  public static Needs emptying(double hours, Equipment... uses) {
     return new Needs(100, 100, 0, hours, Math.min(1, STARTING / hours), List.of(uses), COOLING);
   }
 
   /** From empty to full; somebody starts it. */
-  public static Needs filling(double hours, Thing... uses) {
+  public static Needs filling(double hours, Equipment... uses) {
     return new Needs(0, 0, 100, hours, Math.min(1, STARTING / hours), List.of(uses), COOLING);
   }
 
@@ -53,13 +53,13 @@ public record Needs(
    *
    * @param takes at most, %; more than a unit holds counts as nearly all
    */
-  public static Needs some(double takes, double hours, Thing... uses) {
+  public static Needs some(double takes, double hours, Equipment... uses) {
     double most = Math.max(NOTHING, Math.min(100 - KEPT, takes));
     return new Needs(Math.min(100, most + KEPT), 100, -most, hours, 1, List.of(uses), 0);
   }
 
   /** Nothing of its charge, with somebody there. */
-  public static Needs looking(double hours, Thing... uses) {
+  public static Needs looking(double hours, Equipment... uses) {
     return new Needs(0, 100, -NOTHING, hours, 1, List.of(uses), 0);
   }
 

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
@@ -14,15 +14,15 @@ import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.core.waveform.NominalFrequency;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptCapture;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredCapture;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 
 /** All that was kept of a run, for working it out. */
 public record RunRecord(
-    KeptRun kept, List<Event> events, List<KeptReading> typed, List<NotebookLine> notebook) {
+    StoredRun kept, List<Event> events, List<StoredReading> typed, List<NotebookLine> notebook) {
   public RunRecord {
     typed = List.copyOf(typed);
     notebook = List.copyOf(notebook);
@@ -31,9 +31,9 @@ public record RunRecord(
 
   /** By hand the steps of a test began where it was pressed, whatever was corrected since. */
   private static List<Event> withBegun(
-      KeptRun kept, List<Event> events, List<NotebookLine> notebook) {
+      StoredRun kept, List<Event> events, List<NotebookLine> notebook) {
     RunSettings settings = kept.run().settings();
-    List<Pressed> pressed = pressed(notebook);
+    List<TimedOperatorEvent> pressed = pressed(notebook);
     if (settings.source() != RunSettings.Source.BY_HAND || pressed.isEmpty()) {
       return List.copyOf(events);
     }
@@ -44,7 +44,7 @@ public record RunRecord(
         .toList();
   }
 
-  private static List<Pressed> pressed(List<NotebookLine> notebook) {
+  private static List<TimedOperatorEvent> pressed(List<NotebookLine> notebook) {
     return notebook.stream().flatMap(l -> l.pressed().stream()).toList();
   }
 
@@ -54,7 +54,7 @@ public record RunRecord(
   }
 
   /** What a person said by key, in order of time. */
-  public List<Pressed> pressed() {
+  public List<TimedOperatorEvent> pressed() {
     return pressed(notebook);
   }
 
@@ -69,7 +69,7 @@ public record RunRecord(
     return kept.run();
   }
 
-  public List<KeptCapture> captures() {
+  public List<StoredCapture> captures() {
     return kept.captures();
   }
 

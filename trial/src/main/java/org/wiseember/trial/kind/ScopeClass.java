@@ -19,7 +19,7 @@ public final class ScopeClass {
   /** Of a run; empty where nobody said. */
   public static OptionalDouble of(RunSettings settings) {
     return Optional.ofNullable(settings.particulars().get(SCOPE))
-        .map(Kept::percent)
+        .map(StoredSettings::percent)
         .orElseGet(OptionalDouble::empty);
   }
 }

@@ -2,7 +2,7 @@ package org.wiseember.trial.kind;
 
 import java.util.List;
 import java.util.Set;
-import org.wiseember.bench.simulated.Beside;
+import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.bench.simulated.Feeds;
@@ -19,7 +19,7 @@ import org.wiseember.bench.simulated.Practice;
  * @param feeds what stands by to charge it
  */
 public record SimulatedRig(
-    LoadBank loads, Clamped clamped, Set<Beside> beside, double charge, Feeds feeds) {
+    LoadBank loads, Clamped clamped, Set<SideInstrument> beside, double charge, Feeds feeds) {
   /** Nothing on the outlet. */
   public static final SimulatedRig BARE = of(new LoadBank(List.of(), List.of()));
 
@@ -39,7 +39,7 @@ public record SimulatedRig(
     return new SimulatedRig(loads, where, beside, charge, feeds);
   }
 
-  public SimulatedRig beside(Set<Beside> more) {
+  public SimulatedRig beside(Set<SideInstrument> more) {
     return new SimulatedRig(loads, clamped, more, charge, feeds);
   }
 

@@ -22,7 +22,7 @@ public interface TestRun extends Finding {
   int PREVIEW_POINTS = 240;
 
   /** The run as it is kept. */
-  KeptRun kept();
+  StoredRun kept();
 
   default TestType type() {
     return kept().type();
@@ -57,7 +57,7 @@ public interface TestRun extends Finding {
 
   /** Its watts in few points, for a small picture, without a reading looked at. */
   default Series preview() {
-    return kept().remembered().map(KeptRun.Remembered::preview).orElseGet(() -> thinned(watts()));
+    return kept().remembered().map(StoredRun.Remembered::preview).orElseGet(() -> thinned(watts()));
   }
 
   /**
@@ -65,7 +65,7 @@ public interface TestRun extends Finding {
    * at.
    */
   default DisplayAudit displays() {
-    return kept().remembered().map(KeptRun.Remembered::displays).orElseGet(this::auditedNow);
+    return kept().remembered().map(StoredRun.Remembered::displays).orElseGet(this::auditedNow);
   }
 
   private DisplayAudit auditedNow() {

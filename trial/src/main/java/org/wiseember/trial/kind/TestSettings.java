@@ -93,6 +93,6 @@ public interface TestSettings {
 
   /** What it needs of the unit and of the bench, so that it can be planned. */
   default Needs needs(UnitTimes unit) {
-    return Needs.some(unit.percent(watts() / 2), 0.5, Thing.LOADS, Thing.AC_METER);
+    return Needs.some(unit.percent(watts() / 2), 0.5, Equipment.LOADS, Equipment.AC_METER);
   }
 }

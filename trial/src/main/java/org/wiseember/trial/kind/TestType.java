@@ -52,7 +52,7 @@ public interface TestType {
    *
    * @param asked what else it may ask for
    */
-  TestRun worked(RunRecord record, Asked asked);
+  TestRun worked(RunRecord record, Inquiry asked);
 
   /** What a claim is held against where it promises it in another unit than it is printed in. */
   default Claim judgedAs(Claim claim) {
@@ -60,7 +60,7 @@ public interface TestType {
   }
 
   /** The answer its runs give to a claim; empty where none does. */
-  Optional<Answer> answer(Claim claim, UnitFindings unit);
+  Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit);
 
   /** Wh that earlier complete drains of the same kind gave, for foretelling the end of the next. */
   default List<Double> earlier(UnitFindings unit) {

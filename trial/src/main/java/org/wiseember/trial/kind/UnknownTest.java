@@ -3,7 +3,7 @@ package org.wiseember.trial.kind;
 import java.util.List;
 import java.util.Optional;
 import org.wiseember.bench.procedure.ByHand;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -57,7 +57,7 @@ public record UnknownTest(Declaration declaration) implements TestType {
     public ByHand byHand() {
       return ByHand.of(key, List.of())
           .step("unknown", "Nobody knows its steps")
-          .last(Press.ENOUGH, "Ended.")
+          .last(OperatorEvent.ENOUGH, "Ended.")
           .build();
     }
 
@@ -78,12 +78,12 @@ public record UnknownTest(Declaration declaration) implements TestType {
    * @throws IllegalStateException always
    */
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     throw new IllegalStateException(why());
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     return Optional.empty();
   }
 }

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import org.wiseember.core.lineup.Measure;
-import org.wiseember.core.runtime.Asked;
+import org.wiseember.core.runtime.AskedOfUnit;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Endured;
 import org.wiseember.trial.runtime.DayOnUnit;
@@ -45,10 +45,10 @@ public record Job(Day day, List<Hand> hands) {
     }
 
     /** What it would trip at, or nobody knows; empty where it starts all. */
-    public Optional<Asked> stumbles() {
+    public Optional<AskedOfUnit> stumbles() {
       return on.asks().stream()
           .filter(a -> a.answer().call() != Endured.Call.HOLDS)
-          .min(Comparator.comparing((Asked a) -> a.answer().call()));
+          .min(Comparator.comparing((AskedOfUnit a) -> a.answer().call()));
     }
   }
 

@@ -21,10 +21,10 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.LineUpNotes;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Watches;
@@ -50,7 +50,7 @@ public record LineUp(
     Map<String, List<String>> beaten,
     Order order,
     List<Job> jobs,
-    List<Motor> motors) {
+    List<MotorOnUnits> motors) {
   public LineUp {
     motors = List.copyOf(motors);
     units = List.copyOf(units);
@@ -72,7 +72,7 @@ public record LineUp(
             .filter(u -> notes.units().isEmpty() || notes.units().contains(u.id()))
             .map(u -> new Entry(Judgement.of(workbook, u, true), workbook.units().facts(u.id())))
             .toList();
-    List<Day> days = workbook.days().all().days().stream().map(KeptDay::day).toList();
+    List<Day> days = workbook.days().all().days().stream().map(StoredDay::day).toList();
     return of(
         entries,
         load.isPresent() ? notes.at(load) : notes,
@@ -81,8 +81,8 @@ public record LineUp(
   }
 
   /** Everything that was watched or stands in a day, by name in lower case; a watch goes first. */
-  public static Map<String, Draw> appliances(List<Day> days, List<Watches.Kept> watches) {
-    Map<String, Draw> all = new HashMap<>();
+  public static Map<String, ApplianceDraw> appliances(List<Day> days, List<Watches.Kept> watches) {
+    Map<String, ApplianceDraw> all = new HashMap<>();
     for (Day day : days) {
       for (Appliance a : day.appliances()) {
         all.put(a.name().toLowerCase(Locale.ROOT), a.draw());
@@ -98,7 +98,7 @@ public record LineUp(
    * @param appliances what must-haves may name, by name in lower case
    */
   public static LineUp of(
-      List<Entry> entries, LineUpNotes notes, List<Day> days, Map<String, Draw> appliances) {
+      List<Entry> entries, LineUpNotes notes, List<Day> days, Map<String, ApplianceDraw> appliances) {
     OptionalDouble load =
         notes.load().isPresent()
             ? notes.load()
@@ -122,7 +122,7 @@ public record LineUp(
         Beaten.by(candidates, told(notes, units).keySet()),
         Order.of(candidates, told(notes, units)),
         days.stream().map(d -> Job.of(d, units)).toList(),
-        Motor.of(units));
+        MotorOnUnits.of(units));
   }
 
   /** What most prices are in; the first of those there are as many of. */
@@ -193,7 +193,7 @@ public record LineUp(
       OptionalDouble load,
       OptionalDouble light,
       List<MustHave> wishes,
-      Map<String, Draw> appliances) {
+      Map<String, ApplianceDraw> appliances) {
     Judgement judgement = entry.judgement();
     Map<Measure, Figure> figures =
         LineUpFigures.of(judgement, inMoney(entry, currency).facts(), notes, load, light);

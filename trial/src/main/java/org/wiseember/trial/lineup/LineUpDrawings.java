@@ -11,12 +11,12 @@ import org.wiseember.core.capacity.RateModel;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.efficiency.LoadPoint;
 import org.wiseember.core.label.Subject;
-import org.wiseember.core.verdict.SeamPosition;
+import org.wiseember.core.verdict.ClaimScalePosition;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.chart.Drawing;
 import org.wiseember.report.chart.LinesDrawing;
 import org.wiseember.report.chart.LinesDrawing.Point;
-import org.wiseember.report.chart.SeamsDrawing;
+import org.wiseember.report.chart.ClaimScalesDrawing;
 import org.wiseember.report.look.UnitMark;
 import org.wiseember.trial.kind.found.Charged;
 import org.wiseember.trial.kind.found.EnergyByLoad;
@@ -56,7 +56,7 @@ public final class LineUpDrawings {
   /** The pictures there is something to draw in, in order. */
   public static Map<Picture, Drawing> of(LineUp lineUp) {
     Map<Picture, Drawing> all = new EnumMap<>(Picture.class);
-    SeamsDrawing seam = seam(lineUp);
+    ClaimScalesDrawing seam = seam(lineUp);
     if (!seam.rows().isEmpty()) {
       all.put(Picture.SEAM, seam);
     }
@@ -117,28 +117,28 @@ public final class LineUpDrawings {
   }
 
   /** Every claim that two of them print and one at least was held against. */
-  private static SeamsDrawing seam(LineUp lineUp) {
-    List<SeamsDrawing.Row> rows = new ArrayList<>();
+  private static ClaimScalesDrawing seam(LineUp lineUp) {
+    List<ClaimScalesDrawing.Row> rows = new ArrayList<>();
     for (Subject subject : Subject.values()) {
       long printed =
           lineUp.units().stream()
               .filter(u -> u.judgement().label().claim(subject).isPresent())
               .count();
-      List<SeamsDrawing.At> marks = new ArrayList<>();
+      List<ClaimScalesDrawing.At> marks = new ArrayList<>();
       for (int i = 0; i < lineUp.units().size(); i++) {
         UnitMark mark = new UnitMark(i);
         position(lineUp.units().get(i).judgement(), subject)
             .ifPresent(
-                s -> marks.add(new SeamsDrawing.At(mark, s.percent(), s.worse(), s.better())));
+                s -> marks.add(new ClaimScalesDrawing.At(mark, s.percent(), s.worse(), s.better())));
       }
       if (!marks.isEmpty() && (printed > 1 || lineUp.units().size() == 1)) {
-        rows.add(new SeamsDrawing.Row(subject.words(), marks));
+        rows.add(new ClaimScalesDrawing.Row(subject.words(), marks));
       }
     }
-    return new SeamsDrawing(rows);
+    return new ClaimScalesDrawing(rows);
   }
 
-  private static Optional<SeamPosition> position(Judgement unit, Subject subject) {
+  private static Optional<ClaimScalePosition> position(Judgement unit, Subject subject) {
     return unit.lines().stream()
         .filter(l -> l.claim().subject() == subject)
         .map(Judged::verdict)

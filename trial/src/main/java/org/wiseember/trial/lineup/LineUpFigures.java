@@ -21,7 +21,7 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.trial.kind.Answer;
+import org.wiseember.trial.kind.ClaimAnswer;
 import org.wiseember.trial.kind.found.Charged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.LineUpNotes;
@@ -130,7 +130,7 @@ final class LineUpFigures {
 
   private Optional<Figure> measured(Claim claim) {
     return unit.answer(claim)
-        .map(Answer::judge)
+        .map(ClaimAnswer::judge)
         .map(j -> j.verdict(true))
         .flatMap(Verdict::measured)
         .filter(f -> f.unit() == claim.unit());

@@ -17,7 +17,7 @@ import org.wiseember.core.lineup.MustHave;
 import org.wiseember.core.lineup.MustHave.Answer;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Endured;
 import org.wiseember.core.supply.Alive;
 import org.wiseember.core.trace.Channel;
@@ -42,7 +42,7 @@ final class MustHaveAnswers {
 
   private final Judgement unit;
   private final Map<Measure, Figure> figures;
-  private final Map<String, Draw> appliances;
+  private final Map<String, ApplianceDraw> appliances;
 
   /**
    * Of one unit.
@@ -50,7 +50,7 @@ final class MustHaveAnswers {
    * @param figures that are known of it
    * @param appliances that were watched or stand in a day, by name in lower case
    */
-  MustHaveAnswers(Judgement unit, Map<Measure, Figure> figures, Map<String, Draw> appliances) {
+  MustHaveAnswers(Judgement unit, Map<Measure, Figure> figures, Map<String, ApplianceDraw> appliances) {
     this.unit = unit;
     this.figures = figures;
     this.appliances = appliances;
@@ -303,7 +303,7 @@ final class MustHaveAnswers {
 
   /** By what its starts and holds have shown, never by its label. */
   private Answered runs(MustHave wish, String appliance) {
-    Draw draw = appliances.get(appliance);
+    ApplianceDraw draw = appliances.get(appliance);
     if (draw == null) {
       return open(
           wish,

@@ -35,11 +35,11 @@ public final class CalendarFile {
    *
    * @param made when it was made
    */
-  public static String write(Tide tide, Instant made) {
+  public static String write(Schedule tide, Instant made) {
     ICalendar calendar = new ICalendar();
     calendar.setProductId("-//Wise Ember//Plan//EN");
-    for (TideStep step : tide.steps()) {
-      if (step.kind() != TideStep.Kind.RUNNING) {
+    for (ScheduleStep step : tide.steps()) {
+      if (step.kind() != ScheduleStep.Kind.RUNNING) {
         calendar.addEvent(event(step, tide.packs().get(step.unit()), made));
       }
     }
@@ -54,7 +54,7 @@ public final class CalendarFile {
     return text.toString();
   }
 
-  private static VEvent event(TideStep step, PackState pack, Instant made) {
+  private static VEvent event(ScheduleStep step, PackState pack, Instant made) {
     VEvent event = new VEvent();
     // The same thing of the same plan takes the place of an earlier one.
     event.setUid(
@@ -73,11 +73,11 @@ public final class CalendarFile {
     Instant least = step.from().plusSeconds(60 * MOMENT);
     event.setDateEnd(Date.from(step.attendedTo().isAfter(least) ? step.attendedTo() : least));
     event.setDescription(
-        TidePage.needs(step, pack)
+        SchedulePage.needs(step, pack)
             + ". Lasts "
-            + TideTimes.words(step.lasts())
+            + ScheduleTimes.words(step.lasts())
             + ". Takes "
-            + TidePage.uses(step)
+            + SchedulePage.uses(step)
             + "."
             + step.wanted().map(w -> " " + w.because()).orElse(""));
     Duration before = Duration.builder().prior(true).minutes(AHEAD).build();

@@ -15,7 +15,7 @@ import org.wiseember.report.page.Sheet;
 import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.TestPlan;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /**
@@ -64,7 +64,7 @@ public record RigCard(
   }
 
   /** Of a test of the plan. */
-  public static Optional<RigCard> of(TideStep step, Label label, UnitTimes times) {
+  public static Optional<RigCard> of(ScheduleStep step, Label label, UnitTimes times) {
     return step.wanted().map(w -> of(step.unitName(), w.plan(), label, times));
   }
 
@@ -102,31 +102,31 @@ public record RigCard(
       this.needs = needs;
     }
 
-    private boolean uses(Thing thing) {
+    private boolean uses(Equipment thing) {
       return needs.uses().contains(thing);
     }
 
     RigDrawing drawing() {
-      boolean loaded = uses(Thing.LOADS);
-      boolean fed = uses(Thing.MAINS) || uses(Thing.PANELS) || uses(Thing.SUPPLY);
+      boolean loaded = uses(Equipment.LOADS);
+      boolean fed = uses(Equipment.MAINS) || uses(Equipment.PANELS) || uses(Equipment.SUPPLY);
       if (fed) {
         thing(
-            uses(Thing.PANELS) ? "Panels" : uses(Thing.SUPPLY) ? "Battery" : "Outlet",
+            uses(Equipment.PANELS) ? "Panels" : uses(Equipment.SUPPLY) ? "Battery" : "Outlet",
             false,
             lead(false));
         if (!loaded) {
-          thing(uses(Thing.AC_METER) ? "AC meter" : "DC meter", true, new RigDrawing.Lead("", ""));
+          thing(uses(Equipment.AC_METER) ? "AC meter" : "DC meter", true, new RigDrawing.Lead("", ""));
         }
       } else if (cables.stream().anyMatch(c -> c.where().startsWith("battery"))) {
         thing("Battery", false, lead(false));
       }
       int unit = row.size();
-      boolean onwards = loaded || uses(Thing.USB_TESTER) || plainMeter();
+      boolean onwards = loaded || uses(Equipment.USB_TESTER) || plainMeter();
       thing("Unit", false, onwards ? lead(true) : null);
-      boolean both = uses(Thing.AC_METER) && uses(Thing.DC_METER);
-      if (loaded && uses(Thing.AC_METER)) {
+      boolean both = uses(Equipment.AC_METER) && uses(Equipment.DC_METER);
+      if (loaded && uses(Equipment.AC_METER)) {
         thing("AC meter", true, new RigDrawing.Lead("", ""));
-      } else if (loaded && uses(Thing.DC_METER)) {
+      } else if (loaded && uses(Equipment.DC_METER)) {
         thing("DC meter", true, new RigDrawing.Lead("", ""));
       } else if (plainMeter()) {
         thing("AC meter", true, new RigDrawing.Lead("", ""));
@@ -138,14 +138,14 @@ public record RigCard(
                 : "Loads",
             false,
             null);
-      } else if (uses(Thing.USB_TESTER)) {
+      } else if (uses(Equipment.USB_TESTER)) {
         thing("USB tester", true, new RigDrawing.Lead("", ""));
         thing("USB load", false, null);
       }
-      if (both || (!loaded && !fed && uses(Thing.DC_METER))) {
+      if (both || (!loaded && !fed && uses(Equipment.DC_METER))) {
         probes.add(new RigDrawing.Probe(unit, "DC clamp at the battery", false));
       }
-      if (uses(Thing.SCOPE)) {
+      if (uses(Equipment.SCOPE)) {
         probes.add(new RigDrawing.Probe(row.size() - 1, "scope, only through isolation", true));
       }
       if (plan.type().key().equals(HeatNoise.KIND)) {
@@ -156,8 +156,8 @@ public record RigCard(
 
     /** A meter with no load of the bench behind it: the appliances of the house. */
     private boolean plainMeter() {
-      boolean fed = uses(Thing.MAINS) || uses(Thing.PANELS) || uses(Thing.SUPPLY);
-      return !uses(Thing.LOADS) && !fed && uses(Thing.AC_METER);
+      boolean fed = uses(Equipment.MAINS) || uses(Equipment.PANELS) || uses(Equipment.SUPPLY);
+      return !uses(Equipment.LOADS) && !fed && uses(Equipment.AC_METER);
     }
 
     /** What carries from the unit onwards, or from its source to it. */

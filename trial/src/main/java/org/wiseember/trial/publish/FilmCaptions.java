@@ -17,7 +17,7 @@ import org.wiseember.trial.page.RunTrace;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.Workbook;
 
@@ -41,7 +41,7 @@ public final class FilmCaptions {
       for (Event event : workbook.runs().events(run.run().id())) {
         moments.add(new Captions.Moment(begins + event.seconds(), event.words()));
       }
-      for (KeptReading reading : workbook.typedReadings().of(run.run().id())) {
+      for (StoredReading reading : workbook.typedReadings().of(run.run().id())) {
         moments.add(
             new Captions.Moment(
                 begins + reading.seconds(),

@@ -13,7 +13,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.wiseember.trial.finding.Findings;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
 import org.wiseember.workbook.disk.Scratch;
@@ -95,7 +95,7 @@ public record PackageCheck(
       JsonNode figures = archive.json(UnitPackage.FIGURES);
       JsonNode verdicts = archive.json(UnitPackage.VERDICTS);
       try (Workbook workbook = Workbook.open(scratch.file("unpacked.ember"), clock)) {
-        Unit unit = workbook.units().byId(UnitPackage.into(workbook, archive)).orElseThrow();
+        TestedUnit unit = workbook.units().byId(UnitPackage.into(workbook, archive)).orElseThrow();
         Judgement judgement =
             Judgement.of(workbook, unit, verdicts.path("guardBand").asBoolean(true));
         Map<Long, Long> numbers = UnitPackage.numbers(judgement);

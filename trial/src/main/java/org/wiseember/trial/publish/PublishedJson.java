@@ -17,7 +17,7 @@ import org.wiseember.core.label.Condition;
 import org.wiseember.core.label.Direction;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.core.verdict.SeamPosition;
+import org.wiseember.core.verdict.ClaimScalePosition;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.verdict.Judged;
@@ -81,7 +81,7 @@ public final class PublishedJson {
     number(
         node,
         "position",
-        line.verdict().flatMap(Verdict::seam).map(SeamPosition::percent).orElse(Double.NaN));
+        line.verdict().flatMap(Verdict::seam).map(ClaimScalePosition::percent).orElse(Double.NaN));
     node.put("why", line.verdict().map(Verdict::reason).orElse(FACT));
     if (figure.isEmpty()) {
       node.putNull("because");

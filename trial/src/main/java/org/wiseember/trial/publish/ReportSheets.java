@@ -29,15 +29,15 @@ import org.wiseember.trial.lineup.LineUp;
 import org.wiseember.trial.lineup.LineUpPage;
 import org.wiseember.trial.page.RunTrace;
 import org.wiseember.trial.page.TrialPage;
-import org.wiseember.trial.plan.TideMaker;
-import org.wiseember.trial.plan.TidePage;
-import org.wiseember.trial.plan.TideTimes;
+import org.wiseember.trial.plan.ScheduleMaker;
+import org.wiseember.trial.plan.SchedulePage;
+import org.wiseember.trial.plan.ScheduleTimes;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.trial.runtime.DayPage;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.ReportChoice;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.log.Progress;
@@ -233,7 +233,7 @@ public final class ReportSheets {
 
   private Stream<Sheet> days() {
     return workbook.days().all().days().stream()
-        .map(KeptDay::day)
+        .map(StoredDay::day)
         .map(day -> DayPage.sheet(DayOutcome.of(day, List.of(judgement)), units));
   }
 
@@ -250,8 +250,8 @@ public final class ReportSheets {
                             : Judgement.of(workbook, u, judgement.guardBand()))
                 .toList()
             : List.of(judgement);
-    return TidePage.sheet(
-        TideMaker.of(planned, onHand, Optional.empty(), notes, now, zone, SECONDS),
-        new TideTimes(now, zone, units));
+    return SchedulePage.sheet(
+        ScheduleMaker.of(planned, onHand, Optional.empty(), notes, now, zone, SECONDS),
+        new ScheduleTimes(now, zone, units));
   }
 }

@@ -26,7 +26,7 @@ import org.wiseember.workbook.Instruments;
 import org.wiseember.workbook.Origin;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
@@ -253,7 +253,7 @@ public final class UnitPackage {
               archive.fingerprint(),
               archive.signed().map(SealedArchive.Signed::fingerprint).orElse(""),
               clock.instant());
-      for (Unit unit : workbook.units().all()) {
+      for (TestedUnit unit : workbook.units().all()) {
         if (unit.origin()
             .map(Origin::fingerprint)
             .filter(origin.fingerprint()::equals)
@@ -281,7 +281,7 @@ public final class UnitPackage {
   }
 
   /** A unit that was taken in, and what its check said. */
-  public record TakenIn(Unit unit, PackageCheck check) {
+  public record TakenIn(TestedUnit unit, PackageCheck check) {
     /** Whose it is, and whether its figures come out here as well, one sentence or two. */
     public String words() {
       long differ = check.figures().stream().filter(f -> !f.same()).count();

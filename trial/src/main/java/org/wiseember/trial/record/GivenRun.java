@@ -17,13 +17,13 @@ import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.trial.kind.FromLabel;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.ScopeClass;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptCapture;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredCapture;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
@@ -47,9 +47,9 @@ public record GivenRun(
     Run.State state,
     Treatment treatment,
     List<Event> events,
-    List<KeptReading> typed,
+    List<StoredReading> typed,
     List<NotebookLine> notebook,
-    List<KeptCapture> captures) {
+    List<StoredCapture> captures) {
   public GivenRun {
     events = List.copyOf(events);
     typed = List.copyOf(typed);
@@ -81,7 +81,7 @@ public record GivenRun(
         loadWatts.isPresent()
             ? CaptureNote.ofLoad(loadWatts.getAsDouble())
             : CaptureNote.of("The capture");
-    return log(type, label, Trace.empty()).with(new KeptCapture(Double.NaN, note, capture));
+    return log(type, label, Trace.empty()).with(new StoredCapture(Double.NaN, note, capture));
   }
 
   /** A packed run, as another test where that is wanted. */
@@ -114,8 +114,8 @@ public record GivenRun(
   }
 
   /** The same with one capture more. */
-  public GivenRun with(KeptCapture more) {
-    List<KeptCapture> all = new ArrayList<>(captures);
+  public GivenRun with(StoredCapture more) {
+    List<StoredCapture> all = new ArrayList<>(captures);
     all.add(more);
     return new GivenRun(type, trace, settings, state, treatment, events, typed, notebook, all);
   }
@@ -175,7 +175,7 @@ public record GivenRun(
             settings,
             List.copyOf(trace.channels()));
     return new RunRecord(
-        new KeptRun(type, run, treatment, OnDemand.of(corrected()), captures, Optional.empty()),
+        new StoredRun(type, run, treatment, OnDemand.of(corrected()), captures, Optional.empty()),
         events,
         typed,
         notebook);

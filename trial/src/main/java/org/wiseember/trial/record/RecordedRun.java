@@ -30,15 +30,15 @@ import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.UnknownTest;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptCapture;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredCapture;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.RunWriter;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
 
@@ -66,7 +66,7 @@ public final class RecordedRun {
    */
   public static RecordedRun of(
       Workbook workbook,
-      Unit unit,
+      TestedUnit unit,
       TestPlan plan,
       BenchSetup setup,
       Pace pace,
@@ -85,7 +85,7 @@ public final class RecordedRun {
   /** Sets up any procedure. */
   public static RecordedRun prepare(
       Workbook workbook,
-      Unit unit,
+      TestedUnit unit,
       Procedure procedure,
       String title,
       BenchSetup setup,
@@ -105,7 +105,7 @@ public final class RecordedRun {
   private static RecordedRun over(
       Workbook workbook,
       RunWriter writer,
-      Unit unit,
+      TestedUnit unit,
       Procedure procedure,
       BenchSetup setup,
       Pace pace,
@@ -134,7 +134,7 @@ public final class RecordedRun {
    */
   public static RecordedRun resume(
       Workbook workbook,
-      Unit unit,
+      TestedUnit unit,
       Run run,
       List<InstrumentDescription> instruments,
       Pace pace,
@@ -203,7 +203,7 @@ public final class RecordedRun {
   private static double lastMoment(Workbook workbook, Run run) {
     Trace trace = workbook.runs().trace(run);
     double last = trace.isEmpty() ? 0 : trace.seconds(trace.size() - 1);
-    for (KeptReading typed : workbook.typedReadings().of(run.id())) {
+    for (StoredReading typed : workbook.typedReadings().of(run.id())) {
       last = Math.max(last, typed.seconds());
     }
     for (NotebookLine line : workbook.notebook().of(run.id())) {
@@ -279,7 +279,7 @@ public final class RecordedRun {
 
     @Override
     public void capture(double seconds, CaptureNote note, Capture capture) {
-      writer.capture(new KeptCapture(seconds, note, capture));
+      writer.capture(new StoredCapture(seconds, note, capture));
     }
 
     @Override

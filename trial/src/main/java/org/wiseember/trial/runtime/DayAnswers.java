@@ -10,9 +10,9 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.runtime.Asked;
+import org.wiseember.core.runtime.AskedOfUnit;
 import org.wiseember.core.runtime.ClockTime;
-import org.wiseember.core.runtime.Course;
+import org.wiseember.core.runtime.ChargeCurve;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Endured;
 import org.wiseember.core.runtime.GeneratorHours;
@@ -33,7 +33,7 @@ public final class DayAnswers {
 
   private final DayOutcome outcome;
   private final DayOnUnit unit;
-  private final Course course;
+  private final ChargeCurve course;
   private final ReaderUnits units;
   private final List<DayAnswer> all = new ArrayList<>();
 
@@ -55,7 +55,7 @@ public final class DayAnswers {
   private List<DayAnswer> answers() {
     end();
     byLabel();
-    unit.asks().stream().filter(Asked::start).limit(STARTS).forEach(this::asked);
+    unit.asks().stream().filter(AskedOfUnit::start).limit(STARTS).forEach(this::asked);
     unit.asks().stream().filter(a -> !a.start()).forEach(this::asked);
     sheds();
     outcome.goes().forEach(this::goes);
@@ -166,7 +166,7 @@ public final class DayAnswers {
     return Because.of(Budget.of(), lines);
   }
 
-  private void asked(Asked asked) {
+  private void asked(AskedOfUnit asked) {
     Tone tone =
         switch (asked.answer().call()) {
           case HOLDS -> Tone.GOOD;
@@ -210,7 +210,7 @@ public final class DayAnswers {
   }
 
   /** What the label says settles nothing, but it is what one has. */
-  private String printed(Asked asked) {
+  private String printed(AskedOfUnit asked) {
     double limit =
         asked.start() ? unit.asked().unit().startVa() : unit.asked().unit().outputWatts();
     return Double.isInfinite(limit)
@@ -356,7 +356,7 @@ public final class DayAnswers {
                         + " cable; two legs into a building are work for a licensed electrician.")));
   }
 
-  private String onLeg(Asked a) {
+  private String onLeg(AskedOfUnit a) {
     return (a.start() ? "the start of " + a.of() + ", " : "all that runs, ")
         + Figures.plain(Math.rint(a.amount()), a.start() ? Unit.VOLT_AMPERE : Unit.WATT)
         + (a.answer().call() == Endured.Call.TRIPS ? ", trips it." : ", is open.");

@@ -3,8 +3,8 @@ package org.wiseember.trial.runtime;
 import java.util.List;
 import java.util.Optional;
 import org.wiseember.core.figure.Warning;
-import org.wiseember.core.runtime.Asked;
-import org.wiseember.core.runtime.Course;
+import org.wiseember.core.runtime.AskedOfUnit;
+import org.wiseember.core.runtime.ChargeCurve;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.RunTimeFigures;
@@ -27,8 +27,8 @@ public record DayOnUnit(
     MeasuredSupply measured,
     RunTimeCase asked,
     RunTimeFigures found,
-    Optional<Course> byLabel,
-    List<Asked> asks) {
+    Optional<ChargeCurve> byLabel,
+    List<AskedOfUnit> asks) {
   public DayOnUnit {
     asks = List.copyOf(asks);
   }
@@ -47,7 +47,7 @@ public record DayOnUnit(
         asked,
         RunTimeFigures.of(asked),
         asked.byLabel().map(RunTimeCase::course),
-        Asked.of(day.plan(), measured.endured()));
+        AskedOfUnit.of(day.plan(), measured.endured()));
   }
 
   /** What to look out for. */

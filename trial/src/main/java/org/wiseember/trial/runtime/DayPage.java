@@ -9,9 +9,9 @@ import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.RunTimeFigures;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.report.chart.DayDrawing;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.Sheet;
@@ -67,7 +67,7 @@ public final class DayPage {
   }
 
   /** {@code 480 W, 200 Wh an hour}. */
-  public static String draws(Draw draw) {
+  public static String draws(ApplianceDraw draw) {
     String watts = draw.watts() > 0 ? Figures.plain(draw.watts(), Unit.WATT) : "";
     String more =
         switch (draw.use()) {
@@ -89,7 +89,7 @@ public final class DayPage {
           .map(h -> DayAnswers.time(day, h, units))
           .collect(Collectors.joining(", "));
     }
-    if (a.on().equals(List.of(Stretch.ALWAYS))) {
+    if (a.on().equals(List.of(DayStretch.ALWAYS))) {
       return "always";
     }
     return a.on().stream()

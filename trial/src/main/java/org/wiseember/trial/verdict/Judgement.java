@@ -18,7 +18,7 @@ import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.finding.Findings;
 import org.wiseember.trial.finding.UsableEnergy;
-import org.wiseember.trial.kind.Answer;
+import org.wiseember.trial.kind.ClaimAnswer;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
@@ -27,7 +27,7 @@ import org.wiseember.trial.kind.found.Drained;
 import org.wiseember.trial.kind.found.Laddered;
 import org.wiseember.trial.kind.found.StartLimits;
 import org.wiseember.workbook.Run;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /**
@@ -37,7 +37,7 @@ import org.wiseember.workbook.Workbook;
 public final class Judgement implements UnitFindings {
   private static final Logger LOG = LoggerFactory.getLogger(Judgement.class);
 
-  private final Unit unit;
+  private final TestedUnit unit;
   private final List<TestRun> runs;
   private final List<TestRun> aside;
   private final Together together;
@@ -46,7 +46,7 @@ public final class Judgement implements UnitFindings {
   private final boolean guardBand;
 
   /** A claim and what the runs answer to it; no answer to a plain fact, which nobody judges. */
-  private record Held(Claim claim, boolean fact, Optional<Answer> answer, boolean brokeOff) {
+  private record Held(Claim claim, boolean fact, Optional<ClaimAnswer> answer, boolean brokeOff) {
     Judged line(boolean guardBand) {
       if (fact) {
         return new Judged(claim.subject().words(), claim, Optional.empty(), Optional.empty());
@@ -74,7 +74,7 @@ public final class Judgement implements UnitFindings {
     }
   }
 
-  private Judgement(Unit unit, List<TestRun> runs, List<TestRun> aside, boolean guardBand) {
+  private Judgement(TestedUnit unit, List<TestRun> runs, List<TestRun> aside, boolean guardBand) {
     this.unit = unit;
     this.runs = List.copyOf(runs);
     this.aside = List.copyOf(aside);
@@ -95,7 +95,7 @@ public final class Judgement implements UnitFindings {
   }
 
   /** A unit nobody has tested. */
-  public static Judgement untested(Unit unit) {
+  public static Judgement untested(TestedUnit unit) {
     return new Judgement(unit, List.of(), List.of(), true);
   }
 
@@ -104,12 +104,12 @@ public final class Judgement implements UnitFindings {
    *
    * @param guardBand whether a verdict keeps clear of the uncertainty
    */
-  public static Judgement of(Workbook workbook, Unit unit, boolean guardBand) {
+  public static Judgement of(Workbook workbook, TestedUnit unit, boolean guardBand) {
     return of(unit, Findings.of(workbook, unit), guardBand);
   }
 
   /** Judges a unit again after something changed; what still stands of this is used again. */
-  public Judgement again(Workbook workbook, Unit now, boolean guardBand) {
+  public Judgement again(Workbook workbook, TestedUnit now, boolean guardBand) {
     return of(now, Findings.of(workbook, now, all()), guardBand);
   }
 
@@ -118,7 +118,7 @@ public final class Judgement implements UnitFindings {
    *
    * @param found every run of it, those set aside among them
    */
-  public static Judgement of(Unit unit, List<TestRun> found, boolean guardBand) {
+  public static Judgement of(TestedUnit unit, List<TestRun> found, boolean guardBand) {
     Map<Boolean, List<TestRun>> parted =
         found.stream().collect(Collectors.partitioningBy(TestRun::aside));
     return new Judgement(unit, parted.get(false), parted.get(true), guardBand);
@@ -129,7 +129,7 @@ public final class Judgement implements UnitFindings {
     return new Judgement(this, guardBand);
   }
 
-  public Unit unit() {
+  public TestedUnit unit() {
     return unit;
   }
 
@@ -178,10 +178,10 @@ public final class Judgement implements UnitFindings {
    * What its runs say to a claim, printed on its label or not: the first test that has an answer;
    * one that only says why it has none gives way.
    */
-  public Optional<Answer> answer(Claim claim) {
-    Optional<Answer> open = Optional.empty();
+  public Optional<ClaimAnswer> answer(Claim claim) {
+    Optional<ClaimAnswer> open = Optional.empty();
     for (TestType test : AllTests.answering(claim.subject())) {
-      Optional<Answer> answer = test.answer(claim, this);
+      Optional<ClaimAnswer> answer = test.answer(claim, this);
       if (answer.isPresent() && !answer.get().open()) {
         return answer;
       }

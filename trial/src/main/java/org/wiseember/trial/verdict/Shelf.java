@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.wiseember.trial.finding.Findings;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
 /** The units of a workbook and how they stand, without a reading or a finding looked at. */
@@ -16,9 +16,9 @@ public final class Shelf {
    *
    * @param summary empty where it has to be worked out first
    */
-  public record Place(Unit unit, Optional<Summary> summary) {
+  public record Place(TestedUnit unit, Optional<Summary> summary) {
     /** A unit nobody has tested, or whose label was just written. */
-    public static Place untested(Unit unit) {
+    public static Place untested(TestedUnit unit) {
       return new Place(
           unit, Optional.of(new Summary(Summary.Rating.of(unit.label()), List.of(), List.of())));
     }
@@ -42,7 +42,7 @@ public final class Shelf {
   /** A unit that was judged; how it stands is kept where that changed. */
   public static Place of(Workbook workbook, Judgement judgement) {
     Summary summary = Summary.of(judgement);
-    Unit unit = judgement.unit();
+    TestedUnit unit = judgement.unit();
     if (!workbook.readOnly()) {
       workbook.found().keep(unit.id(), Findings.method(), summary.json());
     }

@@ -6,7 +6,7 @@ import org.wiseember.core.transfer.Sag;
 import org.wiseember.core.waveform.RatioCheck;
 import org.wiseember.core.waveform.WaveformFigures;
 import org.wiseember.core.waveform.WaveformFinding;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 
 /**
  * One capture and what it says.
@@ -19,7 +19,7 @@ import org.wiseember.workbook.KeptCapture;
  * @param sags what fell out of its usual volts
  */
 public record Wave(
-    KeptCapture kept,
+    StoredCapture kept,
     boolean mains,
     double watts,
     Optional<WaveformFinding> finding,

@@ -14,7 +14,7 @@ import org.wiseember.core.waveform.WaveMethod;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformUnreadable;
 import org.wiseember.trial.kind.ScopeClass;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
@@ -32,7 +32,7 @@ public final class WaveFiles {
    */
   public static Wave looked(Capture capture) throws WaveformUnreadable {
     return new Wave(
-        new KeptCapture(Double.NaN, CaptureNote.of("The capture"), capture),
+        new StoredCapture(Double.NaN, CaptureNote.of("The capture"), capture),
         false,
         Double.NaN,
         Optional.of(WaveformAnalysis.of(capture, WaveMethod.assumed(WaveMethod.USUAL_ORDERS))),

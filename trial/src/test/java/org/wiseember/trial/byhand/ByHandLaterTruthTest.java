@@ -14,7 +14,7 @@ import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Watching;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
@@ -78,7 +78,7 @@ public class ByHandLaterTruthTest {
       double[] takes = {limited ? 0.6 + 0.2 * random.nextDouble() : 1, 1, limited ? 0.95 : 1.02};
       double light = 70_000;
       for (int i = 0; i < 3; i++) {
-        tester.press(Press.DONE);
+        tester.press(OperatorEvent.DONE);
         for (int n = 0; n < 3; n++) {
           light *= off(random, 8);
           double shown = light * luxMeter * off(random, 1);
@@ -86,7 +86,7 @@ public class ByHandLaterTruthTest {
           tester.write(Tester.figure(watts, 0) + " W, " + Tester.figure(shown, -2) + " lx");
           tester.pass(20);
         }
-        tester.press(Press.READ);
+        tester.press(OperatorEvent.READ);
       }
       SolarTrialRun run = (SolarTrialRun) tester.worked();
       gain.figure(seed, named(run.figures(), "converter_gain"), 100 * (takes[2] / takes[0] - 1));
@@ -124,18 +124,18 @@ public class ByHandLaterTruthTest {
         boolean plugged = each > 50;
         int count = plugged ? 2 : 12;
         tester.write(line(plugged, total * meter, left));
-        tester.press(Press.DONE);
+        tester.press(OperatorEvent.DONE);
         double used = 0;
         for (int i = 0; i < count; i++) {
           used += each * off(random, 15);
           tester.pass(30);
-          tester.press(Press.ONE_DONE);
+          tester.press(OperatorEvent.ONE_DONE);
         }
         total += used;
         left -= 100 * used / holds;
-        tester.press(Press.ENOUGH);
+        tester.press(OperatorEvent.ENOUGH);
         tester.write(line(plugged, total * meter, left));
-        tester.press(Press.READ);
+        tester.press(OperatorEvent.READ);
         tester.pass(5);
         truths.add(used / count);
       }
@@ -166,16 +166,16 @@ public class ByHandLaterTruthTest {
       double mean = 20 + 40 * random.nextDouble();
       tester.writeSurely("0 Wh, 98 %");
       double begun = tester.now();
-      tester.press(Press.LOAD_ON);
+      tester.press(OperatorEvent.LOAD_ON);
       for (int look = 0; look < 4; look++) {
         tester.pass(3600 * (2 + 3 * random.nextDouble()));
-        tester.press(Press.STILL_ON);
+        tester.press(OperatorEvent.STILL_ON);
         // A compressor is on or off, so what it took so far is off its mean by part of a cycle.
         double hours = (tester.now() - begun) / 3600;
         double total = mean * hours * meter + 0.3 * random.nextDouble();
         tester.write(Tester.figure(total, 0) + " Wh");
       }
-      tester.press(Press.ENOUGH);
+      tester.press(OperatorEvent.ENOUGH);
       SoakRun run = (SoakRun) tester.worked();
       draw.figure(seed, run.draw(), mean);
       assertTrue(run.off().isEmpty());
@@ -198,7 +198,7 @@ public class ByHandLaterTruthTest {
       double[] a = {2.9, 2.4, 2.9 * cap, 2.4 * cap};
       for (double amp : a) {
         both.write(reading(5.02 * volts, amp * amps));
-        both.press(Press.READ);
+        both.press(OperatorEvent.READ);
         both.pass(20);
       }
       share.figure(seed, ((UsbRun) both.worked()).together(), 100 * cap);
@@ -206,9 +206,9 @@ public class ByHandLaterTruthTest {
       Tester cable = new Tester(LABEL, plan(ByHand.USB, Map.of("usb-use", UsbUse.CABLE)), seed);
       double truth = 0.05 + 0.3 * random.nextDouble();
       cable.write(reading(5.03 * volts, 2.5 * amps));
-      cable.press(Press.READ);
+      cable.press(OperatorEvent.READ);
       cable.write(reading((5.03 - 2.5 * truth) * volts, 2.5 * amps));
-      cable.press(Press.READ);
+      cable.press(OperatorEvent.READ);
       ohms.figure(seed, ((UsbRun) cable.worked()).cable(), truth);
     }
     share.holds(Tally.UNITS / 2, 0);
@@ -224,9 +224,9 @@ public class ByHandLaterTruthTest {
   public void aCableAtTwoCurrentsIsNoFigure() {
     Tester cable = new Tester(LABEL, plan(ByHand.USB, Map.of("usb-use", UsbUse.CABLE)), 1);
     cable.writeSurely("5.03 V, 2.5 A");
-    cable.press(Press.READ);
+    cable.press(OperatorEvent.READ);
     cable.writeSurely("4.9 V, 1.2 A");
-    cable.press(Press.READ);
+    cable.press(OperatorEvent.READ);
     assertTrue(((UsbRun) cable.worked()).cable().isEmpty());
   }
 
@@ -238,13 +238,13 @@ public class ByHandLaterTruthTest {
   public void aPortThatDropsOut() {
     Tester port = new Tester(LABEL, plan(ByHand.USB, Map.of("usb-use", UsbUse.PORT)), 1);
     port.writeSurely("5.0 V, 3.4 A");
-    port.press(Press.WENT_OFF);
-    port.press(Press.READ);
+    port.press(OperatorEvent.WENT_OFF);
+    port.press(OperatorEvent.READ);
     Figure out = ((UsbRun) port.worked()).droppedOut().orElseThrow();
     assertEquals(out.value(), 17.0, 0.01);
     Tester held = new Tester(LABEL, plan(ByHand.USB, Map.of("usb-use", UsbUse.PORT)), 1);
     held.writeSurely("5.0 V, 3.0 A");
-    held.press(Press.READ);
+    held.press(OperatorEvent.READ);
     assertTrue(((UsbRun) held.worked()).droppedOut().isEmpty());
   }
 
@@ -255,8 +255,8 @@ public class ByHandLaterTruthTest {
         new Tester(
             LABEL, plan(SolarTrialTest.KIND, Map.of("arrangements", List.of("1 x 100 W"))), 1);
     solar.writeSurely("22.1 V, 72 W, 80000 lx");
-    solar.press(Press.DONE);
-    solar.press(Press.READ);
+    solar.press(OperatorEvent.DONE);
+    solar.press(OperatorEvent.READ);
     SolarTrialRun run = (SolarTrialRun) solar.worked();
     assertEquals(run.trial().most().orElseThrow().value(), 72.0);
     assertEquals(run.trial().tried().get(0).lux().orElseThrow(), 80_000.0);
@@ -264,21 +264,21 @@ public class ByHandLaterTruthTest {
     Tester loads =
         new Tester(LABEL, plan(RealLoadTest.KIND, Map.of("real-loads", List.of("Kettle"))), 1);
     loads.writeSurely("0 Wh");
-    loads.press(Press.DONE);
-    loads.press(Press.ONE_DONE);
+    loads.press(OperatorEvent.DONE);
+    loads.press(OperatorEvent.ONE_DONE);
     loads.writeSurely("120 Wh");
-    loads.press(Press.ENOUGH);
-    loads.press(Press.READ);
+    loads.press(OperatorEvent.ENOUGH);
+    loads.press(OperatorEvent.READ);
     RealLoadRun done = (RealLoadRun) loads.worked();
     assertEquals(done.done().get(0).each().orElseThrow().value(), 120.0);
     // A total that was read before only is no total after.
     Tester once =
         new Tester(LABEL, plan(RealLoadTest.KIND, Map.of("real-loads", List.of("Kettle"))), 1);
     once.writeSurely("0 Wh, 80 %");
-    once.press(Press.DONE);
-    once.press(Press.ONE_DONE);
-    once.press(Press.ENOUGH);
-    once.press(Press.READ);
+    once.press(OperatorEvent.DONE);
+    once.press(OperatorEvent.ONE_DONE);
+    once.press(OperatorEvent.ENOUGH);
+    once.press(OperatorEvent.READ);
     assertTrue(((RealLoadRun) once.worked()).done().get(0).each().isEmpty());
   }
 
@@ -287,9 +287,9 @@ public class ByHandLaterTruthTest {
   public void aSupplyConvictsNoPort() {
     Map<String, Object> supply = Map.of("arrangements", List.of("bench supply 30 V 10 A"));
     Tester tester = new Tester(LABEL, plan(SolarTrialTest.KIND, supply), 1);
-    tester.press(Press.DONE);
+    tester.press(OperatorEvent.DONE);
     tester.writeSurely("29.96 V, 3.65 A");
-    tester.press(Press.READ);
+    tester.press(OperatorEvent.READ);
     SolarTrialRun run = (SolarTrialRun) tester.worked();
     for (Subject subject : List.of(Subject.SOLAR_CURRENT, Subject.SOLAR_POWER)) {
       assertEquals(
@@ -309,12 +309,12 @@ public class ByHandLaterTruthTest {
   @Test
   public void anInspectionWithGaps() {
     Tester tester = new Tester(LABEL, plan(InspectionTest.KIND, Map.of()), 1);
-    tester.press(Press.NOT_LOOKED);
+    tester.press(OperatorEvent.NOT_LOOKED);
     tester.writeSurely("25.1 lb");
-    tester.press(Press.YES);
+    tester.press(OperatorEvent.YES);
     while (tester.goesOn()) {
       tester.writeSurely("after 20 s");
-      tester.press(Press.HALF);
+      tester.press(OperatorEvent.HALF);
     }
     InspectionRun run = (InspectionRun) tester.worked();
     assertEquals(run.seen().size(), 11);

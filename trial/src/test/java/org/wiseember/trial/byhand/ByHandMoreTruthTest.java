@@ -17,7 +17,7 @@ import org.wiseember.bench.procedure.StaysOn;
 import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
@@ -58,10 +58,10 @@ public class ByHandMoreTruthTest {
       tester.pass(1);
       tester.writeSurely(
           "display 0 %, case " + Tester.figure(tester.shown(Channel.CASE_TEMPERATURE), 1) + " °C");
-      tester.press(Press.DONE);
+      tester.press(OperatorEvent.DONE);
       tester.set(SetPoints.idle(false, false, false).fed(Set.of(Inlet.WALL)));
       double before = tester.bench().account().taken();
-      tester.press(Press.LOAD_ON);
+      tester.press(OperatorEvent.LOAD_ON);
       double looked = Double.NEGATIVE_INFINITY;
       double most = 0;
       double began = tester.now();
@@ -77,8 +77,8 @@ public class ByHandMoreTruthTest {
                   + " %");
         }
       }
-      tester.press(Press.FULL);
-      tester.press(Press.DONE);
+      tester.press(OperatorEvent.FULL);
+      tester.press(OperatorEvent.DONE);
       ChargeRun run = (ChargeRun) tester.worked();
       double taken = tester.bench().account().taken() - before;
       tally.figure(seed, run.finding().energyIn(), taken);
@@ -98,12 +98,12 @@ public class ByHandMoreTruthTest {
       Label label = label(seed);
       Tester tester = new Tester(label, Tester.plan(WaveSteps.KIND, label), seed);
       double thd = 1 + 6 * tester.random().nextDouble();
-      tester.press(Press.READ);
+      tester.press(OperatorEvent.READ);
       boolean wrote = false;
       while (tester.goesOn()) {
-        if (tester.canPress(Press.LOAD_ON)) {
+        if (tester.canPress(OperatorEvent.LOAD_ON)) {
           tester.set(SetPoints.atOutlet(tester.subject()));
-          tester.press(Press.LOAD_ON);
+          tester.press(OperatorEvent.LOAD_ON);
         }
         tester.pass(10);
         double shown = thd * (1 - 0.04 * tester.random().nextDouble());
@@ -118,7 +118,7 @@ public class ByHandMoreTruthTest {
                   + Tester.watts(tester.shown(Channel.AC_POWER)));
           wrote = true;
         }
-        tester.press(Press.READ);
+        tester.press(OperatorEvent.READ);
       }
       WaveRun run = (WaveRun) tester.worked();
       assertEquals(!run.ownRead().isEmpty(), wrote);
@@ -137,9 +137,9 @@ public class ByHandMoreTruthTest {
   @Test
   public void wavesByEyeAlone() {
     Label label = label(1);
-    for (Press look : List.of(Press.LOOKS_SINE, Press.LOOKS_STEPPED)) {
+    for (OperatorEvent look : List.of(OperatorEvent.LOOKS_SINE, OperatorEvent.LOOKS_STEPPED)) {
       Tester tester = new Tester(label, Tester.plan(WaveSteps.KIND, label), 1);
-      tester.press(Press.READ);
+      tester.press(OperatorEvent.READ);
       tester.press(look);
       WaveRun run = (WaveRun) tester.worked();
       Optional<Standing> said =
@@ -150,7 +150,7 @@ public class ByHandMoreTruthTest {
           Tester.verdict(label, tester.worked(), Tester.claim(label, Subject.WAVEFORM))
               .map(Verdict::standing);
       assertEquals(
-          with, Optional.of(look == Press.LOOKS_SINE ? Standing.RIG_CANNOT_SHOW : Standing.SHORT));
+          with, Optional.of(look == OperatorEvent.LOOKS_SINE ? Standing.RIG_CANNOT_SHOW : Standing.SHORT));
     }
   }
 
@@ -169,18 +169,18 @@ public class ByHandMoreTruthTest {
       double takes = limit * (0.5 + 0.8 * tester.random().nextDouble());
       int started = 0;
       int tries = 0;
-      tester.press(Press.DONE);
+      tester.press(OperatorEvent.DONE);
       while (tester.goesOn()) {
         boolean goes = takes <= can;
         started += goes ? 1 : 0;
         tries++;
-        tester.press(goes ? Press.STARTED : Press.TRIPPED);
+        tester.press(goes ? OperatorEvent.STARTED : OperatorEvent.TRIPPED);
         tester.pass(3);
         if (clamp && goes) {
           tester.write(Tester.figure(takes / 230, 1) + " A peak, 230 V");
         }
         tester.pass(60);
-        tester.press(Press.DONE);
+        tester.press(OperatorEvent.DONE);
       }
       StartsRun run = (StartsRun) tester.worked();
       assertEquals(
@@ -203,15 +203,15 @@ public class ByHandMoreTruthTest {
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(seed);
       Tester tester = new Tester(label, Tester.plan(StaysOn.KIND, label), seed);
-      Press[] ways = {Press.BOTH_STAYED, Press.LAMP_BLINKED, Press.COMPUTER_WENT};
+      OperatorEvent[] ways = {OperatorEvent.BOTH_STAYED, OperatorEvent.LAMP_BLINKED, OperatorEvent.COMPUTER_WENT};
       int[] count = new int[3];
-      tester.press(Press.DONE);
+      tester.press(OperatorEvent.DONE);
       while (tester.goesOn()) {
         int way = tester.random().nextInt(3);
         count[way]++;
         tester.press(ways[way]);
         tester.pass(30);
-        tester.press(Press.DONE);
+        tester.press(OperatorEvent.DONE);
       }
       StaysRun run = (StaysRun) tester.worked();
       assertEquals(run.pulls().orElseThrow().pulls(), 5);
@@ -232,7 +232,7 @@ public class ByHandMoreTruthTest {
       while (tester.goesOn()) {
         double amps = Math.min(3, can / 5);
         tester.write("5.05 V, " + Tester.figure(amps, 2) + " A");
-        tester.press(Press.READ);
+        tester.press(OperatorEvent.READ);
       }
       UsbRun run = (UsbRun) tester.worked();
       tally.verdict(
@@ -250,11 +250,11 @@ public class ByHandMoreTruthTest {
       Tester tester = new Tester(label, Tester.plan(HeatNoise.KIND, label), seed);
       double warmest = 0;
       note(tester);
-      tester.press(Press.READ);
+      tester.press(OperatorEvent.READ);
       while (tester.goesOn()) {
         tester.set(SetPoints.atOutlet(tester.subject()));
         tester.pass(1);
-        tester.press(Press.LOAD_ON);
+        tester.press(OperatorEvent.LOAD_ON);
         for (int i = 0; i < 6 && tester.alive(); i++) {
           for (int k = 0; k < 50 && tester.alive(); k++) {
             tester.pass(10);
@@ -265,9 +265,9 @@ public class ByHandMoreTruthTest {
           }
           note(tester);
         }
-        tester.press(tester.alive() ? Press.READ : Press.TRIPPED);
+        tester.press(tester.alive() ? OperatorEvent.READ : OperatorEvent.TRIPPED);
         if (!tester.alive()) {
-          tester.press(Press.DONE);
+          tester.press(OperatorEvent.DONE);
         }
       }
       HeatRun run = (HeatRun) tester.worked();
@@ -296,9 +296,9 @@ public class ByHandMoreTruthTest {
     Label label = label(1);
     Tester tester = new Tester(label, Tester.plan(ByHand.TWO_LEGS, label), 1);
     tester.writeSurely("160 W, other leg 140 W");
-    tester.press(Press.READ);
+    tester.press(OperatorEvent.READ);
     tester.writeSurely("1 600 W, other leg 1 400 W");
-    tester.press(Press.READ);
+    tester.press(OperatorEvent.READ);
     LegsRun run = (LegsRun) tester.worked();
     assertEquals(run.legs().orElseThrow().load(), 2700.0);
   }

@@ -25,7 +25,7 @@ import org.wiseember.bench.simulated.LoadBank;
 import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.bench.simulated.UnitDesign;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Condition;
 import org.wiseember.core.label.Label;
@@ -70,7 +70,7 @@ public class ByHandTruthTest {
       tester.set(SetPoints.WHOLE_LOAD);
       tester.pass(1);
       double before = tester.shown(Channel.AC_ENERGY);
-      tester.press(Press.LOAD_ON);
+      tester.press(OperatorEvent.LOAD_ON);
       double looked = tester.now();
       while (tester.alive()) {
         tester.pass(5);
@@ -85,10 +85,10 @@ public class ByHandTruthTest {
                   + " %");
         }
       }
-      tester.press(Press.DROPPED_OUT);
+      tester.press(OperatorEvent.DROPPED_OUT);
       tester.write(Tester.figure(tester.shown(Channel.AC_ENERGY), 0) + " Wh");
       assertTrue(before < 2, "the meter began at nought");
-      tester.press(Press.DONE);
+      tester.press(OperatorEvent.DONE);
       DrainRun run = (DrainRun) tester.worked();
       double truth = tester.bench().account().delivered();
       tally.figure(seed, run.finding().deliveredEnergy(), truth);
@@ -111,7 +111,7 @@ public class ByHandTruthTest {
       tester.writeSurely("100 %, 0 Wh, 0 Ah");
       tester.set(SetPoints.atPort(plan.watts()));
       tester.pass(1);
-      tester.press(Press.LOAD_ON);
+      tester.press(OperatorEvent.LOAD_ON);
       double looked = tester.now();
       double ampHours = 0;
       while (tester.bench().unit().portVolts() > 1) {
@@ -128,7 +128,7 @@ public class ByHandTruthTest {
                       + " A");
         }
       }
-      tester.press(Press.DROPPED_OUT);
+      tester.press(OperatorEvent.DROPPED_OUT);
       if (totals) {
         tester.write(
             Tester.figure(tester.bench().unit().deliveredAtPort(), 0)
@@ -136,7 +136,7 @@ public class ByHandTruthTest {
                 + Tester.figure(ampHours, 2)
                 + " Ah");
       }
-      tester.press(Press.DONE);
+      tester.press(OperatorEvent.DONE);
       DrainRun run = (DrainRun) tester.worked();
       assertTrue(run.direct() && run.complete());
       tally.figure(seed, run.finding().deliveredEnergy(), tester.bench().unit().deliveredAtPort());
@@ -152,20 +152,20 @@ public class ByHandTruthTest {
       Tester tester = new Tester(label, Tester.plan(OverloadHolds.KIND, label), seed);
       double truth = Double.NaN;
       double truthWatts = Double.NaN;
-      tester.press(Press.DONE);
+      tester.press(OperatorEvent.DONE);
       while (tester.goesOn()) {
-        if (tester.canPress(Press.DONE) && tester.canPress(Press.TRIPPED)) {
+        if (tester.canPress(OperatorEvent.DONE) && tester.canPress(OperatorEvent.TRIPPED)) {
           tester.set(SetPoints.atOutlet(base(tester)));
           tester.pass(60);
           tester.write(Tester.watts(tester.shown(Channel.AC_POWER)));
-          tester.press(Press.DONE);
+          tester.press(OperatorEvent.DONE);
         }
-        if (tester.canPress(Press.LOAD_ON)) {
+        if (tester.canPress(OperatorEvent.LOAD_ON)) {
           double load = tester.subject();
           tester.set(SetPoints.atOutlet(load));
           double on = tester.now();
           tester.pass(0.1);
-          tester.press(Press.LOAD_ON);
+          tester.press(OperatorEvent.LOAD_ON);
           double sum = 0;
           int n = 0;
           double next = on + 5;
@@ -184,23 +184,23 @@ public class ByHandTruthTest {
             truth = tester.now() - on;
             truthWatts = sum / n;
           }
-          tester.press(tripped ? Press.TRIPPED : Press.TAKEN_OFF);
+          tester.press(tripped ? OperatorEvent.TRIPPED : OperatorEvent.TAKEN_OFF);
         }
         tester.set(SetPoints.NO_LOAD);
-        if (tester.canPress(Press.CAME_BACK)) {
+        if (tester.canPress(OperatorEvent.CAME_BACK)) {
           boolean back = tester.passUntil(45, 1, tester::alive);
           tester.set(SetPoints.idle(false, false, false));
           tester.pass(3);
           tester.set(SetPoints.NO_LOAD);
           tester.pass(15);
           tester.press(
-              back ? Press.CAME_BACK : tester.alive() ? Press.CAME_BY_BUTTON : Press.LATCHED);
+              back ? OperatorEvent.CAME_BACK : tester.alive() ? OperatorEvent.CAME_BY_BUTTON : OperatorEvent.LATCHED);
         }
         if (!tester.goesOn() || !tester.alive()) {
           break;
         }
         tester.pass(1200);
-        tester.press(Press.DONE);
+        tester.press(OperatorEvent.DONE);
       }
       OverloadRun run = (OverloadRun) tester.worked();
       assertEquals(run.finding().tripTime().isPresent(), !run.finding().trips().isEmpty());
@@ -241,13 +241,13 @@ public class ByHandTruthTest {
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(new SplittableRandom(seed));
       Tester tester = new Tester(label, Tester.plan(OverloadHolds.KIND, label), seed);
-      tester.press(Press.DONE);
-      if (tester.canPress(Press.DONE)) {
-        tester.press(Press.DONE);
+      tester.press(OperatorEvent.DONE);
+      if (tester.canPress(OperatorEvent.DONE)) {
+        tester.press(OperatorEvent.DONE);
       }
       tester.set(SetPoints.atOutlet(tester.subject()));
       tester.pass(2);
-      tester.press(Press.LOAD_ON);
+      tester.press(OperatorEvent.LOAD_ON);
       tester.pass(3);
       tester.writeSurely(Tester.watts(tester.shown(Channel.AC_POWER)));
       tester.pass(700);
@@ -270,13 +270,13 @@ public class ByHandTruthTest {
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(new SplittableRandom(seed));
       Tester tester = new Tester(label, Tester.plan(LoadLadder.KIND, label), seed);
-      tester.press(Press.READ);
+      tester.press(OperatorEvent.READ);
       java.util.Map<Double, Double> truth = new java.util.TreeMap<>();
       while (tester.goesOn()) {
-        if (tester.canPress(Press.LOAD_ON)) {
+        if (tester.canPress(OperatorEvent.LOAD_ON)) {
           tester.set(SetPoints.atOutlet(tester.subject()));
           tester.pass(1);
-          tester.press(Press.LOAD_ON);
+          tester.press(OperatorEvent.LOAD_ON);
           tester.pass(40);
           var unit = tester.bench().unit();
           truth.put(
@@ -289,7 +289,7 @@ public class ByHandTruthTest {
                   + Tester.figure(tester.shown(Channel.DC_CURRENT), 2)
                   + " A");
         }
-        tester.press(Press.READ);
+        tester.press(OperatorEvent.READ);
       }
       LadderRun run = (LadderRun) tester.worked();
       for (var point : run.finding().points()) {
@@ -339,7 +339,7 @@ public class ByHandTruthTest {
       for (IdleState state : IdleState.values()) {
         tester.set(state.setPoints());
         tester.pass(5);
-        tester.press(Press.DONE);
+        tester.press(OperatorEvent.DONE);
         // Eco mode takes its time to put an output to sleep.
         tester.pass(200);
         double sum = 0;
@@ -357,7 +357,7 @@ public class ByHandTruthTest {
                   + " A");
         }
         truth[state.ordinal()] = sum / n;
-        tester.press(Press.READ);
+        tester.press(OperatorEvent.READ);
       }
       IdleRun run = (IdleRun) tester.worked();
       for (IdleRun.InState in : run.states()) {
@@ -375,12 +375,12 @@ public class ByHandTruthTest {
       Label label = label(new SplittableRandom(seed));
       Tester tester = new Tester(label, Tester.plan(PortSteps.KIND, label), seed);
       double truth = tester.bench().unit().design().port().tripAmps();
-      tester.press(Press.DONE);
+      tester.press(OperatorEvent.DONE);
       boolean on = true;
       while (tester.goesOn() && on) {
         tester.set(SetPoints.ampsAtPort(tester.subject()));
         tester.pass(1);
-        tester.press(Press.LOAD_ON);
+        tester.press(OperatorEvent.LOAD_ON);
         on = !tester.passUntil(20, 1, () -> tester.bench().unit().portVolts() < 1);
         if (on) {
           tester.write(
@@ -389,7 +389,7 @@ public class ByHandTruthTest {
                   + Tester.figure(tester.shown(Channel.DC_CURRENT), 2)
                   + " A");
         }
-        tester.press(on ? Press.READ : Press.WENT_OFF);
+        tester.press(on ? OperatorEvent.READ : OperatorEvent.WENT_OFF);
       }
       PortRun run = (PortRun) tester.worked();
       Optional<Figure> trip = run.finding().tripAmps();
@@ -412,17 +412,17 @@ public class ByHandTruthTest {
       tester.set(SetPoints.WHOLE_LOAD);
       tester.pass(5);
       double began = tester.now();
-      tester.press(Press.LOAD_ON);
+      tester.press(OperatorEvent.LOAD_ON);
       double went = Double.NaN;
-      for (int look = 0; look < 4 && tester.canPress(Press.STILL_ON); look++) {
+      for (int look = 0; look < 4 && tester.canPress(OperatorEvent.STILL_ON); look++) {
         double hours = 1 + 3 * tester.random().nextDouble();
         for (double end = tester.now() + 3600 * hours; tester.now() < end; ) {
           tester.pass(10);
           went = Double.isNaN(went) && !tester.alive() ? tester.now() - began : went;
         }
-        tester.press(tester.alive() ? Press.STILL_ON : Press.WENT_OFF);
+        tester.press(tester.alive() ? OperatorEvent.STILL_ON : OperatorEvent.WENT_OFF);
       }
-      tester.press(Press.ENOUGH);
+      tester.press(OperatorEvent.ENOUGH);
       SoakRun run = (SoakRun) tester.worked();
       assertEquals(run.off().isPresent(), !Double.isNaN(went), run.words());
       if (run.off().isPresent()) {

@@ -15,7 +15,7 @@ import java.util.zip.ZipFile;
 import org.testng.annotations.Test;
 import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.procedure.Drain;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
@@ -35,7 +35,7 @@ public class HandPackageTest {
     tester.writeSurely("100 %, 0 Wh");
     tester.set(SetPoints.WHOLE_LOAD);
     tester.pass(1);
-    tester.press(Press.LOAD_ON);
+    tester.press(OperatorEvent.LOAD_ON);
     double looked = tester.now();
     while (tester.alive()) {
       tester.pass(5);
@@ -47,9 +47,9 @@ public class HandPackageTest {
                 + Tester.watts(tester.shown(Channel.AC_POWER)));
       }
     }
-    tester.press(Press.DROPPED_OUT);
+    tester.press(OperatorEvent.DROPPED_OUT);
     tester.writeSurely(Tester.figure(tester.shown(Channel.AC_ENERGY), 0) + " Wh");
-    tester.press(Press.DONE);
+    tester.press(OperatorEvent.DONE);
     return tester;
   }
 

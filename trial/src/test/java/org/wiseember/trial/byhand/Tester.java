@@ -13,8 +13,8 @@ import java.util.SplittableRandom;
 import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.simulated.SimulatedBench;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
@@ -30,14 +30,14 @@ import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.finding.Findings;
-import org.wiseember.trial.kind.Asked;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.Inquiry;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.rig.SimulatedUnits;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.OnDemand;
@@ -61,7 +61,7 @@ final class Tester {
   private final SimulatedBench bench;
   private final ByHand script;
   private final List<NotebookLine> lines = new ArrayList<>();
-  private final List<KeptReading> readings = new ArrayList<>();
+  private final List<StoredReading> readings = new ArrayList<>();
   private Map<Channel, MeterClass> classes = new EnumMap<>(Channel.class);
   private Frame frame;
 
@@ -113,7 +113,7 @@ final class Tester {
     return script.now().isPresent();
   }
 
-  boolean canPress(Press press) {
+  boolean canPress(OperatorEvent press) {
     return script.now().filter(n -> n.presses().contains(press)).isPresent();
   }
 
@@ -140,12 +140,12 @@ final class Tester {
   }
 
   /** Presses a key for what happened just now. */
-  void press(Press press) {
+  void press(OperatorEvent press) {
     if (!canPress(press)) {
       throw new IllegalStateException(press + " at " + script.now());
     }
     pass(0.1 + 0.4 * random.nextDouble());
-    Pressed pressed = Pressed.key(press, subject(), now());
+    TimedOperatorEvent pressed = TimedOperatorEvent.key(press, subject(), now());
     script.press(pressed);
     lines.add(NotebookLine.of(pressed, press.words(), ""));
   }
@@ -180,7 +180,7 @@ final class Tester {
         .forEach(
             r ->
                 readings.add(
-                    new KeptReading(
+                    new StoredReading(
                         readings.size() + 1,
                         at,
                         "Meter",
@@ -205,7 +205,7 @@ final class Tester {
 
   /** What the program makes of it. */
   TestRun worked() {
-    readings.sort(Comparator.comparingDouble(KeptReading::seconds));
+    readings.sort(Comparator.comparingDouble(StoredReading::seconds));
     lines.sort(Comparator.comparingDouble(NotebookLine::seconds));
     RunSettings settings = settings();
     boolean whole = script.ending().isPresent() && script.phase().words().contains("itself");
@@ -220,8 +220,8 @@ final class Tester {
             "",
             settings,
             List.of());
-    KeptRun kept =
-        new KeptRun(
+    StoredRun kept =
+        new StoredRun(
             plan.type(),
             run,
             Treatment.NONE,
@@ -231,7 +231,7 @@ final class Tester {
     return plan.type()
         .worked(
             new RunRecord(kept, List.of(), readings, lines),
-            new Asked(new Findings.Known(label, List.of())));
+            new Inquiry(new Findings.Known(label, List.of())));
   }
 
   private RunSettings settings() {

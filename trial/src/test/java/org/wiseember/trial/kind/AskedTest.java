@@ -31,10 +31,10 @@ public class AskedTest {
 
   @DataProvider
   public Object[][] questions() {
-    Consumer<Asked> energy = Asked::ratedWattHours;
-    Consumer<Asked> power = Asked::ratedWatts;
-    Consumer<Asked> volts = Asked::outputVolts;
-    Consumer<Asked> inputs = Asked::inputs;
+    Consumer<Inquiry> energy = Inquiry::ratedWattHours;
+    Consumer<Inquiry> power = Inquiry::ratedWatts;
+    Consumer<Inquiry> volts = Inquiry::outputVolts;
+    Consumer<Inquiry> inputs = Inquiry::inputs;
     return new Object[][] {
       {energy, "1000 Wh", "1001 Wh"},
       {power, "800 W", "850 W"},
@@ -47,42 +47,42 @@ public class AskedTest {
   /** A change of what was asked is noticed, and of nothing else. */
   @Test(dataProvider = "questions")
   public void noticesWhatWasAskedForAndNothingElse(
-      Consumer<Asked> question, String printed, String changed) {
-    Asked asked = new Asked(unit(LABEL));
+      Consumer<Inquiry> question, String printed, String changed) {
+    Inquiry asked = new Inquiry(unit(LABEL));
     question.accept(asked);
     Map<String, String> answers = asked.answers();
     assertEquals(answers.size(), 1);
-    assertTrue(Asked.same(answers, unit(LABEL)));
-    assertTrue(Asked.same(answers, unit(LABEL.replace("5 kg", "6 kg"))), "nobody asked the weight");
-    assertFalse(Asked.same(answers, unit(LABEL.replace(printed, changed))), changed);
+    assertTrue(Inquiry.same(answers, unit(LABEL)));
+    assertTrue(Inquiry.same(answers, unit(LABEL.replace("5 kg", "6 kg"))), "nobody asked the weight");
+    assertFalse(Inquiry.same(answers, unit(LABEL.replace(printed, changed))), changed);
   }
 
   /** What is on the label no longer, or not yet, is another answer too. */
   @Test
   public void aMissingFigureIsAnAnswer() {
-    Asked asked = new Asked(unit("LFP"));
+    Inquiry asked = new Inquiry(unit("LFP"));
     assertTrue(Double.isNaN(asked.ratedWattHours()));
-    assertTrue(Asked.same(asked.answers(), unit("LFP\n5 kg")));
-    assertFalse(Asked.same(asked.answers(), unit(LABEL)));
+    assertTrue(Inquiry.same(asked.answers(), unit("LFP\n5 kg")));
+    assertFalse(Inquiry.same(asked.answers(), unit(LABEL)));
   }
 
   /** What other runs found is asked for as the label is. */
   @Test
   public void otherRunsAreAskedToo() {
-    Asked asked = new Asked(unit(LABEL));
+    Inquiry asked = new Inquiry(unit(LABEL));
     assertEquals(asked.usableWattHours(), Optional.of(new Estimate(900, 9)));
     assertEquals(asked.offered("usable_ac_energy"), List.of());
     assertEquals(asked.answers().keySet(), Set.of("usable energy", "offered usable_ac_energy"));
-    assertTrue(Asked.same(asked.answers(), unit(LABEL)));
+    assertTrue(Inquiry.same(asked.answers(), unit(LABEL)));
     UnitFindings other = new Known(Label.read(LABEL), Optional.of(new Estimate(900, 8)));
-    assertFalse(Asked.same(asked.answers(), other), "it is surer now");
+    assertFalse(Inquiry.same(asked.answers(), other), "it is surer now");
   }
 
   /** Nothing asked stands for ever; a question of another program never does. */
   @Test
   public void whatNobodyKnowsDoesNotStand() {
-    assertTrue(Asked.same(Map.of(), unit(LABEL)));
-    assertFalse(Asked.same(Map.of("a colour", "0"), unit(LABEL)));
-    assertFalse(Asked.same(Map.of("rated energy", "not a checksum"), unit(LABEL)));
+    assertTrue(Inquiry.same(Map.of(), unit(LABEL)));
+    assertFalse(Inquiry.same(Map.of("a colour", "0"), unit(LABEL)));
+    assertFalse(Inquiry.same(Map.of("rated energy", "not a checksum"), unit(LABEL)));
   }
 }

@@ -34,9 +34,9 @@ import org.w3c.dom.NodeList;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
@@ -46,7 +46,7 @@ import org.wiseember.report.page.Report;
 import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.ReportChoice;
@@ -113,11 +113,11 @@ public class HostileReportTest {
         .add(
             run,
             List.of(
-                new KeptCapture(
+                new StoredCapture(
                     7,
                     CaptureNote.of(EVIL),
                     Capture.of(10_000, new double[] {1.5, -325.1, 0, 3}))));
-    Draw draw = new Draw(Draw.Use.CYCLING, 46, 12, Double.NaN, 190.0).from(Draw.Origin.WATCHED);
+    ApplianceDraw draw = new ApplianceDraw(ApplianceDraw.Use.CYCLING, 46, 12, Double.NaN, 190.0).from(ApplianceDraw.Origin.WATCHED);
     workbook
         .days()
         .add(
@@ -125,7 +125,7 @@ public class HostileReportTest {
                 .with(
                     List.of(
                         new Appliance(
-                            "Box " + EVIL, draw, Side.AC, List.of(new Stretch(0, 10)), List.of()))),
+                            "Box " + EVIL, draw, Side.AC, List.of(new DayStretch(0, 10)), List.of()))),
             List.of());
     judgement = Judgement.of(workbook, workbook.units().byId(unit).orElseThrow(), true);
   }

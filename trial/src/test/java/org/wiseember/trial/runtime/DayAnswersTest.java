@@ -12,22 +12,22 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.Leg;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.Sheet;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 
 /** What is said of a day by a label alone: a guess is called one, and what nobody tried is open. */
 public class DayAnswersTest {
   private static final double NO = Double.NaN;
 
   private static Judgement unit(String label) {
-    return Judgement.untested(new Unit(1, "Quernfold Q1100", Label.read(label)));
+    return Judgement.untested(new TestedUnit(1, "Quernfold Q1100", Label.read(label)));
   }
 
   private static Day day(Appliance... all) {
@@ -37,9 +37,9 @@ public class DayAnswersTest {
   private static Appliance steady(String name, double watts, double startVa) {
     return new Appliance(
         name,
-        new Draw(Draw.Use.STEADY, watts, NO, NO, startVa),
+        new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, startVa),
         Side.AC,
-        List.of(Stretch.ALWAYS),
+        List.of(DayStretch.ALWAYS),
         List.of());
   }
 
@@ -74,7 +74,7 @@ public class DayAnswersTest {
     Judgement small = unit("Capacity 500 Wh\nAC 230 V 1000 W");
     Judgement large =
         Judgement.untested(
-            new Unit(2, "Orrinmoor 2k4", Label.read("Capacity 2000 Wh\nAC 230 V 2000 W")));
+            new TestedUnit(2, "Orrinmoor 2k4", Label.read("Capacity 2000 Wh\nAC 230 V 2000 W")));
     Day day = day(steady("Heater", 170, NO).on(Leg.BOTH), steady("Pump", 0, 1500).on(Leg.SECOND));
     List<DayAnswer> all =
         DayAnswers.of(DayOutcome.of(day, List.of(small, large)), ReaderUnits.AS_KEPT);
@@ -142,7 +142,7 @@ public class DayAnswersTest {
     Day plain = day(steady("Lamp", 20, NO));
     assertTrue(String.join(" ", Cautions.of(plain)).contains("licensed electrician"));
     assertFalse(String.join(" ", Cautions.of(plain)).contains("outdoors"));
-    Feed.Alternating generator = new Feed.Alternating("generator", 900, List.of(Stretch.ALWAYS));
+    Feed.Alternating generator = new Feed.Alternating("generator", 900, List.of(DayStretch.ALWAYS));
     Feed.Charger charger =
         new Feed.Charger("charger", 57, 10, Double.POSITIVE_INFINITY, 0.9, List.of(generator));
     Feed.Battery battery = new Feed.Battery(51, 2000, 20, List.of(charger));

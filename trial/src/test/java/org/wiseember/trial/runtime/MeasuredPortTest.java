@@ -6,12 +6,12 @@ import static org.testng.Assert.assertTrue;
 import org.testng.annotations.Test;
 import org.wiseember.core.label.Label;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 
 /** An inlet of which nothing was measured is what its label prints, and that is said. */
 public class MeasuredPortTest {
   private static Judgement unit(String label) {
-    return Judgement.untested(new Unit(1, "Quernfold Q1100", Label.read(label)));
+    return Judgement.untested(new TestedUnit(1, "Quernfold Q1100", Label.read(label)));
   }
 
   @Test

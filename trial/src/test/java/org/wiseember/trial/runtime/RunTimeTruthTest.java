@@ -21,11 +21,11 @@ import org.wiseember.bench.simulated.UnitDesign;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.DayPlan;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.RunTimeFigures;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
 
@@ -107,9 +107,9 @@ public class RunTimeTruthTest {
       all.add(
           new Appliance(
               "heater " + all.size(),
-              new Draw(Draw.Use.STEADY, set, Double.NaN, Double.NaN, Double.NaN),
+              new ApplianceDraw(ApplianceDraw.Use.STEADY, set, Double.NaN, Double.NaN, Double.NaN),
               Side.AC,
-              List.of(new Stretch(from, to)),
+              List.of(new DayStretch(from, to)),
               List.of()));
       watts.add(set);
       from = to + (random.nextInt(3) == 0 ? 0.5 * random.nextDouble() : 0);
@@ -203,23 +203,23 @@ public class RunTimeTruthTest {
       all.add(
           new Appliance(
                   "cold box",
-                  new Draw(
-                      Draw.Use.CYCLING,
+                  new ApplianceDraw(
+                      ApplianceDraw.Use.CYCLING,
                       seen ? running * factor : Double.NaN,
                       mean,
                       Double.NaN,
                       Double.NaN),
                   Side.AC,
-                  List.of(Stretch.ALWAYS),
+                  List.of(DayStretch.ALWAYS),
                   List.of())
               .sureTo(SEEN));
       if (steady > 0) {
         all.add(
             new Appliance(
                     "lamps",
-                    new Draw(Draw.Use.STEADY, steady * factor, Double.NaN, Double.NaN, Double.NaN),
+                    new ApplianceDraw(ApplianceDraw.Use.STEADY, steady * factor, Double.NaN, Double.NaN, Double.NaN),
                     Side.AC,
-                    List.of(Stretch.ALWAYS),
+                    List.of(DayStretch.ALWAYS),
                     List.of())
                 .sureTo(SEEN));
       }
@@ -266,7 +266,7 @@ public class RunTimeTruthTest {
       List<Appliance> seen = new ArrayList<>();
       double truth = Double.NaN;
       for (int i = 0; i < day.appliances().size() && Double.isNaN(truth); i++) {
-        Stretch on = day.appliances().get(i).on().get(0);
+        DayStretch on = day.appliances().get(i).on().get(0);
         truth = until(bench, on.from());
         if (Double.isNaN(truth)) {
           bench.arrange(SetPoints.atOutlet(day.watts().get(i)));
@@ -294,7 +294,7 @@ public class RunTimeTruthTest {
   private static Appliance drawing(Appliance a, double watts) {
     return new Appliance(
         a.name(),
-        new Draw(Draw.Use.STEADY, watts, Double.NaN, Double.NaN, Double.NaN),
+        new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, Double.NaN, Double.NaN, Double.NaN),
         a.side(),
         a.on(),
         a.at());

@@ -9,7 +9,7 @@ import java.util.SplittableRandom;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
 import org.wiseember.bench.simulated.Chemistry;
-import org.wiseember.bench.simulated.Draw;
+import org.wiseember.bench.simulated.LoadDraw;
 import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.Load;
 import org.wiseember.bench.simulated.Motor;
@@ -35,7 +35,7 @@ public class StartTruthTest {
   /** A motor that is started over a heater that is on. */
   private record Both(Load base, Motor motor) implements Load {
     @Override
-    public Draw at(double volts, WaveShape shape) {
+    public LoadDraw at(double volts, WaveShape shape) {
       return base.at(volts, shape).plus(motor.at(volts, shape));
     }
 

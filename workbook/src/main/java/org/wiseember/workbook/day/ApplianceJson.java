@@ -9,10 +9,10 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.DayPlan;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Leg;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.workbook.strict.Fields;
 import org.wiseember.workbook.strict.JsonUnreadable;
 
@@ -36,16 +36,16 @@ final class ApplianceJson {
 
   Appliance read() throws JsonUnreadable {
     String name = f.name("name", Fields.capital(place));
-    Draw draw = draw(name);
+    ApplianceDraw draw = draw(name);
     Side side =
         switch (f.text("output", "ac").toLowerCase(Locale.ROOT)) {
           case "ac" -> Side.AC;
           case "dc" -> Side.DC;
           default -> throw new JsonUnreadable("“output” of " + place + " is ac or dc.");
         };
-    List<Stretch> on = new ArrayList<>();
+    List<DayStretch> on = new ArrayList<>();
     if (!f.has("on")) {
-      on.add(Stretch.ALWAYS);
+      on.add(DayStretch.ALWAYS);
     }
     for (JsonNode window : f.list("on", MOST_TIMES)) {
       clock.window(window, "“on” of " + place).ifPresent(on::add);
@@ -62,14 +62,14 @@ final class ApplianceJson {
     return new Appliance(name, draw, side, on, at, leg);
   }
 
-  private Draw draw(String name) throws JsonUnreadable {
-    Draw.Use use = oneOf("use", Draw.Use.values(), Draw.Use::key, f.text("use", ""));
-    Draw.Origin origin =
+  private ApplianceDraw draw(String name) throws JsonUnreadable {
+    ApplianceDraw.Use use = oneOf("use", ApplianceDraw.Use.values(), ApplianceDraw.Use::key, f.text("use", ""));
+    ApplianceDraw.Origin origin =
         oneOf(
             "source",
-            Draw.Origin.values(),
-            Draw.Origin::key,
-            f.text("source", Draw.Origin.NOT_SAID.key()));
+            ApplianceDraw.Origin.values(),
+            ApplianceDraw.Origin::key,
+            f.text("source", ApplianceDraw.Origin.NOT_SAID.key()));
     double hourly = f.number("wattHoursPerHour", 0, MOST_WATTS, Double.NaN);
     double each = f.number("wattHoursPerGo", 0, MOST_WATT_HOURS, Double.NaN);
     double watts = f.number("watts", 0, MOST_WATTS, Double.NaN);
@@ -77,8 +77,8 @@ final class ApplianceJson {
     double startVa = f.number("startVa", 0, MOST_WATTS, Double.NaN);
     double sureTo = f.number("sureTo", 0, 99, 0) / PERCENT;
     try {
-      return new Draw(
-          use, watts, use == Draw.Use.PER_GO ? each : hourly, minutes, startVa, origin, sureTo);
+      return new ApplianceDraw(
+          use, watts, use == ApplianceDraw.Use.PER_GO ? each : hourly, minutes, startVa, origin, sureTo);
     } catch (IllegalArgumentException wanting) {
       throw new JsonUnreadable(name + " " + wanting.getMessage() + ".");
     }

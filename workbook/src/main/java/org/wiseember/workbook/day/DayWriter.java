@@ -8,10 +8,10 @@ import java.util.Locale;
 import java.util.Optional;
 import org.wiseember.core.runtime.Appliance;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Draw;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Feed;
 import org.wiseember.core.runtime.Leg;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
 
@@ -73,13 +73,13 @@ final class DayWriter {
 
   private ObjectNode appliance(Appliance a) {
     ObjectNode node = NODES.objectNode();
-    Draw draw = a.draw();
+    ApplianceDraw draw = a.draw();
     node.put("name", a.name());
     node.put("use", draw.use().key());
     number(node, "watts", draw.watts());
-    if (draw.use() == Draw.Use.CYCLING) {
+    if (draw.use() == ApplianceDraw.Use.CYCLING) {
       number(node, "wattHoursPerHour", draw.wattHours());
-    } else if (draw.use() == Draw.Use.PER_GO) {
+    } else if (draw.use() == ApplianceDraw.Use.PER_GO) {
       number(node, "wattHoursPerGo", draw.wattHours());
     }
     number(node, "minutes", draw.minutes());
@@ -88,7 +88,7 @@ final class DayWriter {
     if (a.leg() != Leg.BOTH) {
       node.put("leg", a.leg().key());
     }
-    if (draw.origin() != Draw.Origin.NOT_SAID) {
+    if (draw.origin() != ApplianceDraw.Origin.NOT_SAID) {
       node.put("source", draw.origin().key());
     }
     if (draw.share95() > 0) {
@@ -103,8 +103,8 @@ final class DayWriter {
     return node;
   }
 
-  private void on(ObjectNode node, List<Stretch> on) {
-    if (!on.equals(List.of(Stretch.ALWAYS))) {
+  private void on(ObjectNode node, List<DayStretch> on) {
+    if (!on.equals(List.of(DayStretch.ALWAYS))) {
       ArrayNode windows = node.putArray("on");
       on.forEach(s -> clock.writtenWindows(s, day.plan().hours()).forEach(windows::add));
     }

@@ -4,7 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
 import org.wiseember.core.runtime.Feed;
-import org.wiseember.core.runtime.Stretch;
+import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.workbook.strict.Fields;
 import org.wiseember.workbook.strict.JsonUnreadable;
 
@@ -116,11 +116,11 @@ final class FeedJson {
     return f.number("efficiency", 0.01, 1, 1);
   }
 
-  private List<Stretch> on(Fields f) throws JsonUnreadable {
+  private List<DayStretch> on(Fields f) throws JsonUnreadable {
     if (!f.has("on")) {
-      return List.of(Stretch.ALWAYS);
+      return List.of(DayStretch.ALWAYS);
     }
-    List<Stretch> all = new ArrayList<>();
+    List<DayStretch> all = new ArrayList<>();
     for (JsonNode window : f.list("on", MOST_WINDOWS)) {
       clock.window(window, "“on” of " + f.place()).ifPresent(all::add);
     }

@@ -11,10 +11,10 @@ import java.util.Optional;
 import java.util.Set;
 import org.wiseember.core.label.Label;
 import org.wiseember.workbook.Instruments;
-import org.wiseember.workbook.KeptDay;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.Origin;
 import org.wiseember.workbook.Run;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
@@ -75,8 +75,8 @@ public record Merge(int units, int runs, int known, int instruments, int days) {
 
     void run() {
       Map<Long, Long> places = new HashMap<>();
-      for (Unit unit : from.units().all()) {
-        Optional<Unit> same = same(unit);
+      for (TestedUnit unit : from.units().all()) {
+        Optional<TestedUnit> same = same(unit);
         Optional<Origin> origin = unit.origin();
         if (origin.isPresent() && same.isPresent()) {
           // A package that both took in is the same to the last digit.
@@ -84,7 +84,7 @@ public record Merge(int units, int runs, int known, int instruments, int days) {
           known += from.runs().of(unit.id()).size();
           continue;
         }
-        long id = same.map(Unit::id).orElseGet(() -> added(unit));
+        long id = same.map(TestedUnit::id).orElseGet(() -> added(unit));
         places.put(unit.id(), id);
         runs(unit, id);
         origin.ifPresent(o -> into.units().origin(id, o));
@@ -93,7 +93,7 @@ public record Merge(int units, int runs, int known, int instruments, int days) {
       days(places);
     }
 
-    private Optional<Unit> same(Unit unit) {
+    private Optional<TestedUnit> same(TestedUnit unit) {
       return into.units().all().stream()
           .filter(
               u ->
@@ -107,7 +107,7 @@ public record Merge(int units, int runs, int known, int instruments, int days) {
           .findFirst();
     }
 
-    private long added(Unit unit) {
+    private long added(TestedUnit unit) {
       units++;
       long id = into.units().add(unit.name()).id();
       Label label = unit.label();
@@ -117,7 +117,7 @@ public record Merge(int units, int runs, int known, int instruments, int days) {
       return id;
     }
 
-    private void runs(Unit unit, long id) {
+    private void runs(TestedUnit unit, long id) {
       try {
         Set<String> there = new HashSet<>();
         for (Run run : into.runs().of(id)) {
@@ -154,8 +154,8 @@ public record Merge(int units, int runs, int known, int instruments, int days) {
     }
 
     private void days(Map<Long, Long> places) {
-      List<KeptDay> there = into.days().all().days();
-      for (KeptDay day : from.days().all().days()) {
+      List<StoredDay> there = into.days().all().days();
+      for (StoredDay day : from.days().all().days()) {
         if (there.stream().noneMatch(d -> d.day().equals(day.day()))) {
           List<Long> beside = new ArrayList<>();
           day.units().stream().filter(places::containsKey).map(places::get).forEach(beside::add);

@@ -6,8 +6,8 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.workbook.KeptCapture;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredCapture;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
@@ -28,11 +28,11 @@ final class RunFingerprint {
     RunPackage.table("", trace, trace.channels().stream().sorted().toList())
         .content()
         .into(new Into(digest));
-    for (KeptCapture kept : workbook.captures().of(run.id())) {
+    for (StoredCapture kept : workbook.captures().of(run.id())) {
       add(digest, String.valueOf(kept.seconds()));
       CaptureCsv.write(kept.capture(), new Into(digest));
     }
-    for (KeptReading r : workbook.typedReadings().of(run.id())) {
+    for (StoredReading r : workbook.typedReadings().of(run.id())) {
       add(digest, r.seconds() + " " + r.meter() + " " + r.channel().key() + " " + r.value());
     }
     for (NotebookLine l : workbook.notebook().of(run.id())) {

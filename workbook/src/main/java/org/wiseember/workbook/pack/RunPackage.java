@@ -22,7 +22,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
@@ -31,8 +31,8 @@ import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.workbook.CaptureWords;
 import org.wiseember.workbook.Captures;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptCapture;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredCapture;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.Photo;
@@ -40,7 +40,7 @@ import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.TreatmentJson;
-import org.wiseember.workbook.Unit;
+import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
 import org.wiseember.workbook.disk.OrdinaryFile;
@@ -83,15 +83,15 @@ public final class RunPackage {
       RunSettings settings,
       Trace trace,
       List<Event> events,
-      List<KeptReading> typed,
+      List<StoredReading> typed,
       List<NotebookLine> notebook,
       Treatment treatment,
-      List<KeptCapture> captures) {
+      List<StoredCapture> captures) {
     /** A run of a workbook, as it would come out of its package. */
     static Unpacked of(Workbook workbook, Run run) {
-      Optional<Unit> unit = workbook.units().byId(run.unitId());
+      Optional<TestedUnit> unit = workbook.units().byId(run.unitId());
       return new Unpacked(
-          unit.map(Unit::name).orElse(""),
+          unit.map(TestedUnit::name).orElse(""),
           unit.map(u -> u.label().text()).orElse(""),
           run.kind(),
           run.title(),
@@ -132,13 +132,13 @@ public final class RunPackage {
       return run;
     }
 
-    private Unit unit(Workbook workbook) {
+    private TestedUnit unit(Workbook workbook) {
       return workbook.units().all().stream()
           .filter(u -> u.name().equals(unitName) && u.origin().isEmpty())
           .findFirst()
           .orElseGet(
               () -> {
-                Unit fresh = workbook.units().add(unitName);
+                TestedUnit fresh = workbook.units().add(unitName);
                 workbook.units().label(fresh.id(), labelText, List.of());
                 return fresh;
               });
@@ -195,7 +195,7 @@ public final class RunPackage {
             out -> out.write(json(workbook, run).getBytes(StandardCharsets.UTF_8)),
             List.of()));
     parts.add(table(SAMPLES, workbook.runs().trace(run), run.channels()));
-    List<KeptCapture> captures = workbook.captures().of(run.id());
+    List<StoredCapture> captures = workbook.captures().of(run.id());
     for (int i = 0; i < captures.size(); i++) {
       Capture capture = captures.get(i).capture();
       parts.add(
@@ -262,7 +262,7 @@ public final class RunPackage {
           .put("words", event.words());
     }
     ArrayNode typed = root.putArray("typedReadings");
-    for (KeptReading reading : workbook.typedReadings().of(run.id())) {
+    for (StoredReading reading : workbook.typedReadings().of(run.id())) {
       typed
           .addObject()
           .put("seconds", reading.seconds())
@@ -281,7 +281,7 @@ public final class RunPackage {
       node.put("words", line.words()).put("who", line.who());
     }
     ArrayNode captures = root.putArray("captures");
-    for (KeptCapture kept : workbook.captures().of(run.id())) {
+    for (StoredCapture kept : workbook.captures().of(run.id())) {
       ObjectNode capture = captures.addObject();
       number(capture, "seconds", kept.seconds());
       number(capture, "loadWatts", kept.loadWatts());
@@ -446,9 +446,9 @@ public final class RunPackage {
     }
   }
 
-  private static List<KeptCapture> captures(ZipFile zip, String place, JsonNode root, Path file)
+  private static List<StoredCapture> captures(ZipFile zip, String place, JsonNode root, Path file)
       throws IOException {
-    List<KeptCapture> captures = new ArrayList<>();
+    List<StoredCapture> captures = new ArrayList<>();
     int samples = 0;
     for (JsonNode node : root.path("captures")) {
       String name = place + CaptureCsv.name(captures.size());
@@ -462,7 +462,7 @@ public final class RunPackage {
                 in, node.path("samplesPerSecond").asDouble(), Captures.MOST_SAMPLES - samples);
         samples += capture.size();
         captures.add(
-            new KeptCapture(node.path("seconds").asDouble(Double.NaN), note(node), capture));
+            new StoredCapture(node.path("seconds").asDouble(Double.NaN), note(node), capture));
       } catch (CaptureCsv.Unreadable e) {
         throw refused(file, name + " cannot be read: " + e.getMessage());
       }
@@ -494,7 +494,7 @@ public final class RunPackage {
   private static List<NotebookLine> notebook(JsonNode root, Path file) {
     List<NotebookLine> lines = new ArrayList<>();
     for (JsonNode node : root.path("notebook")) {
-      Optional<Press> press = Press.byKey(node.path("press").asText());
+      Optional<OperatorEvent> press = OperatorEvent.byKey(node.path("press").asText());
       double earliest = finite(node, "earliest", file);
       double latest = finite(node, "latest", file);
       if ((node.has("press") && press.isEmpty()) || latest < earliest) {
@@ -514,7 +514,7 @@ public final class RunPackage {
   }
 
   private static Unpacked unpacked(
-      JsonNode root, Trace trace, List<KeptCapture> captures, Path file) {
+      JsonNode root, Trace trace, List<StoredCapture> captures, Path file) {
     List<Event> events = new ArrayList<>();
     for (JsonNode event : root.path("events")) {
       events.add(
@@ -524,11 +524,11 @@ public final class RunPackage {
               event.path("detail").asText(),
               event.path("words").asText()));
     }
-    List<KeptReading> typed = new ArrayList<>();
+    List<StoredReading> typed = new ArrayList<>();
     for (JsonNode reading : root.path("typedReadings")) {
       Optional<Channel> channel = Channel.byKey(reading.path("channel").asText());
       typed.add(
-          new KeptReading(
+          new StoredReading(
               0,
               finite(reading, "seconds", file),
               reading.path("meter").asText(),

@@ -49,7 +49,7 @@ public class RunPackageTest {
   }
 
   private Run someRun() {
-    Unit unit = workbook.units().add("=HYPERLINK(\"x\")");
+    TestedUnit unit = workbook.units().add("=HYPERLINK(\"x\")");
     workbook.units().label(unit.id(), "1075 Wh", List.of());
     RunSettings settings =
         RunSettings.of(
@@ -87,11 +87,11 @@ public class RunPackageTest {
         .add(
             writer.runId(),
             List.of(
-                new KeptCapture(
+                new StoredCapture(
                     7,
                     CaptureNote.of("Plug pulled, \"fast\""),
                     Capture.of(10_000, new double[] {1.5, -325.1, 0}, new double[] {0, 1e-7, -3})),
-                new KeptCapture(
+                new StoredCapture(
                     9, CaptureNote.of("volts alone"), Capture.of(2e6, new double[] {0.1, 0.2}))));
     return workbook.runs().byId(writer.runId()).orElseThrow();
   }

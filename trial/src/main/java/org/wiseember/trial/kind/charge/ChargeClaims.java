@@ -16,7 +16,7 @@ import org.wiseember.core.label.Condition;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.trial.kind.Answer;
+import org.wiseember.trial.kind.ClaimAnswer;
 import org.wiseember.trial.kind.LikeRuns;
 import org.wiseember.trial.kind.StartCharge;
 import org.wiseember.trial.kind.UnitFindings;
@@ -59,7 +59,7 @@ final class ChargeClaims {
   }
 
   /** The answer; empty where no charge tells it. */
-  Optional<Answer> answer(Claim claim) {
+  Optional<ClaimAnswer> answer(Claim claim) {
     return switch (claim.subject()) {
       case MAINS_POWER ->
           newest(only(ChargeSource.WALL))
@@ -72,10 +72,10 @@ final class ChargeClaims {
           newest(
                   only(ChargeSource.SOLAR, ChargeSource.BATTERY, ChargeSource.SUPPLY)
                       .and(r -> r.mostAmps().isPresent()))
-              .map(r -> Answer.of("DC input, most amps", claim, r, r.mostAmps().orElseThrow()));
+              .map(r -> ClaimAnswer.of("DC input, most amps", claim, r, r.mostAmps().orElseThrow()));
       case CAR_CURRENT ->
           newest(only(ChargeSource.CAR).and(r -> r.mostAmps().isPresent()))
-              .map(r -> Answer.of("Car input, most amps", claim, r, r.mostAmps().orElseThrow()));
+              .map(r -> ClaimAnswer.of("Car input, most amps", claim, r, r.mostAmps().orElseThrow()));
       case CAR_POWER ->
           newest(only(ChargeSource.CAR))
               .flatMap(r -> peak("Car charging, peak", claim, r, x -> x.unitBound(Inlet.DC)));
@@ -86,13 +86,13 @@ final class ChargeClaims {
       case ROUND_TRIP ->
           newest(r -> r.roundTrip().isPresent())
               .flatMap(r -> together(r, ChargeRun::roundTrip))
-              .map(l -> Answer.of("Round trip", claim, l.run(), l.figure()));
+              .map(l -> ClaimAnswer.of("Round trip", claim, l.run(), l.figure()));
       default -> Optional.empty();
     };
   }
 
   /** By the charge through the DC input that took the most. */
-  private Optional<Answer> direct(String title, Claim claim) {
+  private Optional<ClaimAnswer> direct(String title, Claim claim) {
     return runs.stream()
         .filter(only(ChargeSource.SOLAR, ChargeSource.BATTERY, ChargeSource.SUPPLY))
         .max(Comparator.comparingDouble(r -> r.finding().peakPower().orElseThrow().value()))
@@ -104,10 +104,10 @@ final class ChargeClaims {
    *
    * @param byUnit whether the unit, and not the source, set it
    */
-  private Optional<Answer> peak(
+  private Optional<ClaimAnswer> peak(
       String title, Claim claim, ChargeRun run, Predicate<ChargeRun> byUnit) {
     return together(run, r -> peak(r, byUnit))
-        .map(l -> Answer.of(title, claim, l.run(), l.figure()));
+        .map(l -> ClaimAnswer.of(title, claim, l.run(), l.figure()));
   }
 
   /**
@@ -136,7 +136,7 @@ final class ChargeClaims {
   }
 
   /** To the share the label names; 80 % and full are told. From the wall, as labels mean it. */
-  private Optional<Answer> time(Claim claim) {
+  private Optional<ClaimAnswer> time(Claim claim) {
     double to = claim.condition(Condition.Kind.TO_PERCENT).orElse(FULL);
     double from = claim.condition(Condition.Kind.FROM_PERCENT).orElse(0);
     if (to != EIGHTY && to != FULL) {
@@ -146,7 +146,7 @@ final class ChargeClaims {
         .flatMap(r -> together(r, x -> time(x, to, from)))
         .map(
             l ->
-                Answer.of(
+                ClaimAnswer.of(
                     to == EIGHTY ? "Charge to 80 %" : "Full charge", claim, l.run(), l.figure()));
   }
 

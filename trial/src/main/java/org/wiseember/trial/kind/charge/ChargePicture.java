@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeParts;
 import org.wiseember.core.charge.EnergyIn;
@@ -63,7 +63,7 @@ final class ChargePicture {
   private static ProfileDrawing.Band band(LimitBand band, double start, double end) {
     List<ProfileDrawing.Stretch> stretches = new ArrayList<>();
     for (LimitBand.Stretch s : band.stretches()) {
-      if (s.binding() != Binding.NOTHING && s.to() > start && s.from() < end) {
+      if (s.binding() != LimitingFactor.NOTHING && s.to() > start && s.from() < end) {
         stretches.add(
             new ProfileDrawing.Stretch(
                 (s.from() - start) / MINUTE,
@@ -76,7 +76,7 @@ final class ChargePicture {
         band.inlet() == Inlet.ANY ? "bound by" : band.inlet().words(), stretches);
   }
 
-  private static ProfileDrawing.Tone tone(Binding binding) {
+  private static ProfileDrawing.Tone tone(LimitingFactor binding) {
     return switch (binding) {
       case SOURCE, UNKNOWN, NOTHING -> ProfileDrawing.Tone.SOURCE;
       case TEMPERATURE -> ProfileDrawing.Tone.WARMTH;

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
-import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeLimits;
 import org.wiseember.core.charge.ChargeParts;
@@ -24,7 +24,7 @@ import org.wiseember.core.trace.Series;
 import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.trial.kind.ChargeSetting;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.LabelInputs;
 import org.wiseember.trial.kind.StartCharge;
 import org.wiseember.trial.kind.UnitFindings;
@@ -46,7 +46,7 @@ import org.wiseember.trial.kind.found.InputWindowPicture;
  * @param fan at which watts its fan was noted to turn, one sentence; empty for not noted
  */
 public record ChargeRun(
-    KeptRun kept,
+    StoredRun kept,
     ChargeSetting setting,
     ChargeFinding finding,
     Optional<ChargeLimits> limits,
@@ -104,10 +104,10 @@ public record ChargeRun(
         .map(
             b -> {
               double unit =
-                  b.seconds(Binding.AMPS)
-                      + b.seconds(Binding.WATTS)
-                      + b.seconds(Binding.SHARED_CAP);
-              return unit >= START_SECONDS && unit >= b.seconds(Binding.SOURCE);
+                  b.seconds(LimitingFactor.AMPS)
+                      + b.seconds(LimitingFactor.WATTS)
+                      + b.seconds(LimitingFactor.SHARED_CAP);
+              return unit >= START_SECONDS && unit >= b.seconds(LimitingFactor.SOURCE);
             })
         .orElse(false);
   }
@@ -117,7 +117,7 @@ public record ChargeRun(
     return setting.atFastest()
         && limits.stream()
             .flatMap(l -> l.bands().stream())
-            .anyMatch(b -> b.seconds(Binding.SHARED_CAP) >= START_SECONDS);
+            .anyMatch(b -> b.seconds(LimitingFactor.SHARED_CAP) >= START_SECONDS);
   }
 
   /** The most amps the DC input drew and held; empty where they were not read. */
@@ -141,7 +141,7 @@ public record ChargeRun(
     return setting.atFastest()
         && limits
             .flatMap(l -> l.band(Inlet.DC))
-            .map(b -> b.seconds(Binding.AMPS) >= START_SECONDS)
+            .map(b -> b.seconds(LimitingFactor.AMPS) >= START_SECONDS)
             .orElse(false);
   }
 

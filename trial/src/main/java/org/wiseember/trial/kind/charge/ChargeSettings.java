@@ -9,11 +9,11 @@ import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Charge;
 import org.wiseember.bench.procedure.Procedure;
-import org.wiseember.bench.simulated.Beside;
+import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.charge.Inlet;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
@@ -32,7 +32,7 @@ import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /**
@@ -106,48 +106,48 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
         .how(
             "Such as: 0 %, case 23\u00a0°C. It may begin anywhere; only from empty do its times count."
                 + " A unit that is set to charge slowly is said so before the start.")
-        .on(Press.DONE, "in")
+        .on(OperatorEvent.DONE, "in")
         .nextPart()
         .step("in", "Plug in: " + setting.plugged())
         .how("Press at the moment it goes in.")
-        .on(Press.LOAD_ON, "charge")
+        .on(OperatorEvent.LOAD_ON, "charge")
         .nextPart()
         .step("charge", "It charges. Look in now and then")
         .how(
             "Write the watts in, the charge shown and its time to full; more often near the end, and"
                 + " when its fan starts or stops: 112 W, fan on. Press when it takes no more.")
         .clock("charging for")
-        .on(Press.FULL, "full")
-        .on(Press.REFUSES, "refused")
-        .on(Press.TAKEN_OFF, "early")
+        .on(OperatorEvent.FULL, "full")
+        .on(OperatorEvent.REFUSES, "refused")
+        .on(OperatorEvent.TAKEN_OFF, "early")
         .nextPart()
         .step("full", "Full. Write the last watts and the display")
         .how("Then all sources out.")
-        .last(Press.DONE, "Full, seen by hand. All sources out.")
+        .last(OperatorEvent.DONE, "Full, seen by hand. All sources out.")
         .step("refused", "It takes nothing. Write what it shows")
         .how("Volts of the source, the display, a code. Then the source out.")
-        .last(Press.DONE, "It refused to charge.")
+        .last(OperatorEvent.DONE, "It refused to charge.")
         .step("early", "Write the display")
         .how("The charge is not whole.")
-        .broken(Press.DONE, "The source was taken out before it was full.")
+        .broken(OperatorEvent.DONE, "The source was taken out before it was full.")
         .build();
   }
 
   @Override
   public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
-    Set<Beside> beside = EnumSet.of(Beside.TIME_TO_FULL);
+    Set<SideInstrument> beside = EnumSet.of(SideInstrument.TIME_TO_FULL);
     for (ChargeSource source : setting.sources()) {
       beside.add(
           switch (source.inlet()) {
-            case DC -> Beside.INPUT_METER;
-            case USB_C -> Beside.USB_METER;
-            default -> Beside.WALL_METER;
+            case DC -> SideInstrument.INPUT_METER;
+            case USB_C -> SideInstrument.USB_METER;
+            default -> SideInstrument.WALL_METER;
           });
     }
     if (setting.sources().contains(ChargeSource.SOLAR)) {
-      beside.add(Beside.LUX_METER);
+      beside.add(SideInstrument.LUX_METER);
     }
-    return SimulatedRig.BARE.beside(beside).charged(EMPTY).fed(Sources.of(setting, seed));
+    return SimulatedRig.BARE.beside(beside).charged(EMPTY).fed(SimulatedSources.of(setting, seed));
   }
 
   @Override
@@ -243,11 +243,11 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
 
   @Override
   public Needs needs(UnitTimes unit) {
-    Thing[] things =
+    Equipment[] things =
         setting.sources().stream()
             .flatMap(s -> things(s).stream())
             .distinct()
-            .toArray(Thing[]::new);
+            .toArray(Equipment[]::new);
     return Needs.filling(hours(unit), things);
   }
 
@@ -271,12 +271,12 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
     };
   }
 
-  private static List<Thing> things(ChargeSource source) {
+  private static List<Equipment> things(ChargeSource source) {
     return switch (source) {
-      case WALL, GENERATOR -> List.of(Thing.MAINS, Thing.AC_METER);
-      case SOLAR -> List.of(Thing.PANELS, Thing.DC_METER);
-      case CAR, BATTERY, SUPPLY -> List.of(Thing.SUPPLY, Thing.DC_METER);
-      case USB_C, TWO_USB_C -> List.of(Thing.USB_TESTER);
+      case WALL, GENERATOR -> List.of(Equipment.MAINS, Equipment.AC_METER);
+      case SOLAR -> List.of(Equipment.PANELS, Equipment.DC_METER);
+      case CAR, BATTERY, SUPPLY -> List.of(Equipment.SUPPLY, Equipment.DC_METER);
+      case USB_C, TWO_USB_C -> List.of(Equipment.USB_TESTER);
     };
   }
 }

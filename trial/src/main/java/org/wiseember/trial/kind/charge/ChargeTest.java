@@ -4,7 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.wiseember.bench.procedure.Charge;
-import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeLimits;
 import org.wiseember.core.charge.ChargeProfile;
@@ -25,8 +25,8 @@ import org.wiseember.core.solar.Harvest;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.MeterClass;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.ChargeSetting;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
@@ -102,7 +102,7 @@ public final class ChargeTest implements TestType {
   private static final double AT_THE_START = 60;
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     Trace treated = record.treated();
     ChargeSetting setting = ChargeSetting.of(record.run().settings().particulars());
     Optional<MeterClass> meter = InputMeter.of(record.run().settings(), treated);
@@ -164,14 +164,14 @@ public final class ChargeTest implements TestType {
         b ->
             Harvest.of(
                 treated,
-                at -> b.at(at) == Binding.SOURCE,
+                at -> b.at(at) == LimitingFactor.SOURCE,
                 panels,
                 setting.site().airCelsius(),
                 record.meter(Channel.ILLUMINANCE)));
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     return new ChargeClaims(unit).answer(claim);
   }
 }

@@ -3,7 +3,7 @@ package org.wiseember.trial.kind.charge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import org.wiseember.core.charge.Binding;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.ChargeLimits;
 import org.wiseember.core.charge.Derating;
 import org.wiseember.core.charge.Inlet;
@@ -96,13 +96,13 @@ final class ChargeWords {
   private static String band(LimitBand band) {
     double whole =
         band.stretches().stream()
-            .filter(s -> s.binding() != Binding.NOTHING)
+            .filter(s -> s.binding() != LimitingFactor.NOTHING)
             .mapToDouble(LimitBand.Stretch::seconds)
             .sum();
     List<String> parts = new ArrayList<>();
-    for (Binding binding : Binding.values()) {
+    for (LimitingFactor binding : LimitingFactor.values()) {
       double seconds = band.seconds(binding);
-      if (binding != Binding.NOTHING && seconds > WORTH * whole) {
+      if (binding != LimitingFactor.NOTHING && seconds > WORTH * whole) {
         parts.add(binding.words() + " for " + Figures.duration(60 * Math.rint(seconds / 60)));
       }
     }

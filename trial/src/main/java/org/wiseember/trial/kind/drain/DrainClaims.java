@@ -15,7 +15,7 @@ import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.overload.ContinuousPower;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.trial.kind.Answer;
+import org.wiseember.trial.kind.ClaimAnswer;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.LikeRuns;
 import org.wiseember.trial.kind.UnitFindings;
@@ -49,7 +49,7 @@ final class DrainClaims {
     this.drains = unit.of(DrainRun.class).toList();
   }
 
-  Optional<Answer> answer(Claim claim) {
+  Optional<ClaimAnswer> answer(Claim claim) {
     if (claim.subject() == Subject.CAPACITY) {
       return capacity(claim);
     }
@@ -84,7 +84,7 @@ final class DrainClaims {
    * At the load the label names or at half load: from the drains there, else read off between
    * drains, else from the nearest drains there are; from DC drains where there is no other.
    */
-  private Optional<Answer> capacity(Claim claim) {
+  private Optional<ClaimAnswer> capacity(Claim claim) {
     Optional<DrainRun> near = near(claim);
     double wanted = FromLabel.judgedAt(claim, unit.label());
     boolean away =
@@ -95,7 +95,7 @@ final class DrainClaims {
     if (rate.isPresent() && !rate.get().at(wanted).extrapolated()) {
       Figure read = EnergyByLoad.at(rate.get(), wanted, unit);
       return Optional.of(
-          Answer.of(
+          ClaimAnswer.of(
               "AC energy at " + Figures.fixed(wanted, 0) + " W", claim, near.orElseThrow(), read));
     }
     return near.or(() -> drains.stream().filter(DrainRun::complete).reduce((a, b) -> b))
@@ -103,7 +103,7 @@ final class DrainClaims {
         .or(this::partial)
         .map(
             l ->
-                Answer.of(
+                ClaimAnswer.of(
                     (l.run().direct() ? "DC" : "AC")
                         + " energy at "
                         + Figures.fixed(l.run().meanWatts(), 0)
@@ -138,7 +138,7 @@ final class DrainClaims {
   }
 
   /** Amp-hours hold at the pack's own volts; those of a 12 V port are others. */
-  private Optional<Answer> charge(Claim claim) {
+  private Optional<ClaimAnswer> charge(Claim claim) {
     Optional<Double> packVolts = unit.label().claim(Subject.NOMINAL_VOLTAGE).map(Claim::figure);
     if (packVolts.isEmpty()) {
       return Optional.empty();
@@ -150,7 +150,7 @@ final class DrainClaims {
         .flatMap(d -> together(d, r -> r.finding().deliveredCharge()))
         .map(
             l ->
-                Answer.of(
+                ClaimAnswer.of(
                     "Amp-hours at " + Figures.fixed(volts(l.run()), 1) + " V",
                     claim,
                     l.run(),
@@ -165,7 +165,7 @@ final class DrainClaims {
   }
 
   /** Continuous power is shown by the heaviest drain, if it comes near the claim: the least. */
-  private Optional<Answer> continuous(Claim claim) {
+  private Optional<ClaimAnswer> continuous(Claim claim) {
     Optional<DrainRun> heaviest = heaviest();
     if (heaviest.isEmpty() || heaviest.get().meanWatts() < REACHES * claim.figure()) {
       return Optional.empty();
@@ -174,9 +174,9 @@ final class DrainClaims {
         d -> d.held().map(watts -> held(claim, d, "Continuous", watts.bounded(Bound.AT_LEAST))));
   }
 
-  private static Answer held(Claim claim, DrainRun d, String what, Figure figure) {
+  private static ClaimAnswer held(Claim claim, DrainRun d, String what, Figure figure) {
     double seconds = d.finding().duration().orElseThrow().value();
-    return Answer.of(
+    return ClaimAnswer.of(
         what + ", " + Figures.duration(Math.floor(seconds / 60) * 60), claim, d, figure);
   }
 
@@ -193,7 +193,7 @@ final class DrainClaims {
   }
 
   /** Watts held are so many volt-amperes at least, and so many amps at the volts there were. */
-  private Optional<Answer> apparent(Claim claim) {
+  private Optional<ClaimAnswer> apparent(Claim claim) {
     boolean amps = claim.subject() == Subject.OUTPUT_CURRENT;
     return heaviest()
         .flatMap(
@@ -208,14 +208,14 @@ final class DrainClaims {
   }
 
   /** A band holds at every moment: the half minute that lies worst in it is what counts. */
-  private Optional<Answer> steady(Claim claim) {
+  private Optional<ClaimAnswer> steady(Claim claim) {
     boolean volts = claim.subject() == Subject.OUTPUT_VOLTAGE;
     return drains.stream()
         .filter(d -> !d.direct() && (volts ? d.volts() : d.hertz()).isPresent())
         .min(Comparator.comparingDouble(d -> margin(claim, worst(claim, d, volts))))
         .map(
             d ->
-                Answer.of(
+                ClaimAnswer.of(
                     (volts ? "Output volts" : "Frequency")
                         + " at "
                         + Figures.fixed(d.meanWatts(), 0)

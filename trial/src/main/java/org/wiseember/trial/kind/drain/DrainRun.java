@@ -16,7 +16,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.trial.kind.found.Drained;
 import org.wiseember.workbook.Run;
@@ -30,7 +30,7 @@ import org.wiseember.workbook.Run;
  * @param roomCelsius mean of the room, °C; empty where it was not read
  */
 public record DrainRun(
-    KeptRun kept,
+    StoredRun kept,
     CapacityFinding finding,
     Optional<ShutOff> shutOff,
     OptionalDouble startCharge,

@@ -10,7 +10,7 @@ import org.wiseember.bench.run.RunView;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.capacity.ExpectedEnd;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -24,7 +24,7 @@ import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /**
@@ -82,7 +82,7 @@ public record DrainSettings(boolean direct, double watts, double volts, String r
                     + " 0 Ah."
                 : "Write what the display and the meter show first, such as: 100 %, 0 Wh.")
         .about(watts)
-        .on(Press.LOAD_ON, "run")
+        .on(OperatorEvent.LOAD_ON, "run")
         .nextPart()
         .step("run", "Let it run. Look in now and then")
         .how(
@@ -93,17 +93,17 @@ public record DrainSettings(boolean direct, double watts, double volts, String r
                     + " out.")
         .clock("under load for")
         .about(watts)
-        .on(Press.DROPPED_OUT, "end")
-        .on(Press.TAKEN_OFF, "early")
+        .on(OperatorEvent.DROPPED_OUT, "end")
+        .on(OperatorEvent.TAKEN_OFF, "early")
         .nextPart()
         .step("end", "Write what meter and display show now")
         .how(
             "The last total, the charge shown, and any code. A meter that died with the output tells"
                 + " once it has power again: read it before you recharge for real.")
-        .last(Press.DONE, "The output dropped out, seen by hand.")
+        .last(OperatorEvent.DONE, "The output dropped out, seen by hand.")
         .step("early", "Write what meter and display show now")
         .how("The drain is not whole; it tells the least the unit holds.")
-        .broken(Press.DONE, "The load was taken off before the output dropped out.")
+        .broken(OperatorEvent.DONE, "The load was taken off before the output dropped out.")
         .build();
   }
 
@@ -208,6 +208,6 @@ public record DrainSettings(boolean direct, double watts, double volts, String r
   @Override
   public Needs needs(UnitTimes unit) {
     return Needs.emptying(
-        unit.hours(watts) + 0.1, Thing.LOADS, direct ? Thing.DC_METER : Thing.AC_METER);
+        unit.hours(watts) + 0.1, Equipment.LOADS, direct ? Equipment.DC_METER : Equipment.AC_METER);
   }
 }

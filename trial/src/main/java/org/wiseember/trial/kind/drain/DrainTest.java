@@ -18,8 +18,8 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.RunRecord;
@@ -78,7 +78,7 @@ abstract class DrainTest implements TestType {
   }
 
   @Override
-  public final TestRun worked(RunRecord record, Asked asked) {
+  public final TestRun worked(RunRecord record, Inquiry asked) {
     CapacityFinding finding = finding(record, method(record, asked).with(record.treatment()));
     return new DrainRun(
         record.kept(),
@@ -123,7 +123,7 @@ abstract class DrainTest implements TestType {
         .orElseGet(OptionalDouble::empty);
   }
 
-  private static CapacityMethod method(RunRecord record, Asked asked) {
+  private static CapacityMethod method(RunRecord record, Inquiry asked) {
     double rated = asked.ratedWattHours();
     Optional<MeterClass> watts =
         record
@@ -156,7 +156,7 @@ abstract class DrainTest implements TestType {
   }
 
   @Override
-  public final Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public final Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     return new DrainClaims(unit).answer(claim);
   }
 

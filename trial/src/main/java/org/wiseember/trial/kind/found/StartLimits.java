@@ -2,7 +2,7 @@ package org.wiseember.trial.kind.found;
 
 import java.util.List;
 import java.util.OptionalDouble;
-import org.wiseember.core.start.Answer;
+import org.wiseember.core.start.StartForecast;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.core.start.StartPower;
 import org.wiseember.core.start.StartSeries;
@@ -30,7 +30,7 @@ public record StartLimits(OptionalDouble held, OptionalDouble failed) {
   }
 
   /** Whether the unit starts a motor. */
-  public Answer start(Nameplate motor) {
-    return Answer.of(StartPower.of(motor), held, failed);
+  public StartForecast start(Nameplate motor) {
+    return StartForecast.of(StartPower.of(motor), held, failed);
   }
 }

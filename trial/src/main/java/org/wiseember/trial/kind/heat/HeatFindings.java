@@ -18,7 +18,7 @@ import org.wiseember.core.typed.TypedSpot;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
 
@@ -40,7 +40,7 @@ final class HeatFindings {
   private final RunRecord record;
   private final Run run;
   private final List<Event> begins;
-  private final List<KeptReading> typed;
+  private final List<StoredReading> typed;
 
   HeatFindings(RunRecord record) {
     this.record = record;
@@ -152,7 +152,7 @@ final class HeatFindings {
       at = read.seconds(i);
       step = read.value(i);
     }
-    for (KeptReading r : typed) {
+    for (StoredReading r : typed) {
       if (r.channel() == Channel.FAN_STEP
           && r.seconds() >= Math.max(from, at)
           && r.seconds() < to) {
@@ -168,7 +168,7 @@ final class HeatFindings {
     double celsius = Double.NEGATIVE_INFINITY;
     double at = 0;
     String place = "";
-    for (KeptReading r : typed) {
+    for (StoredReading r : typed) {
       if (r.channel() == Channel.SPOT_TEMPERATURE && r.value() > celsius) {
         celsius = r.value();
         at = r.seconds();

@@ -16,7 +16,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.UnitFindings;
 
@@ -32,7 +32,7 @@ import org.wiseember.trial.kind.UnitFindings;
  * @param spot the hottest place; empty where none was read
  */
 public record HeatRun(
-    KeptRun kept,
+    StoredRun kept,
     Optional<HeatRise> rise,
     double background,
     List<Heard> heard,

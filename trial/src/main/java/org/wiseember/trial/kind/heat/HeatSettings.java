@@ -8,20 +8,20 @@ import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.Procedure;
-import org.wiseember.bench.simulated.Beside;
+import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.bench.simulated.Fault;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.kind.Kept;
+import org.wiseember.trial.kind.StoredSettings;
 import org.wiseember.trial.kind.LiveMoment;
 import org.wiseember.trial.kind.LiveTile;
 import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /**
@@ -41,14 +41,14 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
 
   /** So far from the sound meter, as particulars of a run. */
   static Optional<Map<String, String>> at(String metres) {
-    OptionalDouble far = Kept.number(Map.of(METRES, metres), METRES);
+    OptionalDouble far = StoredSettings.number(Map.of(METRES, metres), METRES);
     return far.isPresent() && far.getAsDouble() >= NEAREST && far.getAsDouble() <= FARTHEST
         ? Optional.of(Map.of(METRES, Double.toString(far.getAsDouble())))
         : Optional.empty();
   }
 
   static double metres(Map<String, String> kept) {
-    return Kept.number(kept, METRES).orElse(HeatTest.METRES.usual());
+    return StoredSettings.number(kept, METRES).orElse(HeatTest.METRES.usual());
   }
 
   @Override
@@ -73,7 +73,7 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
             .step("room", "Unit off: write the sound and the warmth of the room")
             .how("Such as: 34 dB, room 21.5\u00a0°C, case 21.8\u00a0°C.")
             .begins(HeatNoise.BACKGROUND, "", "Unit off, the sound of the room")
-            .on(Press.READ, "load-0");
+            .on(OperatorEvent.READ, "load-0");
     for (int i = 0; i < loads.size(); i++) {
       String watts = Figures.plain(loads.get(i), Unit.WATT);
       boolean last = i == loads.size() - 1;
@@ -81,7 +81,7 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
           .nextPart()
           .step("load-" + i, "Load to " + watts)
           .about(loads.get(i))
-          .on(Press.LOAD_ON, "read-" + i)
+          .on(OperatorEvent.LOAD_ON, "read-" + i)
           .step("read-" + i, "Listen and feel at " + watts)
           .how(
               (last ? "Every ten minutes for 50 min or more" : "After four minutes")
@@ -89,20 +89,20 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
           .begins(HeatNoise.LOAD, "", watts)
           .clock("on for")
           .about(loads.get(i));
-      script.onward(Press.READ, "load-" + (i + 1), last, "All loads heard and felt. Load off.");
-      script.on(Press.TRIPPED, "dropped");
+      script.onward(OperatorEvent.READ, "load-" + (i + 1), last, "All loads heard and felt. Load off.");
+      script.on(OperatorEvent.TRIPPED, "dropped");
     }
     return script
         .step("dropped", "The output dropped out. All loads off")
         .how("Write the code and how hot it is.")
-        .last(Press.DONE, "The output dropped out; what was read stays.")
+        .last(OperatorEvent.DONE, "The output dropped out; what was read stays.")
         .build();
   }
 
   @Override
   public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
     return SimulatedRig.heaters(loads, outletVolts, faults)
-        .beside(Set.of(Beside.SOUND_METER, Beside.CAMERA));
+        .beside(Set.of(SideInstrument.SOUND_METER, SideInstrument.CAMERA));
   }
 
   @Override
@@ -145,7 +145,7 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
 
   @Override
   public Needs needs(UnitTimes unit) {
-    return Needs.some(unit.percent(watts() * 0.9), 1.2, Thing.LOADS, Thing.AC_METER)
+    return Needs.some(unit.percent(watts() * 0.9), 1.2, Equipment.LOADS, Equipment.AC_METER)
         .attended(0.4)
         .rested();
   }

@@ -10,9 +10,9 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.trial.kind.Answer;
+import org.wiseember.trial.kind.ClaimAnswer;
 import org.wiseember.trial.kind.Ask;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.LoadSteps;
@@ -84,12 +84,12 @@ public final class HeatTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     return new HeatFindings(record).find();
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     return unit.of(HeatRun.class)
         .filter(r -> r.loudest().isPresent())
         .reduce((a, b) -> b)
@@ -97,7 +97,7 @@ public final class HeatTest implements TestType {
             r -> {
               double at = claim.condition(Condition.Kind.AT_DISTANCE).orElse(r.metres());
               var noise = r.loudest().orElseThrow().at(at);
-              return Answer.of(noise.name(), claim, r, noise);
+              return ClaimAnswer.of(noise.name(), claim, r, noise);
             });
   }
 }

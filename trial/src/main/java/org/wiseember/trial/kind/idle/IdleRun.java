@@ -10,7 +10,7 @@ import org.wiseember.core.figure.Warning;
 import org.wiseember.core.idle.IdleFinding;
 import org.wiseember.core.trace.Series;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.trial.kind.found.Idled;
 
@@ -19,7 +19,7 @@ import org.wiseember.trial.kind.found.Idled;
  *
  * @param states in order of time, at least one
  */
-public record IdleRun(KeptRun kept, List<InState> states) implements Idled {
+public record IdleRun(StoredRun kept, List<InState> states) implements Idled {
   /**
    * One way the outputs were switched.
    *

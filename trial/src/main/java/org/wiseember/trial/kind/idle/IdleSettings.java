@@ -8,7 +8,7 @@ import org.wiseember.bench.procedure.IdleWatch;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
@@ -18,7 +18,7 @@ import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /** Nothing plugged in, every way the outputs can be switched. */
@@ -50,7 +50,7 @@ public record IdleSettings(double volts, String reason) implements TestSettings 
       script
           .step("set-" + i, "Nothing plugged in, " + state.words())
           .how("Press once it is so.")
-          .on(Press.DONE, "read-" + i)
+          .on(OperatorEvent.DONE, "read-" + i)
           .step("read-" + i, "Read what the battery gives, " + state.words())
           .how(
               "Volts and amps off clamp or shunt, such as: 12.70 V, 0.96 A; again after some minutes,"
@@ -59,11 +59,11 @@ public record IdleSettings(double volts, String reason) implements TestSettings 
           .clock("so for")
           .begins(IdleWatch.STATE, state.key(), state.words());
       if (i == states.length - 1) {
-        script.last(Press.READ, "Read in " + states.length + " states.");
+        script.last(OperatorEvent.READ, "Read in " + states.length + " states.");
       } else {
         script
-            .on(Press.READ, "set-" + (i + 1))
-            .last(Press.ENOUGH, "Read in " + (i + 1) + " states.");
+            .on(OperatorEvent.READ, "set-" + (i + 1))
+            .last(OperatorEvent.ENOUGH, "Read in " + (i + 1) + " states.");
       }
     }
     return script.build();
@@ -112,6 +112,6 @@ public record IdleSettings(double volts, String reason) implements TestSettings 
 
   @Override
   public Needs needs(UnitTimes unit) {
-    return Needs.some(2, 0.75, Thing.DC_METER).attended(0.4).rested();
+    return Needs.some(2, 0.75, Equipment.DC_METER).attended(0.4).rested();
   }
 }

@@ -16,8 +16,8 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.DirectMeters;
 import org.wiseember.trial.kind.FromLabel;
@@ -70,7 +70,7 @@ public final class IdleTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     IdleMethod method =
         new IdleMethod(
             DirectMeters.of(record.run().settings()), asked.usableWattHours(), Treatment.NONE);
@@ -113,7 +113,7 @@ public final class IdleTest implements TestType {
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     List<IdleRun> runs = unit.of(IdleRun.class).toList();
     String name =
         claim.subject() == Subject.STANDBY
@@ -128,7 +128,7 @@ public final class IdleTest implements TestType {
                     newest, runs, r -> Double.NaN, r -> figure(claim, r), Repeats.WHOLE_TEST))
         .map(
             l ->
-                Answer.of(
+                ClaimAnswer.of(
                     name + state(claim, l.run()).orElseThrow().words(),
                     claim,
                     l.run(),

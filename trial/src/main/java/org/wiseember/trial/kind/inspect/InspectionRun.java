@@ -11,7 +11,7 @@ import org.wiseember.core.inspect.Seen;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.trial.kind.found.Inspected;
 
@@ -23,7 +23,7 @@ import org.wiseember.trial.kind.found.Inspected;
  * @param startUp from its button to the first watt
  */
 public record InspectionRun(
-    KeptRun kept, List<Seen> seen, Optional<Figure> weight, Optional<Figure> startUp)
+    StoredRun kept, List<Seen> seen, Optional<Figure> weight, Optional<Figure> startUp)
     implements Inspected {
   public InspectionRun {
     seen = List.copyOf(seen);

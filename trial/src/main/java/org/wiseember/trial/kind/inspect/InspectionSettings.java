@@ -6,8 +6,8 @@ import java.util.Locale;
 import java.util.Optional;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.inspect.Point;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.typed.TypedKind;
@@ -37,7 +37,7 @@ public record InspectionSettings(double volts, String reason) implements HandOnl
         script.nextPart();
       }
       script.step(point.key(), point.words()).how(point.how()).about(point.ordinal());
-      for (Press press : List.of(Press.YES, Press.HALF, Press.NO, Press.NOT_LOOKED)) {
+      for (OperatorEvent press : List.of(OperatorEvent.YES, OperatorEvent.HALF, OperatorEvent.NO, OperatorEvent.NOT_LOOKED)) {
         script.onward(press, to, last, "All points gone through, " + points.length + ".");
       }
     }
@@ -59,14 +59,14 @@ public record InspectionSettings(double volts, String reason) implements HandOnl
   public List<Known> known(HandRecord record) {
     List<Known> known = new ArrayList<>();
     for (Point point : Point.values()) {
-      Optional<Pressed> said =
+      Optional<TimedOperatorEvent> said =
           record.pressed().stream()
               .filter(p -> Math.rint(p.subject()) == point.ordinal())
               .reduce((a, b) -> b);
       known.add(
           said.map(
                   p ->
-                      p.is(Press.NOT_LOOKED)
+                      p.is(OperatorEvent.NOT_LOOKED)
                           ? new Known(point.words(), "not looked at", false, "")
                           : Known.of(point.words(), p.press().words().toLowerCase(Locale.ROOT)))
               .orElse(new Known(point.words(), "—", false, "")));

@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.inspect.Point;
 import org.wiseember.core.inspect.Seen;
 import org.wiseember.core.label.Claim;
@@ -18,8 +18,8 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.HandPart;
@@ -69,11 +69,11 @@ public final class InspectionTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     Map<Point, Seen> seen = new EnumMap<>(Point.class);
     Optional<Figure> weight = Optional.empty();
     Optional<Figure> startUp = Optional.empty();
-    for (HandPart part : HandPart.of(record, Press.YES, Press.HALF, Press.NO, Press.NOT_LOOKED)) {
+    for (HandPart part : HandPart.of(record, OperatorEvent.YES, OperatorEvent.HALF, OperatorEvent.NO, OperatorEvent.NOT_LOOKED)) {
       if (part.at() < 0 || part.at() >= Point.values().length) {
         continue;
       }
@@ -95,8 +95,8 @@ public final class InspectionTest implements TestType {
   private static Figure timedByHand(Figure read) {
     Budget budget =
         read.budget()
-            .with(Contribution.rectangular("Started by hand", Pressed.REACTION))
-            .with(Contribution.rectangular("Stopped by hand", Pressed.REACTION));
+            .with(Contribution.rectangular("Started by hand", TimedOperatorEvent.REACTION))
+            .with(Contribution.rectangular("Stopped by hand", TimedOperatorEvent.REACTION));
     return Figure.of(
         read.key(),
         read.name(),
@@ -105,7 +105,7 @@ public final class InspectionTest implements TestType {
         Because.of(budget, read.because().workedOut()).summed("by hand and eye"));
   }
 
-  private static Optional<Seen.Answer> answer(Press press) {
+  private static Optional<Seen.Answer> answer(OperatorEvent press) {
     return switch (press) {
       case YES -> Optional.of(Seen.Answer.YES);
       case HALF -> Optional.of(Seen.Answer.HALF);
@@ -124,10 +124,10 @@ public final class InspectionTest implements TestType {
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     return unit.of(InspectionRun.class)
         .filter(r -> r.weight().isPresent())
         .reduce((a, b) -> b)
-        .map(r -> Answer.of("Weight on a scale", claim, r, r.weight().orElseThrow()));
+        .map(r -> ClaimAnswer.of("Weight on a scale", claim, r, r.weight().orElseThrow()));
   }
 }

@@ -13,12 +13,12 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.trial.kind.found.Laddered;
 
 /** A ladder of loads and what it says. */
-public record LadderRun(KeptRun kept, EfficiencyFinding finding) implements Laddered {
+public record LadderRun(StoredRun kept, EfficiencyFinding finding) implements Laddered {
   @Override
   public List<Figure> figures() {
     return finding.figures();

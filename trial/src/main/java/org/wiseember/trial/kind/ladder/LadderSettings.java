@@ -7,7 +7,7 @@ import org.wiseember.bench.procedure.LoadLadder;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -17,7 +17,7 @@ import org.wiseember.trial.kind.LiveTile;
 import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /** The steps of a ladder, W. */
@@ -47,7 +47,7 @@ public record LadderSettings(List<Double> loads, double volts, String reason)
             .step("ready", "AC output on, nothing plugged in")
             .how(
                 "Write DC volts and amps without load, and the volts at the outlet: 12.7 V, 0.96 A.")
-            .on(Press.READ, "load-0");
+            .on(OperatorEvent.READ, "load-0");
     int all = loads.size() * ROUNDS;
     for (int i = 0; i < all; i++) {
       String watts = Figures.plain(loads.get(i % loads.size()), Unit.WATT);
@@ -55,22 +55,22 @@ public record LadderSettings(List<Double> loads, double volts, String reason)
           .nextPart()
           .step("load-" + i, "Plug in " + watts)
           .about(loads.get(i % loads.size()))
-          .on(Press.LOAD_ON, "read-" + i)
+          .on(OperatorEvent.LOAD_ON, "read-" + i)
           .step("read-" + i, "Wait half a minute, then read all at " + watts)
           .how("Watts, DC volts and amps in one line, read together: 528 W, 11.30 V, 52.0 A.")
           .clock("on for")
           .about(loads.get(i % loads.size()));
       script.onward(
-          Press.READ,
+          OperatorEvent.READ,
           "load-" + (i + 1),
           i == all - 1,
           "All loads read, " + ROUNDS + " times. Unplug the last one.");
-      script.on(Press.TRIPPED, "dropped");
+      script.on(OperatorEvent.TRIPPED, "dropped");
     }
     return script
         .step("dropped", "The output dropped out. All loads off")
         .how("Write the code it shows. The loads before stay.")
-        .last(Press.DONE, "The output dropped out; the loads before it stay.")
+        .last(OperatorEvent.DONE, "The output dropped out; the loads before it stay.")
         .build();
   }
 
@@ -120,9 +120,9 @@ public record LadderSettings(List<Double> loads, double volts, String reason)
     return Needs.some(
             unit.percent(loads.stream().mapToDouble(w -> w).sum() * 0.2),
             0.1 + 0.2 * loads.size(),
-            Thing.LOADS,
-            Thing.AC_METER,
-            Thing.DC_METER)
+            Equipment.LOADS,
+            Equipment.AC_METER,
+            Equipment.DC_METER)
         .rested();
   }
 }

@@ -12,8 +12,8 @@ import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.DirectMeters;
 import org.wiseember.trial.kind.FromLabel;
@@ -81,7 +81,7 @@ public final class LadderTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     return new LadderRun(
         record.kept(),
         EfficiencyLadder.of(
@@ -93,7 +93,7 @@ public final class LadderTest implements TestType {
 
   /** At the load the label names, by the curve; else the best there is. */
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     List<LadderRun> ladders =
         unit.of(LadderRun.class).filter(l -> !l.finding().points().isEmpty()).toList();
     return ladders.stream()
@@ -106,7 +106,7 @@ public final class LadderTest implements TestType {
                     LadderTest::heaviest,
                     l -> figure(claim, l),
                     Repeats.WHOLE_TEST))
-        .map(l -> Answer.of(l.figure().name(), claim, l.run(), l.figure()));
+        .map(l -> ClaimAnswer.of(l.figure().name(), claim, l.run(), l.figure()));
   }
 
   private static double heaviest(LadderRun ladder) {

@@ -10,7 +10,7 @@ import org.wiseember.core.split.LegFigures;
 import org.wiseember.core.split.TwoLegs;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.UnitFindings;
 
@@ -20,7 +20,7 @@ import org.wiseember.trial.kind.UnitFindings;
  * @param legs with the load on; empty where both legs were never read
  * @param meter on each leg
  */
-public record LegsRun(KeptRun kept, Optional<TwoLegs> legs, MeterClass meter) implements TestRun {
+public record LegsRun(StoredRun kept, Optional<TwoLegs> legs, MeterClass meter) implements TestRun {
   @Override
   public List<Figure> figures() {
     return legs.map(l -> LegFigures.of(l, meter)).orElse(List.of());

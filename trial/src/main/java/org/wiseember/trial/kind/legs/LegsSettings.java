@@ -3,7 +3,7 @@ package org.wiseember.trial.kind.legs;
 import java.util.List;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.wiring.Connector;
@@ -12,7 +12,7 @@ import org.wiseember.trial.kind.HandOnlySettings;
 import org.wiseember.trial.kind.Leads;
 import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.RigCable;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /** Two units and the load between them. */
@@ -34,13 +34,13 @@ public record LegsSettings(String reason) implements HandOnlySettings {
     return ByHand.of(ByHand.TWO_LEGS, cautions())
         .step("before", "Without the 240 V load: read the watts of both legs")
         .how("In one line: 150 W, other leg 67 W.")
-        .on(Press.READ, "load")
+        .on(OperatorEvent.READ, "load")
         .nextPart()
         .step("load", "240 V load on and steady: read the watts of both legs")
         .how("In one line: 1 520 W, other leg 1 480 W; the volts across both too.")
         .clock("so for")
-        .last(Press.READ, "Both legs read, 2 steps.")
-        .on(Press.TRIPPED, "load")
+        .last(OperatorEvent.READ, "Both legs read, 2 steps.")
+        .on(OperatorEvent.TRIPPED, "load")
         .build();
   }
 
@@ -84,6 +84,6 @@ public record LegsSettings(String reason) implements HandOnlySettings {
 
   @Override
   public Needs needs(UnitTimes unit) {
-    return Needs.some(5, 0.5, Thing.LOADS, Thing.AC_METER);
+    return Needs.some(5, 0.5, Equipment.LOADS, Equipment.AC_METER);
   }
 }

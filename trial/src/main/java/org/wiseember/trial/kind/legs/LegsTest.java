@@ -9,8 +9,8 @@ import org.wiseember.core.split.LegFigures;
 import org.wiseember.core.split.TwoLegs;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.RunRecord;
@@ -53,7 +53,7 @@ public final class LegsTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     return new LegsRun(
         record.kept(),
         legs(record.treated()),
@@ -84,7 +84,7 @@ public final class LegsTest implements TestType {
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     return Optional.empty();
   }
 }

@@ -6,8 +6,8 @@ import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.RunRecord;
@@ -50,13 +50,13 @@ public final class FullRatingTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     return ladder.worked(record, asked);
   }
 
   /** All loads of a unit answer together, whichever of the two tests held them. */
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     return ladder.answer(claim, unit);
   }
 }

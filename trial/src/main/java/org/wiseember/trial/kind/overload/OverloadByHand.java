@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Held;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
@@ -33,7 +33,7 @@ final class OverloadByHand {
     script
         .step("ready", "AC output on, nothing plugged in")
         .how("Write the volts without load and the case, such as: 231 V, case 24\u00a0°C.")
-        .on(Press.DONE, begin(0));
+        .on(OperatorEvent.DONE, begin(0));
     for (int i = 0; i < held.size(); i++) {
       if (i > 0) {
         script.nextPart();
@@ -56,8 +56,8 @@ final class OverloadByHand {
           .step("base-" + i, "Base load on: " + Figures.plain(baseWatts, Unit.WATT))
           .how("Let it run a minute and write its watts.")
           .clock("on for")
-          .on(Press.DONE, "on-" + i)
-          .on(Press.TRIPPED, "recover-" + i);
+          .on(OperatorEvent.DONE, "on-" + i)
+          .on(OperatorEvent.TRIPPED, "recover-" + i);
     }
     script
         .step("on-" + i, "Put " + watts + " on, hand on the plug")
@@ -65,7 +65,7 @@ final class OverloadByHand {
             (load.recipe().isEmpty() ? "" : "Plug in " + load.recipe() + ". ")
                 + "Press at the moment the last of it goes on.")
         .about(load.watts())
-        .on(Press.LOAD_ON, "hold-" + i)
+        .on(OperatorEvent.LOAD_ON, "hold-" + i)
         .step("hold-" + i, "Hold " + watts + ". Watch the meter and the plug")
         .how(
             "Write the watts and the volts. Take it off after "
@@ -73,16 +73,16 @@ final class OverloadByHand {
                 + " at the latest. Goes dead: press at that moment.")
         .clock("held for")
         .about(load.watts())
-        .on(Press.TRIPPED, "recover-" + i)
-        .on(Press.TAKEN_OFF, "rest-" + i)
+        .on(OperatorEvent.TRIPPED, "recover-" + i)
+        .on(OperatorEvent.TAKEN_OFF, "rest-" + i)
         .step("recover-" + i, "All loads off. Does it come back?")
         .how(
             "Wait 45 s before you press its button. Write the code it shows. Stays off: wake it as"
                 + " its maker says.")
         .clock("off for")
-        .on(Press.CAME_BACK, "rest-" + i)
-        .on(Press.CAME_BY_BUTTON, "rest-" + i)
-        .on(Press.LATCHED, "rest-" + i)
+        .on(OperatorEvent.CAME_BACK, "rest-" + i)
+        .on(OperatorEvent.CAME_BY_BUTTON, "rest-" + i)
+        .on(OperatorEvent.LATCHED, "rest-" + i)
         .step("rest-" + i, last ? "All loads off. Feel the plugs" : "Rest, all loads off")
         .how(
             last
@@ -91,15 +91,15 @@ final class OverloadByHand {
                     + " inverter trips sooner.")
         .clock("rested for");
     if (last) {
-      script.last(Press.DONE, "All loads tried: " + held.size() + ".");
+      script.last(OperatorEvent.DONE, "All loads tried: " + held.size() + ".");
     } else {
-      script.on(Press.DONE, begin(i + 1));
+      script.on(OperatorEvent.DONE, begin(i + 1));
     }
   }
 
   /** A line for each load, and the volts. */
   static List<Known> known(List<Held> held, HandRecord record) {
-    List<Pressed> on = record.every(Press.LOAD_ON);
+    List<TimedOperatorEvent> on = record.every(OperatorEvent.LOAD_ON);
     List<Known> known = new ArrayList<>();
     for (int i = 0; i < held.size(); i++) {
       String load = Figures.plain(held.get(i).watts(), Unit.WATT);
@@ -114,15 +114,15 @@ final class OverloadByHand {
     return known;
   }
 
-  private static Known tried(String load, List<Pressed> on, int i, HandRecord record) {
+  private static Known tried(String load, List<TimedOperatorEvent> on, int i, HandRecord record) {
     double from = on.get(i).seconds();
     double next = i + 1 < on.size() ? on.get(i + 1).seconds() : Double.POSITIVE_INFINITY;
-    Optional<Pressed> end =
-        Pressed.first(record.pressed(), from, next, Press.TRIPPED, Press.TAKEN_OFF);
+    Optional<TimedOperatorEvent> end =
+        TimedOperatorEvent.first(record.pressed(), from, next, OperatorEvent.TRIPPED, OperatorEvent.TAKEN_OFF);
     String value =
         end.map(
                 e ->
-                    (e.is(Press.TRIPPED) ? "tripped after " : "held ")
+                    (e.is(OperatorEvent.TRIPPED) ? "tripped after " : "held ")
                         + Figures.duration(e.seconds() - from))
             .orElse(
                 i + 1 < on.size()
@@ -130,7 +130,7 @@ final class OverloadByHand {
                     : Figures.duration(Math.max(0, record.now() - from)) + " and going");
     String watts =
         record
-            .last(Channel.AC_POWER, from, end.map(Pressed::latest).orElse(next))
+            .last(Channel.AC_POWER, from, end.map(TimedOperatorEvent::latest).orElse(next))
             .map(r -> Figures.plain(r.value(), Unit.WATT))
             .orElse("watts not read");
     return new Known(load, value, end.isPresent(), watts);

@@ -9,7 +9,7 @@ import org.wiseember.core.overload.OverloadFinding;
 import org.wiseember.core.overload.TripFit;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.trial.kind.found.Overloaded;
 
@@ -18,7 +18,7 @@ import org.wiseember.trial.kind.found.Overloaded;
  *
  * @param recovery how the output came back after the trips, a sentence each
  */
-public record OverloadRun(KeptRun kept, OverloadFinding finding, List<String> recovery)
+public record OverloadRun(StoredRun kept, OverloadFinding finding, List<String> recovery)
     implements Overloaded {
   private static final double[] SHARES = {1.25, 1.5};
 

@@ -21,14 +21,14 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.HandRecord;
-import org.wiseember.trial.kind.Kept;
+import org.wiseember.trial.kind.StoredSettings;
 import org.wiseember.trial.kind.Known;
 import org.wiseember.trial.kind.LiveTile;
 import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 import org.wiseember.workbook.RunSettings;
 
@@ -159,7 +159,7 @@ public record OverloadSettings(
   }
 
   static OverloadSettings kept(String kind, RunSettings kept) {
-    List<Double> seconds = Kept.numbers(kept.particulars(), HOLDS);
+    List<Double> seconds = StoredSettings.numbers(kept.particulars(), HOLDS);
     List<String> recipes =
         List.of(kept.particulars().getOrDefault(RECIPES, "").split(Pattern.quote(BAR)));
     List<Held> held = new ArrayList<>();
@@ -173,8 +173,8 @@ public record OverloadSettings(
     return new OverloadSettings(
         kind,
         held,
-        Kept.number(kept.particulars(), BASE).orElse(0),
-        Kept.numbers(kept.particulars(), ON_HAND),
+        StoredSettings.number(kept.particulars(), BASE).orElse(0),
+        StoredSettings.numbers(kept.particulars(), ON_HAND),
         kept.volts(),
         "");
   }
@@ -197,9 +197,9 @@ public record OverloadSettings(
         BASE,
         Double.toString(baseWatts),
         HOLDS,
-        Kept.list(held.stream().map(Held::atMost).toList()),
+        StoredSettings.list(held.stream().map(Held::atMost).toList()),
         ON_HAND,
-        Kept.list(onHand),
+        StoredSettings.list(onHand),
         RECIPES,
         String.join(BAR, held.stream().map(Held::recipe).toList()));
   }
@@ -250,6 +250,6 @@ public record OverloadSettings(
 
   @Override
   public Needs needs(UnitTimes unit) {
-    return Needs.some(unit.percent(watts() * 0.3), 0.6, Thing.LOADS, Thing.AC_METER).rested();
+    return Needs.some(unit.percent(watts() * 0.3), 0.6, Equipment.LOADS, Equipment.AC_METER).rested();
   }
 }

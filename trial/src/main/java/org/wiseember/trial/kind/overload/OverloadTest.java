@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Condition;
 import org.wiseember.core.label.Group;
@@ -23,8 +23,8 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.RunRecord;
@@ -34,7 +34,7 @@ import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.RunSettings;
 
 /** Loads above the rating, each held until it trips or its time is over. */
@@ -72,7 +72,7 @@ public final class OverloadTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     double rated = asked.ratedWatts();
     OverloadMethod method =
         record
@@ -80,7 +80,7 @@ public final class OverloadTest implements TestType {
             .map(meter -> OverloadMethod.measuredWith(rated, meter))
             .orElseGet(() -> OverloadMethod.assumed(rated));
     Map<Double, CapturedTrip> caught = new TreeMap<>();
-    for (KeptCapture kept : record.captures()) {
+    for (StoredCapture kept : record.captures()) {
       CapturedTrip.in(kept.capture(), record.hertz()).ifPresent(t -> caught.put(kept.seconds(), t));
     }
     return new OverloadRun(
@@ -98,7 +98,7 @@ public final class OverloadTest implements TestType {
         record.events(OverloadHolds.RECOVERY).stream().map(Event::words).toList();
     List<String> said =
         record.pressed().stream()
-            .filter(p -> p.is(Press.CAME_BACK, Press.CAME_BY_BUTTON, Press.LATCHED))
+            .filter(p -> p.is(OperatorEvent.CAME_BACK, OperatorEvent.CAME_BY_BUTTON, OperatorEvent.LATCHED))
             .map(
                 p ->
                     switch (p.press()) {
@@ -111,7 +111,7 @@ public final class OverloadTest implements TestType {
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     Optional<OverloadRun> run = unit.newest(OverloadRun.class);
     if (run.isEmpty()) {
       return Optional.empty();
@@ -126,7 +126,7 @@ public final class OverloadTest implements TestType {
   }
 
   /** A promised overload is judged by the time it was withstood. */
-  private static Answer overload(Claim claim, List<OverloadFinding> tries, OverloadRun run) {
+  private static ClaimAnswer overload(Claim claim, List<OverloadFinding> tries, OverloadRun run) {
     double promised = claim.condition(Condition.Kind.FOR_SECONDS).orElse(SURGE_SECONDS);
     Claim time = promisedTime(claim);
     Endurance shown = Endurance.of(tries, claim.figure(), promised);
@@ -134,11 +134,11 @@ public final class OverloadTest implements TestType {
     Optional<Figure> seconds =
         shown.seconds().map(s -> s.because(s.because().watching(run.recovery())));
     if (seconds.isEmpty()) {
-      return Answer.rigCannotShow(title, time, run, shown.reason());
+      return ClaimAnswer.rigCannotShow(title, time, run, shown.reason());
     }
     return shown.shown() == Endurance.Shown.NOT_REACHED
-        ? Answer.rigCannotShow(title, time, run, seconds.get(), shown.reason())
-        : new Answer(
+        ? ClaimAnswer.rigCannotShow(title, time, run, seconds.get(), shown.reason())
+        : new ClaimAnswer(
             title,
             time,
             run.run().id(),
@@ -163,22 +163,22 @@ public final class OverloadTest implements TestType {
   }
 
   /** A load held for the surge's time is the least it can; one that tripped sooner the most. */
-  private static Answer surge(Claim claim, List<OverloadFinding> tries, OverloadRun run) {
+  private static ClaimAnswer surge(Claim claim, List<OverloadFinding> tries, OverloadRun run) {
     double seconds = claim.condition(Condition.Kind.FOR_SECONDS).orElse(SURGE_SECONDS);
     String title = "Surge, by a load";
     Optional<Figure> held = HeldLoad.heaviest(tries, seconds);
     Optional<Figure> gaveUp =
         HeldLoad.lightestTripped(tries, seconds).filter(t -> t.high() < claim.figure());
     if (gaveUp.isPresent()) {
-      return Answer.of(title, claim, run, gaveUp.get());
+      return ClaimAnswer.of(title, claim, run, gaveUp.get());
     }
     if (held.isEmpty()) {
-      return Answer.rigCannotShow(
+      return ClaimAnswer.rigCannotShow(
           title, claim, run, Endurance.of(tries, claim.figure(), seconds).reason());
     }
     return held.get().low() >= claim.figure()
-        ? Answer.of(title, claim, run, held.get())
-        : Answer.rigCannotShow(
+        ? ClaimAnswer.of(title, claim, run, held.get())
+        : ClaimAnswer.rigCannotShow(
             title,
             claim,
             run,
@@ -188,17 +188,17 @@ public final class OverloadTest implements TestType {
   }
 
   /** A hold at the rating for ten minutes keeps it, a trip there or below breaks it. */
-  private static Answer continuous(Claim claim, List<OverloadFinding> tries, OverloadRun run) {
+  private static ClaimAnswer continuous(Claim claim, List<OverloadFinding> tries, OverloadRun run) {
     Optional<Figure> tripped =
         ContinuousPower.tripped(tries).filter(t -> t.high() < claim.figure());
     Optional<Figure> held = ContinuousPower.held(tries);
     if (tripped.isPresent()) {
-      return Answer.of("Continuous power", claim, run, tripped.get());
+      return ClaimAnswer.of("Continuous power", claim, run, tripped.get());
     }
-    return held.map(h -> Answer.of(h.name(), claim, run, h))
+    return held.map(h -> ClaimAnswer.of(h.name(), claim, run, h))
         .orElseGet(
             () ->
-                Answer.rigCannotShow(
+                ClaimAnswer.rigCannotShow(
                     "Continuous power",
                     claim,
                     run,

@@ -11,12 +11,12 @@ import org.wiseember.core.port.PortPoint;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Series;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.UnitFindings;
 
 /** A DC port under rising current and what it says. */
-public record PortRun(KeptRun kept, PortFinding finding) implements TestRun {
+public record PortRun(StoredRun kept, PortFinding finding) implements TestRun {
   @Override
   public List<Figure> figures() {
     return finding.figures();

@@ -7,7 +7,7 @@ import org.wiseember.bench.procedure.PortSteps;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -18,7 +18,7 @@ import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /** Currents of a 12 V port, A, light to heavy. */
@@ -59,7 +59,7 @@ public record PortSettings(List<Double> loads, double volts, String reason)
         ByHand.of(PortSteps.KIND, procedure().steps())
             .step("ready", "Port on, load off")
             .how("Write the volts without load.")
-            .on(Press.DONE, "set-0");
+            .on(OperatorEvent.DONE, "set-0");
     for (int i = 0; i < loads.size(); i++) {
       String amps = Figures.plain(loads.get(i), Unit.AMPERE);
       boolean last = i == loads.size() - 1;
@@ -68,19 +68,19 @@ public record PortSettings(List<Double> loads, double volts, String reason)
           .step("set-" + i, "Load to " + amps)
           .how("Press when the load draws it.")
           .about(loads.get(i))
-          .on(Press.LOAD_ON, "read-" + i)
+          .on(OperatorEvent.LOAD_ON, "read-" + i)
           .step("read-" + i, "Read volts and amps at " + amps)
           .how("Wait 20 s, then write both, such as: 13.2 V, " + amps + ".")
           .clock("on for")
           .about(loads.get(i));
-      script.onward(Press.READ, "set-" + (i + 1), last, "Tried up to " + amps + ".");
-      script.on(Press.WENT_OFF, "off");
+      script.onward(OperatorEvent.READ, "set-" + (i + 1), last, "Tried up to " + amps + ".");
+      script.on(OperatorEvent.WENT_OFF, "off");
     }
     return script
         .step("off", "It went off. Load off, then see how it comes back")
         .how("Write what it takes: by itself, its button, a code.")
         .clock("off for")
-        .last(Press.DONE, "The port went off.")
+        .last(OperatorEvent.DONE, "The port went off.")
         .build();
   }
 
@@ -113,6 +113,6 @@ public record PortSettings(List<Double> loads, double volts, String reason)
 
   @Override
   public Needs needs(UnitTimes unit) {
-    return Needs.some(2, 0.4, Thing.LOADS, Thing.DC_METER);
+    return Needs.some(2, 0.4, Equipment.LOADS, Equipment.DC_METER);
   }
 }

@@ -14,8 +14,8 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.OnHand;
@@ -78,7 +78,7 @@ public final class PortTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     if (record.byHand() && !record.pressed().isEmpty()) {
       return new PortRun(
           record.kept(),
@@ -104,18 +104,18 @@ public final class PortTest implements TestType {
    * it carries what it carried at least. Its volts are those at the current the label rates it at.
    */
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     return unit.newest(PortRun.class)
         .flatMap(
             run -> {
               PortFinding f = run.finding();
               return switch (claim.subject()) {
                 case DC_PORT_CURRENT ->
-                    f.tripAmps().or(f::mostAmps).map(x -> Answer.of("12 V port", claim, run, x));
+                    f.tripAmps().or(f::mostAmps).map(x -> ClaimAnswer.of("12 V port", claim, run, x));
                 case DC_PORT_POWER ->
                     f.tripWatts()
                         .or(f::mostWatts)
-                        .map(x -> Answer.of("12 V port power", claim, run, x));
+                        .map(x -> ClaimAnswer.of("12 V port power", claim, run, x));
                 case DC_PORT_REGULATED -> regulated(claim, run);
                 default -> volts(claim, run, FromLabel.portAmps(unit.label()));
               };
@@ -123,7 +123,7 @@ public final class PortTest implements TestType {
   }
 
   /** Whether it holds its volts; with leads in between a sag may be theirs. */
-  private static Optional<Answer> regulated(Claim claim, PortRun run) {
+  private static Optional<ClaimAnswer> regulated(Claim claim, PortRun run) {
     PortFinding f = run.finding();
     return f.ohms()
         .map(
@@ -137,14 +137,14 @@ public final class PortTest implements TestType {
                       + (f.regulated() ? "less" : "more")
                       + " than 2 % up to the most it carried.";
               return f.regulated() || !leads
-                  ? new Answer(
+                  ? new ClaimAnswer(
                       "12 V port, regulated",
                       claim,
                       run.run().id(),
                       guard ->
                           Verdict.seen(
                               claim, ohms, f.regulated() ? Standing.KEPT : Standing.SHORT, why))
-                  : Answer.rigCannotShow(
+                  : ClaimAnswer.rigCannotShow(
                       "12 V port, regulated",
                       claim,
                       run,
@@ -152,18 +152,18 @@ public final class PortTest implements TestType {
             });
   }
 
-  private static Optional<Answer> volts(Claim claim, PortRun run, double rated) {
+  private static Optional<ClaimAnswer> volts(Claim claim, PortRun run, double rated) {
     String title = "12 V port volts at " + Figures.plain(rated) + " A";
     return run.finding()
         .voltsAt(rated)
-        .map(x -> Answer.of(title, claim, run, x))
+        .map(x -> ClaimAnswer.of(title, claim, run, x))
         .or(
             () ->
                 run.finding()
                     .loadedVolts()
                     .map(
                         x ->
-                            Answer.rigCannotShow(
+                            ClaimAnswer.rigCannotShow(
                                 title,
                                 claim,
                                 run,

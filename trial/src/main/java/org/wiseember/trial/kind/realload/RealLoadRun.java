@@ -11,12 +11,12 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.realload.Goes;
 import org.wiseember.report.chart.RowsDrawing;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.UnitFindings;
 
 /** Ordinary loads that were done, and what each of them took. */
-public record RealLoadRun(KeptRun kept, List<Done> done) implements TestRun {
+public record RealLoadRun(StoredRun kept, List<Done> done) implements TestRun {
   /**
    * One of them.
    *

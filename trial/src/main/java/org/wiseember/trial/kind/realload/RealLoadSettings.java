@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.HandOnlySettings;
@@ -14,7 +14,7 @@ import org.wiseember.trial.kind.Known;
 import org.wiseember.trial.kind.Leads;
 import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.RigCable;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /** Ordinary loads one after the other, each done several times. */
@@ -59,20 +59,20 @@ public record RealLoadSettings(List<String> doing, double volts, String reason)
           .step("before-" + i, "Before: " + name)
           .how("Write the meter's total and the display, such as: 12 Wh, 98 %.")
           .about(i + 1)
-          .on(Press.DONE, "do-" + i)
+          .on(OperatorEvent.DONE, "do-" + i)
           .step("do-" + i, name + ": press each time one is done")
           .how(
               "Do several: a display in whole percents needs a few points to tell anything. Write"
                   + " the watts if you like.")
           .clock("at it for")
           .about(i + 1)
-          .on(Press.ONE_DONE, "do-" + i)
-          .on(Press.ENOUGH, "after-" + i)
-          .on(Press.WENT_OFF, "after-" + i)
+          .on(OperatorEvent.ONE_DONE, "do-" + i)
+          .on(OperatorEvent.ENOUGH, "after-" + i)
+          .on(OperatorEvent.WENT_OFF, "after-" + i)
           .step("after-" + i, "After: " + name)
           .how("Write total and display again, as before.")
           .about(i + 1)
-          .onward(Press.READ, "before-" + (i + 1), last, "All of it done, " + lines.size() + ".");
+          .onward(OperatorEvent.READ, "before-" + (i + 1), last, "All of it done, " + lines.size() + ".");
     }
     return script.build();
   }
@@ -95,7 +95,7 @@ public record RealLoadSettings(List<String> doing, double volts, String reason)
       int at = i + 1;
       long done =
           record.pressed().stream()
-              .filter(p -> p.is(Press.ONE_DONE) && Math.rint(p.subject()) == at)
+              .filter(p -> p.is(OperatorEvent.ONE_DONE) && Math.rint(p.subject()) == at)
               .count();
       known.add(
           done == 0
@@ -124,6 +124,6 @@ public record RealLoadSettings(List<String> doing, double volts, String reason)
 
   @Override
   public Needs needs(UnitTimes unit) {
-    return Needs.some(20, 0.6, Thing.AC_METER);
+    return Needs.some(20, 0.6, Equipment.AC_METER);
   }
 }

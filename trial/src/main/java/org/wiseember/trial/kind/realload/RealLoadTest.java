@@ -5,16 +5,16 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.realload.Goes;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.trial.kind.Answer;
+import org.wiseember.trial.kind.ClaimAnswer;
 import org.wiseember.trial.kind.Ask;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.HandPart;
@@ -25,7 +25,7 @@ import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.RunSettings;
 
 /** Cuts, kettles, meals: what an ordinary load takes each time, and how many a full unit gives. */
@@ -83,14 +83,14 @@ public final class RealLoadTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     List<String> lines = RealLoadSettings.kept(record.run().settings().particulars(), 0).doing();
     Optional<Figure> usable = asked.usableAc();
     List<RealLoadRun.Done> done = new ArrayList<>();
-    List<HandPart> before = HandPart.of(record, Press.DONE);
+    List<HandPart> before = HandPart.of(record, OperatorEvent.DONE);
     // What was written once the last was done counts, pressed or not that it was enough.
-    Set<Press> leadingOn = Set.of(Press.ENOUGH, Press.WENT_OFF);
-    for (HandPart after : HandPart.of(record, leadingOn, Press.READ)) {
+    Set<OperatorEvent> leadingOn = Set.of(OperatorEvent.ENOUGH, OperatorEvent.WENT_OFF);
+    for (HandPart after : HandPart.of(record, leadingOn, OperatorEvent.READ)) {
       if (after.at() < 1 || after.at() > lines.size()) {
         continue;
       }
@@ -99,10 +99,10 @@ public final class RealLoadTest implements TestType {
           new Goes(
               after.at(),
               lines.get(after.at() - 1),
-              said(record, after.at(), Press.ONE_DONE),
+              said(record, after.at(), OperatorEvent.ONE_DONE),
               begun.flatMap(b -> both(b, after, Channel.AC_ENERGY)),
               begun.flatMap(b -> both(b, after, Channel.DISPLAY_CHARGE)),
-              said(record, after.at(), Press.WENT_OFF) > 0);
+              said(record, after.at(), OperatorEvent.WENT_OFF) > 0);
       Optional<Figure> each = goes.energy(record.meterOrAssumed(Channel.AC_ENERGY), usable);
       done.add(
           new RealLoadRun.Done(
@@ -111,16 +111,16 @@ public final class RealLoadTest implements TestType {
     return new RealLoadRun(record.kept(), done);
   }
 
-  private static int said(RunRecord record, int at, Press press) {
+  private static int said(RunRecord record, int at, OperatorEvent press) {
     return (int)
         record.pressed().stream()
-            .filter((Pressed p) -> p.is(press) && Math.rint(p.subject()) == at)
+            .filter((TimedOperatorEvent p) -> p.is(press) && Math.rint(p.subject()) == at)
             .count();
   }
 
   private static Optional<Goes.Both> both(HandPart before, HandPart after, Channel channel) {
-    Optional<KeptReading> first = before.last(channel);
-    Optional<KeptReading> last = after.last(channel);
+    Optional<StoredReading> first = before.last(channel);
+    Optional<StoredReading> last = after.last(channel);
     return first.isPresent() && last.isPresent()
         ? Optional.of(
             new Goes.Both(
@@ -131,7 +131,7 @@ public final class RealLoadTest implements TestType {
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     return Optional.empty();
   }
 }

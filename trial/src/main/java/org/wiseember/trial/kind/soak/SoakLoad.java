@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.wiseember.trial.kind.Ask;
-import org.wiseember.trial.kind.Kept;
+import org.wiseember.trial.kind.StoredSettings;
 import org.wiseember.trial.kind.OnHand;
 
 /**
@@ -64,8 +64,8 @@ record SoakLoad(Output output, double watts, double hours) {
   /** As kept with a run. */
   static SoakLoad of(Map<String, String> kept, double watts) {
     return new SoakLoad(
-        Kept.choice(Output.values(), kept, KEPT_OUTPUT, ON.usual()),
+        StoredSettings.choice(Output.values(), kept, KEPT_OUTPUT, ON.usual()),
         watts > 0 ? watts : WATTS.usual(),
-        Kept.number(kept, KEPT_HOURS).orElse(HOURS.usual()));
+        StoredSettings.number(kept, KEPT_HOURS).orElse(HOURS.usual()));
   }
 }

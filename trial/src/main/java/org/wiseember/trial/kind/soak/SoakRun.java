@@ -14,7 +14,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.trial.kind.found.LeftOn;
 import org.wiseember.workbook.RunSettings;
@@ -32,7 +32,7 @@ import org.wiseember.workbook.RunSettings;
  * @param recovery how it came back, a sentence each
  */
 public record SoakRun(
-    KeptRun kept,
+    StoredRun kept,
     Optional<SwitchedOff> off,
     int looks,
     double seconds,

@@ -9,7 +9,7 @@ import org.wiseember.bench.procedure.Watching;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.bench.simulated.Fridge;
 import org.wiseember.bench.simulated.LoadBank;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
@@ -17,7 +17,7 @@ import org.wiseember.trial.kind.LiveTile;
 import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /**
@@ -69,7 +69,7 @@ record SoakSettings(List<Double> loads, SoakLoad load, double volts, String reas
         .how(
             "Write the meter's total, the watts, the display and the room, such as: 0 Wh, 58 W,"
                 + " 97 %, room 21\u00a0°C.")
-        .on(Press.LOAD_ON, "look")
+        .on(OperatorEvent.LOAD_ON, "look")
         .nextPart()
         .step("look", "Look in now and then: is it on?")
         .how(
@@ -78,9 +78,9 @@ record SoakSettings(List<Double> loads, SoakLoad load, double volts, String reas
                 + ", at the end of the day and in the morning, and write total and display."
                 + " Between two looks nobody knows.")
         .clock("watched for")
-        .on(Press.STILL_ON, "look")
-        .on(Press.WENT_OFF, "off")
-        .last(Press.ENOUGH, "Looked at until it was enough.")
+        .on(OperatorEvent.STILL_ON, "look")
+        .on(OperatorEvent.WENT_OFF, "off")
+        .last(OperatorEvent.ENOUGH, "Looked at until it was enough.")
         .nextPart()
         .step("off", "It is off. Write what it shows")
         .how(
@@ -88,13 +88,13 @@ record SoakSettings(List<Double> loads, SoakLoad load, double volts, String reas
                 + " itself, as after a night on empty when the sun is on the panels, or by its"
                 + " button.")
         .clock("found off")
-        .on(Press.CAME_BACK, "look")
-        .on(Press.CAME_BY_BUTTON, "look")
-        .on(Press.LATCHED, "end")
-        .last(Press.ENOUGH, "The output went off.")
+        .on(OperatorEvent.CAME_BACK, "look")
+        .on(OperatorEvent.CAME_BY_BUTTON, "look")
+        .on(OperatorEvent.LATCHED, "end")
+        .last(OperatorEvent.ENOUGH, "The output went off.")
         .step("end", "It stays off. Write how it was woken")
         .how("Charger, sun, battery off and on: what brought it back, if anything did.")
-        .last(Press.DONE, "The output went off and stayed off.")
+        .last(OperatorEvent.DONE, "The output went off and stayed off.")
         .build();
   }
 
@@ -136,7 +136,7 @@ record SoakSettings(List<Double> loads, SoakLoad load, double volts, String reas
   @Override
   public Needs needs(UnitTimes unit) {
     double hours = Math.max(0.5, load.hours());
-    return Needs.some(unit.percent(load.watts() * hours), hours, Thing.LOADS)
+    return Needs.some(unit.percent(load.watts() * hours), hours, Equipment.LOADS)
         .attended(Math.min(1, 0.2 / hours));
   }
 }

@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import org.wiseember.bench.procedure.Watching;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -20,8 +20,8 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.OnHand;
@@ -85,7 +85,7 @@ public final class SoakTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     Optional<Figure> draw = draw(record, asked);
     OptionalDouble room = room(record.treated());
     List<String> recovery =
@@ -115,7 +115,7 @@ public final class SoakTest implements TestType {
   }
 
   /** By a total, else by the watts, else by what the display lost of what the unit holds. */
-  private static Optional<Figure> draw(RunRecord record, Asked asked) {
+  private static Optional<Figure> draw(RunRecord record, Inquiry asked) {
     boolean ac = record.treated().series(Channel.DC_ENERGY).size() == 0;
     Channel total = ac ? Channel.AC_ENERGY : Channel.DC_ENERGY;
     double step = record.typedSteps().getOrDefault(total, 0.0);
@@ -130,7 +130,7 @@ public final class SoakTest implements TestType {
   }
 
   /** Only of a draw that a meter told: by the display it would be held against itself. */
-  private static Optional<Figure> ofShown(RunRecord record, Asked asked, Optional<Figure> draw) {
+  private static Optional<Figure> ofShown(RunRecord record, Inquiry asked, Optional<Figure> draw) {
     Series shown = record.treated().series(Channel.DISPLAY_CHARGE);
     int last = shown.size() - 1;
     boolean metered =
@@ -145,7 +145,7 @@ public final class SoakTest implements TestType {
         : Optional.empty();
   }
 
-  private static Optional<Figure> byDisplay(RunRecord record, Asked asked) {
+  private static Optional<Figure> byDisplay(RunRecord record, Inquiry asked) {
     Series shown = record.treated().series(Channel.DISPLAY_CHARGE);
     int last = shown.size() - 1;
     boolean ac =
@@ -166,7 +166,7 @@ public final class SoakTest implements TestType {
     return IntStream.range(0, room.size()).mapToDouble(room::value).average();
   }
 
-  private static Optional<String> recovery(Press press) {
+  private static Optional<String> recovery(OperatorEvent press) {
     return switch (press) {
       case CAME_BACK -> Optional.of("It came back by itself.");
       case CAME_BY_BUTTON -> Optional.of("Its button brought it back.");
@@ -176,7 +176,7 @@ public final class SoakTest implements TestType {
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     return Optional.empty();
   }
 }

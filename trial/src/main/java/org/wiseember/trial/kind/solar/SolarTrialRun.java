@@ -15,7 +15,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.report.chart.RowsDrawing;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.trial.kind.found.PanelsTried;
 
@@ -24,7 +24,7 @@ import org.wiseember.trial.kind.found.PanelsTried;
  *
  * @param refused what the port took nothing from, in the tester's words
  */
-public record SolarTrialRun(KeptRun kept, SolarTrial trial, List<String> refused)
+public record SolarTrialRun(StoredRun kept, SolarTrial trial, List<String> refused)
     implements PanelsTried {
   public SolarTrialRun {
     refused = List.copyOf(refused);

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
@@ -22,9 +22,9 @@ import org.wiseember.trial.kind.LabelInputs;
 import org.wiseember.trial.kind.Leads;
 import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.RigCable;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 
 /**
  * Arrangements of panels one after the other.
@@ -90,7 +90,7 @@ public record SolarTrialSettings(List<String> arrangements, double mostVolts, St
                           ? ": they must stay under what the port may see."
                           : ": never more than " + Figures.plain(mostVolts, Unit.VOLT) + "."))
           .about(i + 1)
-          .on(Press.DONE, "read-" + i)
+          .on(OperatorEvent.DONE, "read-" + i)
           .step("read-" + i, "Write watts and light: " + lines.get(i))
           .how(
               supply
@@ -100,13 +100,13 @@ public record SolarTrialSettings(List<String> arrangements, double mostVolts, St
           .clock("connected for")
           .about(i + 1)
           .onward(
-              Press.READ, "on-" + (i + 1), last, "All arrangements tried: " + lines.size() + ".")
-          .on(Press.REFUSES, "no-" + i)
+              OperatorEvent.READ, "on-" + (i + 1), last, "All arrangements tried: " + lines.size() + ".")
+          .on(OperatorEvent.REFUSES, "no-" + i)
           .step("no-" + i, "If it takes nothing: write the volts and what it shows")
           .how("A port that refuses is an answer too: too many volts, too few, or it waits.")
           .about(i + 1)
           .onward(
-              Press.DONE, "on-" + (i + 1), last, "All arrangements tried: " + lines.size() + ".");
+              OperatorEvent.DONE, "on-" + (i + 1), last, "All arrangements tried: " + lines.size() + ".");
     }
     return script.build();
   }
@@ -129,13 +129,13 @@ public record SolarTrialSettings(List<String> arrangements, double mostVolts, St
   @Override
   public List<Known> known(HandRecord record) {
     List<Known> known = new ArrayList<>();
-    List<Pressed> ends =
-        record.pressed().stream().filter(p -> p.is(Press.READ, Press.REFUSES)).toList();
+    List<TimedOperatorEvent> ends =
+        record.pressed().stream().filter(p -> p.is(OperatorEvent.READ, OperatorEvent.REFUSES)).toList();
     double from = Double.NEGATIVE_INFINITY;
     for (int i = 0; i < arrangements.size(); i++) {
       String name = arrangements.get(i);
       double to = i < ends.size() ? ends.get(i).latest() : Double.POSITIVE_INFINITY;
-      boolean refused = i < ends.size() && ends.get(i).is(Press.REFUSES);
+      boolean refused = i < ends.size() && ends.get(i).is(OperatorEvent.REFUSES);
       Known line =
           i > ends.size()
               ? new Known(name, "to come", false, "")
@@ -152,7 +152,7 @@ public record SolarTrialSettings(List<String> arrangements, double mostVolts, St
               : line.remarked(
                   record
                       .last(Channel.ILLUMINANCE, begun, to)
-                      .map(KeptReading::value)
+                      .map(StoredReading::value)
                       .map(lux -> Figures.plain(lux, Unit.LUX))
                       .orElse("light not read")));
       from = to;
@@ -186,7 +186,7 @@ public record SolarTrialSettings(List<String> arrangements, double mostVolts, St
 
   @Override
   public Needs needs(UnitTimes unit) {
-    return Needs.looking(0.2 + 0.15 * arrangements.size(), Thing.PANELS, Thing.DC_METER)
+    return Needs.looking(0.2 + 0.15 * arrangements.size(), Equipment.PANELS, Equipment.DC_METER)
         .from(0, 60);
   }
 }

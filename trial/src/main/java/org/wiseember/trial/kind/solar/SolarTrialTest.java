@@ -8,7 +8,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -18,9 +18,9 @@ import org.wiseember.core.solar.tried.SolarTrial;
 import org.wiseember.core.solar.tried.Tried;
 import org.wiseember.core.solar.tried.TriedSetup;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.trial.kind.Answer;
+import org.wiseember.trial.kind.ClaimAnswer;
 import org.wiseember.trial.kind.Ask;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.HandPart;
 import org.wiseember.trial.kind.LabelInputs;
@@ -99,24 +99,24 @@ public final class SolarTrialTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     List<TriedSetup> setups =
         SolarTrialSettings.kept(record.run().settings().particulars()).arrangements().stream()
             .map(TriedSetup::read)
             .toList();
     List<Tried> tried = new ArrayList<>();
     List<String> refused = new ArrayList<>();
-    List<HandPart> parts = HandPart.of(record, Press.READ, Press.REFUSES);
+    List<HandPart> parts = HandPart.of(record, OperatorEvent.READ, OperatorEvent.REFUSES);
     // Watts and light are of the arrangement even where they were written before it was pressed
     // that it is plugged in; volts written then are those of the open string.
-    List<HandPart> early = HandPart.of(record, Set.of(Press.DONE), Press.READ, Press.REFUSES);
+    List<HandPart> early = HandPart.of(record, Set.of(OperatorEvent.DONE), OperatorEvent.READ, OperatorEvent.REFUSES);
     for (int i = 0; i < parts.size(); i++) {
       HandPart part = parts.get(i);
       if (part.at() < 1 || part.at() > setups.size()) {
         continue;
       }
       TriedSetup setup = setups.get(part.at() - 1);
-      if (part.ended() == Press.REFUSES) {
+      if (part.ended() == OperatorEvent.REFUSES) {
         refused.add(setup.words());
         continue;
       }
@@ -160,9 +160,9 @@ public final class SolarTrialTest implements TestType {
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     return unit.of(SolarTrialRun.class)
-        .flatMap(r -> figure(claim, r).stream().map(f -> Answer.of(title(claim), claim, r, f)))
+        .flatMap(r -> figure(claim, r).stream().map(f -> ClaimAnswer.of(title(claim), claim, r, f)))
         .max(Comparator.comparing(a -> !a.open()));
   }
 

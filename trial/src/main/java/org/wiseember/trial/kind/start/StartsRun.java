@@ -18,10 +18,10 @@ import org.wiseember.core.start.Surge;
 import org.wiseember.core.start.Wilson;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.trial.kind.found.MotorsStarted;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 
 /**
  * Starts of one motor and what they say.
@@ -31,10 +31,10 @@ import org.wiseember.workbook.KeptCapture;
  * @param captures of the tries a scope caught, with what they show where they show it
  */
 public record StartsRun(
-    KeptRun kept, Optional<Nameplate> motor, Optional<StartSeries> series, List<Caught> captures)
+    StoredRun kept, Optional<Nameplate> motor, Optional<StartSeries> series, List<Caught> captures)
     implements MotorsStarted {
   /** A capture and what it shows. */
-  public record Caught(KeptCapture kept, Optional<MotorStart> start) {}
+  public record Caught(StoredCapture kept, Optional<MotorStart> start) {}
 
   public StartsRun {
     captures = List.copyOf(captures);

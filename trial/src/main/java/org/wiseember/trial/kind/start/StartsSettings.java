@@ -11,12 +11,12 @@ import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.bench.simulated.LoadBank;
 import org.wiseember.bench.simulated.Motor;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.start.CodeLetter;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.kind.Kept;
+import org.wiseember.trial.kind.StoredSettings;
 import org.wiseember.trial.kind.Leads;
 import org.wiseember.trial.kind.LiveTile;
 import org.wiseember.trial.kind.MotorOnHand;
@@ -24,7 +24,7 @@ import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /**
@@ -80,20 +80,20 @@ public record StartsSettings(Optional<Nameplate> motor, double volts, String rea
 
   /** The motor of a run; empty where the words make none. */
   static Optional<Nameplate> motor(Map<String, String> kept) {
-    double volts = Kept.number(kept, VOLTS).orElse(Double.NaN);
+    double volts = StoredSettings.number(kept, VOLTS).orElse(Double.NaN);
     if (!kept.containsKey(MOTOR) || !(volts > 0)) {
       return Optional.empty();
     }
     return Optional.of(
         new Nameplate(
             kept.get(MOTOR),
-            Kept.choice(Nameplate.Kind.values(), kept, KIND, Nameplate.Kind.INDUCTION),
+            StoredSettings.choice(Nameplate.Kind.values(), kept, KIND, Nameplate.Kind.INDUCTION),
             volts,
-            Kept.number(kept, AMPS).orElse(Double.NaN),
-            Kept.number(kept, LOCKED),
+            StoredSettings.number(kept, AMPS).orElse(Double.NaN),
+            StoredSettings.number(kept, LOCKED),
             Optional.ofNullable(kept.get(CODE)).flatMap(CodeLetter::of),
-            Kept.number(kept, POWER),
-            Kept.choice(Nameplate.Eased.values(), kept, EASED, Nameplate.Eased.NOTHING)));
+            StoredSettings.number(kept, POWER),
+            StoredSettings.choice(Nameplate.Eased.values(), kept, EASED, Nameplate.Eased.NOTHING)));
   }
 
   @Override
@@ -107,7 +107,7 @@ public record StartsSettings(Optional<Nameplate> motor, double volts, String rea
         ByHand.of(MotorStarts.KIND, procedure().steps())
             .step("ready", "AC output on, motor plugged in and off")
             .how("Clamp to inrush and around one conductor, where you have one.")
-            .on(Press.DONE, "try-1");
+            .on(OperatorEvent.DONE, "try-1");
     for (int i = 1; i <= STARTS; i++) {
       String next = "after-" + i;
       script
@@ -115,17 +115,17 @@ public record StartsSettings(Optional<Nameplate> motor, double volts, String rea
           .step("try-" + i, "Switch the motor on and watch")
           .how("Try " + i + " of " + STARTS + ". Press how it went.")
           .about(i)
-          .on(Press.STARTED, next)
-          .on(Press.TRIPPED, next)
-          .on(Press.STALLED, next)
+          .on(OperatorEvent.STARTED, next)
+          .on(OperatorEvent.TRIPPED, next)
+          .on(OperatorEvent.STALLED, next)
           .step(next, "Motor off. Write what was seen")
           .how(
               "The inrush peak, the volts, beeps and codes, such as: 29 A peak, 205 V. Rest a minute.")
           .clock("rested for");
       if (i == STARTS) {
-        script.last(Press.DONE, "Tried " + STARTS + " times. Unplug the motor.");
+        script.last(OperatorEvent.DONE, "Tried " + STARTS + " times. Unplug the motor.");
       } else {
-        script.on(Press.DONE, "try-" + (i + 1)).last(Press.ENOUGH, "Tried " + i + " times.");
+        script.on(OperatorEvent.DONE, "try-" + (i + 1)).last(OperatorEvent.ENOUGH, "Tried " + i + " times.");
       }
     }
     return script.build();
@@ -178,6 +178,6 @@ public record StartsSettings(Optional<Nameplate> motor, double volts, String rea
 
   @Override
   public Needs needs(UnitTimes unit) {
-    return Needs.some(5, 0.5, Thing.LOADS, Thing.SCOPE);
+    return Needs.some(5, 0.5, Equipment.LOADS, Equipment.SCOPE);
   }
 }

@@ -10,8 +10,8 @@ import java.util.OptionalDouble;
 import org.wiseember.bench.procedure.MotorStarts;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.hand.Press;
-import org.wiseember.core.hand.Pressed;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -25,8 +25,8 @@ import org.wiseember.core.start.Surge;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.MotorOnHand;
@@ -39,7 +39,7 @@ import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.RunSettings;
 
 /** One motor started several times. */
@@ -92,10 +92,10 @@ public final class StartsTest implements TestType {
 
   /** Tries a scope caught; else those somebody saw, with what was noted beside them. */
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     Optional<Nameplate> motor = StartsSettings.motor(record.run().settings().particulars());
     List<StartsRun.Caught> caught = new ArrayList<>();
-    for (KeptCapture kept : record.captures()) {
+    for (StoredCapture kept : record.captures()) {
       caught.add(new StartsRun.Caught(kept, MotorStart.of(kept.capture(), record.hertz())));
     }
     List<StartSeries.Try> tries = new ArrayList<>();
@@ -107,7 +107,7 @@ public final class StartsTest implements TestType {
       for (Event e : record.events()) {
         outcome(e.code()).ifPresent(o -> tries.add(seen(o, e.seconds(), e.words(), treated)));
       }
-      for (Pressed p : record.pressed()) {
+      for (TimedOperatorEvent p : record.pressed()) {
         outcome(p.press())
             .ifPresent(o -> tries.add(seen(o, p.seconds(), "Seen: " + o.words() + ".", treated)));
       }
@@ -128,7 +128,7 @@ public final class StartsTest implements TestType {
     return scope.isPresent() ? Math.sqrt(2) * scope.getAsDouble() / 100 : StartSeries.USUAL_SHARE;
   }
 
-  private static Optional<MotorStart.Outcome> outcome(Press press) {
+  private static Optional<MotorStart.Outcome> outcome(OperatorEvent press) {
     return switch (press) {
       case STARTED -> Optional.of(MotorStart.Outcome.STARTED);
       case TRIPPED -> Optional.of(MotorStart.Outcome.TRIPPED);
@@ -172,7 +172,7 @@ public final class StartsTest implements TestType {
    * start convicts nobody; several that all failed under less than the claim do.
    */
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     List<StartsRun> runs = unit.of(StartsRun.class).filter(r -> r.series().isPresent()).toList();
     Optional<StartsRun> strongest =
         runs.stream()
@@ -191,13 +191,13 @@ public final class StartsTest implements TestType {
     String title = "Surge, by a start";
     boolean keeps = held.filter(h -> h.low() >= claim.figure()).isPresent();
     if (!keeps && failed.filter(f -> f.high() < claim.figure()).isPresent()) {
-      return Optional.of(Answer.of(title, claim, weakest.get(), failed.get()));
+      return Optional.of(ClaimAnswer.of(title, claim, weakest.get(), failed.get()));
     }
     return held.map(
             h ->
                 keeps
-                    ? Answer.of(title, claim, strongest.get(), Surge.asPrinted(h))
-                    : Answer.rigCannotShow(
+                    ? ClaimAnswer.of(title, claim, strongest.get(), Surge.asPrinted(h))
+                    : ClaimAnswer.rigCannotShow(
                         title,
                         claim,
                         strongest.get(),
@@ -208,7 +208,7 @@ public final class StartsTest implements TestType {
         .or(() -> runs.stream().reduce((a, b) -> b).map(r -> fewFailed(title, claim, r)));
   }
 
-  private static Answer fewFailed(String title, Claim claim, StartsRun run) {
+  private static ClaimAnswer fewFailed(String title, Claim claim, StartsRun run) {
     StartSeries series = run.series().orElseThrow();
     String why =
         series.started().count()
@@ -216,7 +216,7 @@ public final class StartsTest implements TestType {
             + StartSeries.ENOUGH
             + " times, rested, and note what it took.";
     return Surge.failed(series)
-        .map(f -> Answer.rigCannotShow(title, claim, run, Surge.asPrinted(f), why))
-        .orElseGet(() -> Answer.rigCannotShow(title, claim, run, why));
+        .map(f -> ClaimAnswer.rigCannotShow(title, claim, run, Surge.asPrinted(f), why))
+        .orElseGet(() -> ClaimAnswer.rigCannotShow(title, claim, run, why));
   }
 }

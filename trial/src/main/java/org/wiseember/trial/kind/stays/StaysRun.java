@@ -15,7 +15,7 @@ import org.wiseember.core.supply.Pulls;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.trial.kind.found.StayedOn;
 
@@ -27,7 +27,7 @@ import org.wiseember.trial.kind.found.StayedOn;
  * @param alive the outputs somebody looked at while it charged
  */
 public record StaysRun(
-    KeptRun kept, Optional<Pulls> pulls, Optional<String> trouble, Map<Channel, Alive> alive)
+    StoredRun kept, Optional<Pulls> pulls, Optional<String> trouble, Map<Channel, Alive> alive)
     implements StayedOn {
   public StaysRun {
     alive = Map.copyOf(alive);

@@ -6,15 +6,15 @@ import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.StaysOn;
-import org.wiseember.bench.simulated.Beside;
+import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.bench.simulated.Fault;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.LiveTile;
 import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /**
@@ -63,7 +63,7 @@ public record StaysSettings(double load, int pulls, double volts, String reason)
         ByHand.of(StaysOn.KIND, procedure().steps())
             .step("ready", "Charger in the wall, lamp and computer on at the outlet")
             .how("Something on every other output. Write which are on: AC on, 12 V on, USB off.")
-            .on(Press.DONE, "pull-1");
+            .on(OperatorEvent.DONE, "pull-1");
     for (int i = 1; i <= pulls; i++) {
       String next = "back-" + i;
       script
@@ -71,20 +71,20 @@ public record StaysSettings(double load, int pulls, double volts, String reason)
           .step("pull-" + i, "Pull the wall plug and watch both")
           .how("Pull " + i + " of " + pulls + ". At its body, with dry hands.")
           .about(i)
-          .on(Press.BOTH_STAYED, next)
-          .on(Press.LAMP_BLINKED, next)
-          .on(Press.COMPUTER_WENT, next)
+          .on(OperatorEvent.BOTH_STAYED, next)
+          .on(OperatorEvent.LAMP_BLINKED, next)
+          .on(OperatorEvent.COMPUTER_WENT, next)
           .step(next, i == pulls ? "Wall plug back in" : "Wall plug back in, wait half a minute")
           .how("Write what went off as the plug went in, such as: AC back.")
           .clock("back in for");
-      script.onward(Press.DONE, "pull-" + (i + 1), i == pulls, "Plug pulled " + pulls + " times.");
+      script.onward(OperatorEvent.DONE, "pull-" + (i + 1), i == pulls, "Plug pulled " + pulls + " times.");
     }
     return script.build();
   }
 
   @Override
   public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
-    return SimulatedRig.heaters(loads(), outletVolts, faults).beside(Set.of(Beside.EYES));
+    return SimulatedRig.heaters(loads(), outletVolts, faults).beside(Set.of(SideInstrument.EYES));
   }
 
   @Override
@@ -112,6 +112,6 @@ public record StaysSettings(double load, int pulls, double volts, String reason)
 
   @Override
   public Needs needs(UnitTimes unit) {
-    return Needs.some(2, 0.3, Thing.LOADS, Thing.MAINS);
+    return Needs.some(2, 0.3, Equipment.LOADS, Equipment.MAINS);
   }
 }

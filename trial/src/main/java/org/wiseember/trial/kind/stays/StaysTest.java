@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.wiseember.bench.procedure.StaysOn;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -18,8 +18,8 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.LoadSteps;
@@ -30,7 +30,7 @@ import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.RunSettings;
 
 /** What stays on when the wall plug is pulled, by eye: no scope needed. */
@@ -79,13 +79,13 @@ public final class StaysTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
-    int pressed = said(record, Press.BOTH_STAYED, Press.LAMP_BLINKED, Press.COMPUTER_WENT);
+  public TestRun worked(RunRecord record, Inquiry asked) {
+    int pressed = said(record, OperatorEvent.BOTH_STAYED, OperatorEvent.LAMP_BLINKED, OperatorEvent.COMPUTER_WENT);
     int n = pressed > 0 ? pressed : count(record, Channel.PULLS);
-    int lamp = pressed > 0 ? said(record, Press.BOTH_STAYED) : count(record, Channel.LAMP_STEADY);
+    int lamp = pressed > 0 ? said(record, OperatorEvent.BOTH_STAYED) : count(record, Channel.LAMP_STEADY);
     int computer =
         pressed > 0
-            ? said(record, Press.BOTH_STAYED, Press.LAMP_BLINKED)
+            ? said(record, OperatorEvent.BOTH_STAYED, OperatorEvent.LAMP_BLINKED)
             : count(record, Channel.COMPUTER_STAYED);
     Optional<String> trouble = trouble(n, lamp, computer);
     return new StaysRun(
@@ -110,7 +110,7 @@ public final class StaysTest implements TestType {
         : Optional.empty();
   }
 
-  private static int said(RunRecord record, Press... any) {
+  private static int said(RunRecord record, OperatorEvent... any) {
     return (int) record.pressed().stream().filter(p -> p.is(any)).count();
   }
 
@@ -131,7 +131,7 @@ public final class StaysTest implements TestType {
     OptionalDouble typed =
         record.typed().stream()
             .filter(r -> r.channel() == channel)
-            .mapToDouble(KeptReading::value)
+            .mapToDouble(StoredReading::value)
             .reduce((a, b) -> b);
     Series read = record.treated().series(channel);
     return typed.isPresent() || read.size() == 0
@@ -140,7 +140,7 @@ public final class StaysTest implements TestType {
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     Optional<StaysRun> run = unit.newest(StaysRun.class);
     return claim.subject() == Subject.PASS_THROUGH
         ? run.filter(r -> r.alive().containsKey(Channel.AC_ALIVE)).map(r -> through(claim, r))
@@ -149,7 +149,7 @@ public final class StaysTest implements TestType {
                 r.pulls()
                     .map(
                         p ->
-                            Answer.rigCannotShow(
+                            ClaimAnswer.rigCannotShow(
                                 "Switch-over, by eye",
                                 claim,
                                 r,
@@ -158,7 +158,7 @@ public final class StaysTest implements TestType {
                                     + " does.")));
   }
 
-  private static Answer through(Claim claim, StaysRun run) {
+  private static ClaimAnswer through(Claim claim, StaysRun run) {
     Alive outlet = run.alive().get(Channel.AC_ALIVE);
     Figure outputs = run.outputsAlive().orElseThrow();
     Standing standing = outlet == Alive.OFF ? Standing.SHORT : Standing.KEPT;
@@ -170,7 +170,7 @@ public final class StaysTest implements TestType {
               "The AC outlet was on while it charged, but goes off and comes back as the charger is"
                   + " plugged or pulled.";
         };
-    return new Answer(
+    return new ClaimAnswer(
         "Pass-through, by eye",
         claim,
         run.run().id(),

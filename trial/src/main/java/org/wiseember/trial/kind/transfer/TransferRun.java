@@ -11,10 +11,10 @@ import org.wiseember.core.transfer.LongestGap;
 import org.wiseember.core.transfer.PassThrough;
 import org.wiseember.core.transfer.TransferGap;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.UnitFindings;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 
 /**
  * The mains plug pulled several times and what the outlet did.
@@ -22,10 +22,10 @@ import org.wiseember.workbook.KeptCapture;
  * @param pulls captures, with the gap in each or why there is none
  * @param passThrough who feeds the load while the mains are there; empty where it was not read
  */
-public record TransferRun(KeptRun kept, List<Pull> pulls, Optional<PassThrough> passThrough)
+public record TransferRun(StoredRun kept, List<Pull> pulls, Optional<PassThrough> passThrough)
     implements TestRun {
   /** A capture and the gap in it. */
-  public record Pull(KeptCapture kept, TransferGap.Reading reading) {}
+  public record Pull(StoredCapture kept, TransferGap.Reading reading) {}
 
   public TransferRun {
     pulls = List.copyOf(pulls);

@@ -5,16 +5,16 @@ import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.SwitchOver;
-import org.wiseember.bench.simulated.Beside;
+import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.bench.simulated.Fault;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.LiveTile;
 import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /** A light load and a heavy one behind the mains. */
@@ -44,7 +44,7 @@ public record TransferSettings(List<Double> loads, double volts, String reason)
         ByHand.of(SwitchOver.KIND, procedure().steps())
             .step("light", "Mains through to the light load")
             .how("Write watts and volts at the outlet.")
-            .on(Press.READ, "pull-1");
+            .on(OperatorEvent.READ, "pull-1");
     for (int i = 1; i <= PULLS; i++) {
       script
           .nextPart()
@@ -56,12 +56,12 @@ public record TransferSettings(List<Double> loads, double volts, String reason)
                   + PULLS
                   + ". Milliseconds are for a scope; eyes see what stays on.")
           .about(i)
-          .on(Press.BOTH_STAYED, "back-" + i)
-          .on(Press.LAMP_BLINKED, "back-" + i)
-          .on(Press.COMPUTER_WENT, "back-" + i)
+          .on(OperatorEvent.BOTH_STAYED, "back-" + i)
+          .on(OperatorEvent.LAMP_BLINKED, "back-" + i)
+          .on(OperatorEvent.COMPUTER_WENT, "back-" + i)
           .step("back-" + i, "Wall plug back in")
           .how("Add the scope's file in Evidence, where there is one.");
-      script.onward(Press.DONE, "pull-" + (i + 1), i == PULLS, "Plug pulled " + PULLS + " times.");
+      script.onward(OperatorEvent.DONE, "pull-" + (i + 1), i == PULLS, "Plug pulled " + PULLS + " times.");
     }
     return script.build();
   }
@@ -69,7 +69,7 @@ public record TransferSettings(List<Double> loads, double volts, String reason)
   @Override
   public SimulatedRig simulated(double outletVolts, Set<Fault> faults, long seed) {
     return SimulatedRig.heaters(loads, outletVolts, faults)
-        .beside(Set.of(Beside.WALL_METER))
+        .beside(Set.of(SideInstrument.WALL_METER))
         .charged(HALF_FULL);
   }
 
@@ -92,6 +92,6 @@ public record TransferSettings(List<Double> loads, double volts, String reason)
 
   @Override
   public Needs needs(UnitTimes unit) {
-    return Needs.some(3, 0.5, Thing.LOADS, Thing.MAINS, Thing.SCOPE);
+    return Needs.some(3, 0.5, Equipment.LOADS, Equipment.MAINS, Equipment.SCOPE);
   }
 }

@@ -16,8 +16,8 @@ import org.wiseember.core.transfer.PassThrough;
 import org.wiseember.core.transfer.TransferGap;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.trial.kind.Answer;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.LoadSteps;
@@ -28,7 +28,7 @@ import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.RunSettings;
 
 /** The mains plug pulled with a scope on the outlet. */
@@ -76,16 +76,16 @@ public final class TransferTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     List<TransferRun.Pull> pulls = new ArrayList<>();
-    for (KeptCapture kept : record.captures()) {
+    for (StoredCapture kept : record.captures()) {
       pulls.add(new TransferRun.Pull(kept, TransferGap.of(kept.capture(), record.hertz())));
     }
     return new TransferRun(record.kept(), pulls, PassThrough.of(record.treated()));
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     List<TransferRun> runs =
         unit.of(TransferRun.class).filter(r -> r.longest().isPresent()).toList();
     if (runs.isEmpty()) {
@@ -96,7 +96,7 @@ public final class TransferTest implements TestType {
     List<String> words = newest.passThrough().map(PassThrough::words).stream().toList();
     Figure longest = LongestGap.of(gaps, words).orElseThrow();
     return Optional.of(
-        new Answer(
+        new ClaimAnswer(
             longest.name(),
             claim,
             newest.run().id(),

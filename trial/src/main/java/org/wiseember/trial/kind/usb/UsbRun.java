@@ -11,7 +11,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Series;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.UnitFindings;
 
@@ -23,7 +23,7 @@ import org.wiseember.trial.kind.UnitFindings;
  * @param droppedOut the last that was read before a port went off
  */
 public record UsbRun(
-    KeptRun kept,
+    StoredRun kept,
     UsbPort port,
     Optional<Figure> together,
     Optional<Figure> cable,

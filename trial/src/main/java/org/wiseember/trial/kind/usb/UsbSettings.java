@@ -7,16 +7,16 @@ import java.util.Map;
 import java.util.Optional;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.HandOnlySettings;
-import org.wiseember.trial.kind.Kept;
+import org.wiseember.trial.kind.StoredSettings;
 import org.wiseember.trial.kind.LiveTile;
 import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.RigCable;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 
 /**
@@ -30,7 +30,7 @@ public record UsbSettings(UsbTester tester, UsbUse use, String reason) implement
   private static final double NO_FIVE_VOLTS = 6;
 
   static UsbTester tester(Map<String, String> kept) {
-    return Kept.choice(UsbTester.values(), kept, TESTER, UsbTester.FIVE_VOLT);
+    return StoredSettings.choice(UsbTester.values(), kept, TESTER, UsbTester.FIVE_VOLT);
   }
 
   /**
@@ -57,7 +57,7 @@ public record UsbSettings(UsbTester tester, UsbUse use, String reason) implement
   }
 
   static UsbUse use(Map<String, String> kept) {
-    return Kept.choice(UsbUse.values(), kept, USE, UsbUse.PORT);
+    return StoredSettings.choice(UsbUse.values(), kept, USE, UsbUse.PORT);
   }
 
   @Override
@@ -81,8 +81,8 @@ public record UsbSettings(UsbTester tester, UsbUse use, String reason) implement
           .about(i + 1);
       boolean last = i == asks.size() - 1;
       script.onward(
-          Press.READ, "ask-" + (i + 1), last, "All of it asked for, " + asks.size() + " steps.");
-      script.on(Press.WENT_OFF, "ask-" + i).nextPart();
+          OperatorEvent.READ, "ask-" + (i + 1), last, "All of it asked for, " + asks.size() + " steps.");
+      script.on(OperatorEvent.WENT_OFF, "ask-" + i).nextPart();
     }
     return script.build();
   }
@@ -157,6 +157,6 @@ public record UsbSettings(UsbTester tester, UsbUse use, String reason) implement
 
   @Override
   public Needs needs(UnitTimes unit) {
-    return Needs.some(3, 0.5, Thing.USB_TESTER);
+    return Needs.some(3, 0.5, Equipment.USB_TESTER);
   }
 }

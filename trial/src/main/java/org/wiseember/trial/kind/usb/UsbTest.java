@@ -8,7 +8,7 @@ import java.util.OptionalDouble;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
@@ -21,9 +21,9 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
-import org.wiseember.trial.kind.Answer;
+import org.wiseember.trial.kind.ClaimAnswer;
 import org.wiseember.trial.kind.Ask;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.HandPart;
 import org.wiseember.trial.kind.OnHand;
@@ -34,7 +34,7 @@ import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
-import org.wiseember.workbook.KeptReading;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.RunSettings;
 
 /** A USB port asked for its profiles. */
@@ -96,14 +96,14 @@ public final class UsbTest implements TestType {
   }
 
   @Override
-  public TestRun worked(RunRecord record, Asked asked) {
+  public TestRun worked(RunRecord record, Inquiry asked) {
     Series volts = record.treated().series(Channel.DC_VOLTAGE);
     double most = 0;
     for (int i = 0; i < volts.size(); i++) {
       most = Math.max(most, volts.value(i));
     }
     UsbUse use = UsbSettings.use(record.run().settings().particulars());
-    List<HandPart> parts = HandPart.of(record, Press.READ);
+    List<HandPart> parts = HandPart.of(record, OperatorEvent.READ);
     return new UsbRun(
         record.kept(),
         UsbPort.of(
@@ -141,8 +141,8 @@ public final class UsbTest implements TestType {
     if (port.isEmpty() || behind.isEmpty()) {
       return Optional.empty();
     }
-    Optional<KeptReading> before = port.get().last(Channel.DC_VOLTAGE);
-    Optional<KeptReading> after = behind.get().last(Channel.DC_VOLTAGE);
+    Optional<StoredReading> before = port.get().last(Channel.DC_VOLTAGE);
+    Optional<StoredReading> after = behind.get().last(Channel.DC_VOLTAGE);
     OptionalDouble amps = behind.get().mean(Channel.DC_CURRENT);
     OptionalDouble atPort = port.get().mean(Channel.DC_CURRENT);
     // At another current the two volts do not belong together.
@@ -164,14 +164,14 @@ public final class UsbTest implements TestType {
 
   /** The last watts that were read before the port went off. */
   private static Optional<Figure> droppedOut(RunRecord record) {
-    return HandPart.of(record, Press.WENT_OFF).stream()
+    return HandPart.of(record, OperatorEvent.WENT_OFF).stream()
         .flatMap(p -> watts(record, p, "Carried last before it went off").stream())
         .map(f -> f.as("usb_drop_out", f.name()).bounded(Bound.AT_LEAST))
         .reduce((a, b) -> b);
   }
 
   @Override
-  public Optional<Answer> answer(Claim claim, UnitFindings unit) {
+  public Optional<ClaimAnswer> answer(Claim claim, UnitFindings unit) {
     return unit.of(UsbRun.class)
         .filter(r -> r.port().contract().isPresent())
         .filter(r -> UsbSettings.use(r.run().settings().particulars()) == UsbUse.PORT)
@@ -179,11 +179,11 @@ public final class UsbTest implements TestType {
         .map(r -> answer(claim, r));
   }
 
-  private static Answer answer(Claim claim, UsbRun run) {
+  private static ClaimAnswer answer(Claim claim, UsbRun run) {
     String title = claim.subject().words();
     UsbTester tester = run.port().tester();
     if (run.port().rigStops(claim.figure())) {
-      return Answer.rigCannotShow(
+      return ClaimAnswer.rigCannotShow(
           title,
           claim,
           run,
@@ -196,6 +196,6 @@ public final class UsbTest implements TestType {
               + UsbTester.needed(claim.figure())
               + ".");
     }
-    return Answer.of(title, claim, run, run.port().contract().orElseThrow());
+    return ClaimAnswer.of(title, claim, run, run.port().contract().orElseThrow());
   }
 }

@@ -13,7 +13,7 @@ import org.wiseember.core.verdict.Verdict;
 import org.wiseember.core.waveform.MeterWave;
 import org.wiseember.core.waveform.WaveClass;
 import org.wiseember.core.waveform.WaveformFinding;
-import org.wiseember.trial.kind.Answer;
+import org.wiseember.trial.kind.ClaimAnswer;
 import org.wiseember.trial.wave.Wave;
 
 /** Claims about the shape of the output held against a run that captured it. */
@@ -34,25 +34,25 @@ final class WaveClaims {
         .max(Comparator.comparingDouble(Figure::value));
   }
 
-  Optional<Answer> answer(Claim claim, double halfLoad) {
+  Optional<ClaimAnswer> answer(Claim claim, double halfLoad) {
     return run.own().isEmpty() ? read(claim, halfLoad) : captured(claim, halfLoad);
   }
 
   /** By what a meter showed and eyes saw. */
-  private Optional<Answer> read(Claim claim, double halfLoad) {
+  private Optional<ClaimAnswer> read(Claim claim, double halfLoad) {
     return switch (claim.subject()) {
       case DISTORTION -> {
         OptionalDouble load = claim.condition(Condition.Kind.AT_LOAD);
         yield (load.isPresent()
                 ? near(load.getAsDouble()).flatMap(MeterWave::distortion)
                 : mostDistorted(run))
-            .map(f -> Answer.of(f.name(), claim, run, f));
+            .map(f -> ClaimAnswer.of(f.name(), claim, run, f));
       }
       case WAVEFORM -> looked(claim);
       case OUTPUT_VOLTAGE ->
-          near(halfLoad).flatMap(MeterWave::rms).map(f -> Answer.of(f.name(), claim, run, f));
+          near(halfLoad).flatMap(MeterWave::rms).map(f -> ClaimAnswer.of(f.name(), claim, run, f));
       default ->
-          near(halfLoad).flatMap(MeterWave::frequency).map(f -> Answer.of(f.name(), claim, run, f));
+          near(halfLoad).flatMap(MeterWave::frequency).map(f -> ClaimAnswer.of(f.name(), claim, run, f));
     };
   }
 
@@ -67,7 +67,7 @@ final class WaveClaims {
    * A stepped or square wave is told by any eye, a rough sine from a pure one by none: for that it
    * takes a meter that shows distortion.
    */
-  private Optional<Answer> looked(Claim claim) {
+  private Optional<ClaimAnswer> looked(Claim claim) {
     Optional<MeterWave> worst =
         run.ownRead().stream()
             .filter(w -> w.look().isPresent())
@@ -84,18 +84,18 @@ final class WaveClaims {
       String why =
           "It looked " + worst.get().look().get().words() + ", " + worst.get().where() + ".";
       return Optional.of(
-          new Answer(
+          new ClaimAnswer(
               title,
               claim,
               run.run().id(),
               guard -> Verdict.seen(claim, beside, Standing.SHORT, why)));
     }
     return thd.filter(t -> sine && !bent)
-        .map(t -> new Answer(title, claim, run.run().id(), guard -> pure(claim, t, guard)))
+        .map(t -> new ClaimAnswer(title, claim, run.run().id(), guard -> pure(claim, t, guard)))
         .or(
             () ->
                 Optional.of(
-                    Answer.rigCannotShow(
+                    ClaimAnswer.rigCannotShow(
                         title,
                         claim,
                         run,
@@ -116,7 +116,7 @@ final class WaveClaims {
         "The meter showed " + thd.words() + " at most. Up to 5 % testers call a pure sine.");
   }
 
-  private Optional<Answer> captured(Claim claim, double halfLoad) {
+  private Optional<ClaimAnswer> captured(Claim claim, double halfLoad) {
     if (claim.subject() == Subject.DISTORTION) {
       return distortion(claim);
     }
@@ -127,20 +127,20 @@ final class WaveClaims {
   }
 
   /** At the load the label names; where it names none it promises any, so the worst counts. */
-  private Optional<Answer> distortion(Claim claim) {
+  private Optional<ClaimAnswer> distortion(Claim claim) {
     OptionalDouble load = claim.condition(Condition.Kind.AT_LOAD);
     return (load.isPresent() ? run.at(load.getAsDouble()) : run.worst())
         .map(
             w ->
-                Answer.of(
+                ClaimAnswer.of(
                     "Distortion, " + (load.isPresent() ? "" : "worst: ") + w.where(),
                     claim,
                     run,
                     w.figures().distortion()));
   }
 
-  private Answer shape(Claim claim, Wave worst) {
-    return new Answer("Waveform", claim, run.run().id(), guard -> shape(claim, worst, guard));
+  private ClaimAnswer shape(Claim claim, Wave worst) {
+    return new ClaimAnswer("Waveform", claim, run.run().id(), guard -> shape(claim, worst, guard));
   }
 
   private static Verdict shape(Claim claim, Wave worst, boolean guard) {
@@ -170,11 +170,11 @@ final class WaveClaims {
     return Verdict.seen(claim, thd, better || square ? Standing.KEPT : Standing.SHORT, seen);
   }
 
-  private Optional<Answer> figure(Claim claim, double halfLoad, boolean volts) {
+  private Optional<ClaimAnswer> figure(Claim claim, double halfLoad, boolean volts) {
     return (Double.isNaN(halfLoad) ? run.worst() : run.at(halfLoad))
         .map(
             w ->
-                Answer.of(
+                ClaimAnswer.of(
                     (volts ? "Output volts, " : "Frequency, ") + w.where(),
                     claim,
                     run,

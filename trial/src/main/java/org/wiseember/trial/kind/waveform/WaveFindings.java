@@ -16,12 +16,12 @@ import org.wiseember.core.waveform.RatioCheck;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformFinding;
 import org.wiseember.core.waveform.WaveformUnreadable;
-import org.wiseember.trial.kind.Asked;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.wave.Wave;
 import org.wiseember.trial.wave.WaveFiles;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.KeptCapture;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.Run;
 
 /** Works out a run that captured a unit's wave. */
@@ -39,7 +39,7 @@ final class WaveFindings {
     this.nominal = nominal;
   }
 
-  static WaveRun of(RunRecord record, Asked asked) {
+  static WaveRun of(RunRecord record, Inquiry asked) {
     Run run = record.run();
     double volts = asked.outputVolts().orElse(run.settings().volts());
     WaveFindings findings = new WaveFindings(run, record.trace(), volts);
@@ -90,7 +90,7 @@ final class WaveFindings {
         .reduce((a, b) -> b);
   }
 
-  private Wave wave(KeptCapture kept) {
+  private Wave wave(StoredCapture kept) {
     boolean mains = kept.mains();
     try {
       WaveformFinding f = WaveformAnalysis.of(kept.capture(), WaveFiles.method(run.settings()));
@@ -109,7 +109,7 @@ final class WaveFindings {
   }
 
   /** By the meter beside it, else by the capture's own amps, else as it was named. */
-  private double watts(KeptCapture kept, WaveformFinding f) {
+  private double watts(StoredCapture kept, WaveformFinding f) {
     if (kept.loadWatts() == 0) {
       return 0;
     }
@@ -123,7 +123,7 @@ final class WaveFindings {
     return kept.loadWatts();
   }
 
-  private Optional<RatioCheck> check(KeptCapture kept, WaveformFinding f) {
+  private Optional<RatioCheck> check(StoredCapture kept, WaveformFinding f) {
     double volts = trace.series(Channel.AC_VOLTAGE).nearest(kept.seconds(), BESIDE);
     return volts > 0.1 * nominal && nominal > 0
         ? Optional.of(

@@ -12,7 +12,7 @@ import org.wiseember.core.waveform.LoadSweep;
 import org.wiseember.core.waveform.MeterWave;
 import org.wiseember.core.waveform.WaveformFigures;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.KeptRun;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.trial.wave.CapturedWaves;
 import org.wiseember.trial.wave.Wave;
@@ -24,7 +24,7 @@ import org.wiseember.trial.wave.Wave;
  * @param read what a meter and eyes showed without a capture
  * @param nominalVolts of the outlet, V; 0 where nobody said
  */
-public record WaveRun(KeptRun kept, List<Wave> waves, List<MeterWave> read, double nominalVolts)
+public record WaveRun(StoredRun kept, List<Wave> waves, List<MeterWave> read, double nominalVolts)
     implements CapturedWaves {
   public WaveRun {
     waves = List.copyOf(waves);

@@ -4,13 +4,13 @@ import java.util.List;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.WaveSteps;
-import org.wiseember.core.hand.Press;
+import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Thing;
+import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.UnitTimes;
 import org.wiseember.workbook.Event;
 
@@ -50,7 +50,7 @@ public record WaveSettings(List<Double> loads, double volts, String reason)
           .nextPart()
           .step("load-" + i, "Load to " + watts)
           .about(loads.get(i))
-          .on(Press.LOAD_ON, "read-" + i)
+          .on(OperatorEvent.LOAD_ON, "read-" + i)
           .step("read-" + i, "Read the meter and look at the wave at " + watts)
           .clock("on for")
           .about(loads.get(i));
@@ -71,11 +71,11 @@ public record WaveSettings(List<Double> loads, double volts, String reason)
                 + " scope's screen or a photo of one; what was not read stays unknown.")
         .begins(begins.code(), begins.detail(), begins.words());
     if (next.isEmpty()) {
-      script.last(Press.READ, "Read at every load. Load off.");
+      script.last(OperatorEvent.READ, "Read at every load. Load off.");
     } else {
-      script.on(Press.READ, next);
+      script.on(OperatorEvent.READ, next);
     }
-    script.on(Press.LOOKS_SINE, name).on(Press.LOOKS_STEPPED, name).on(Press.LOOKS_SQUARE, name);
+    script.on(OperatorEvent.LOOKS_SINE, name).on(OperatorEvent.LOOKS_STEPPED, name).on(OperatorEvent.LOOKS_SQUARE, name);
   }
 
   @Override
@@ -95,7 +95,7 @@ public record WaveSettings(List<Double> loads, double volts, String reason)
     return Needs.some(
         unit.percent(loads.stream().mapToDouble(w -> w).sum() * 0.05),
         0.6,
-        Thing.LOADS,
-        Thing.SCOPE);
+        Equipment.LOADS,
+        Equipment.SCOPE);
   }
 }

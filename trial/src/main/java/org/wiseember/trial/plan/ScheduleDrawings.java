@@ -1,0 +1,177 @@
+package org.wiseember.trial.plan;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.wiseember.report.chart.ScheduleDrawing;
+import org.wiseember.report.look.UnitMark;
+import org.wiseember.trial.kind.Equipment;
+
+/** A plan as its picture. */
+public final class ScheduleDrawings {
+  private static final double LEAST_HOURS = 4;
+  private static final int LANE_NAME = 20;
+  private static final int[] STEPS = {1, 2, 3, 6, 12, 24, 48, 96};
+  private static final int MOST_TICKS = 12;
+  private static final double MINUTE = 1 / 60.0;
+  private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d", Locale.ENGLISH);
+
+  private ScheduleDrawings() {}
+
+  /** When its picture begins: with what runs already. */
+  public static Instant begins(Schedule tide) {
+    return tide.steps().stream()
+        .map(ScheduleStep::from)
+        .filter(t -> t.isBefore(tide.now()))
+        .min(Instant::compareTo)
+        .orElse(tide.now());
+  }
+
+  /** Hours from there to the end. */
+  public static double hours(Schedule tide) {
+    return Math.max(LEAST_HOURS, 1.02 * hour(tide, tide.end()));
+  }
+
+  private static double hour(Schedule tide, Instant at) {
+    return Duration.between(begins(tide), at).toSeconds() / 3600.0;
+  }
+
+  /** Lanes of units come first, in the order of the page. */
+  public static ScheduleDrawing of(Schedule tide, ScheduleTimes times, Optional<ScheduleStep> chosen) {
+    List<Long> units = List.copyOf(tide.packs().keySet());
+    List<ScheduleDrawing.Line> lines = new ArrayList<>();
+    List<ScheduleDrawing.Lane> lanes = new ArrayList<>();
+    for (int i = 0; i < units.size(); i++) {
+      UnitMark mark = new UnitMark(i);
+      long unit = units.get(i);
+      List<ScheduleStep> own = tide.steps().stream().filter(s -> s.unit() == unit).toList();
+      if (!tide.packs().get(unit).none()) {
+        lines.add(new ScheduleDrawing.Line(tide.names().get(unit), mark, corners(tide, unit, own)));
+      }
+      lanes.add(
+          new ScheduleDrawing.Lane(
+              laneName(tide.names().get(unit)),
+              own.stream()
+                  .map(s -> bar(tide, s, s.from(), s.to(), mark, brief(s), chosen))
+                  .toList()));
+    }
+    for (String lane :
+        Arrays.stream(Equipment.values())
+            .map(Equipment::lane)
+            .collect(Collectors.toCollection(LinkedHashSet::new))) {
+      lanes.add(
+          new ScheduleDrawing.Lane(
+              lane,
+              tide.steps().stream()
+                  .filter(s -> !things(s, lane).isEmpty())
+                  .map(s -> bar(tide, s, s.from(), s.to(), mark(units, s), things(s, lane), chosen))
+                  .toList()));
+    }
+    lanes.add(
+        new ScheduleDrawing.Lane(
+            "Someone there",
+            tide.steps().stream()
+                .filter(
+                    s -> s.kind() != ScheduleStep.Kind.RUNNING || s.attendedTo().isAfter(tide.now()))
+                .map(s -> bar(tide, s, s.from(), attended(s), mark(units, s), "be there", chosen))
+                .toList()));
+    return new ScheduleDrawing(hours(tide), hour(tide, tide.now()), ticks(tide, times), lines, lanes);
+  }
+
+  /** The names of lanes stand beside them and must leave them room. */
+  private static String laneName(String name) {
+    return name.length() <= LANE_NAME ? name : name.substring(0, LANE_NAME - 1).strip() + "…";
+  }
+
+  /** Beginning a charge takes somebody a moment. */
+  private static Instant attended(ScheduleStep step) {
+    Instant moment = step.from().plusSeconds(60);
+    return step.attendedTo().isAfter(moment) ? step.attendedTo() : moment;
+  }
+
+  private static UnitMark mark(List<Long> units, ScheduleStep step) {
+    return new UnitMark(units.indexOf(step.unit()));
+  }
+
+  private static ScheduleDrawing.Bar bar(
+      Schedule tide,
+      ScheduleStep step,
+      Instant from,
+      Instant to,
+      UnitMark mark,
+      String words,
+      Optional<ScheduleStep> chosen) {
+    return new ScheduleDrawing.Bar(
+        hour(tide, from),
+        hour(tide, to),
+        mark,
+        words,
+        chosen.filter(step::equals).isPresent(),
+        step.pinned());
+  }
+
+  /** What a step is called where there is little room. */
+  private static String brief(ScheduleStep step) {
+    return step.wanted()
+        .map(w -> w.plan().type().words())
+        .orElseGet(() -> step.kind() == ScheduleStep.Kind.CHARGE ? "charge" : "run down");
+  }
+
+  private static String things(ScheduleStep step, String lane) {
+    return Arrays.stream(Equipment.values())
+        .filter(t -> t.lane().equals(lane) && step.uses(t))
+        .map(Equipment::words)
+        .collect(Collectors.joining(", "));
+  }
+
+  private static List<ScheduleDrawing.Corner> corners(Schedule tide, long unit, List<ScheduleStep> own) {
+    List<ScheduleDrawing.Corner> corners = new ArrayList<>();
+    double percent = tide.packs().get(unit).percent();
+    corners.add(
+        new ScheduleDrawing.Corner(
+            Math.min(hour(tide, tide.now()), own.isEmpty() ? 0 : hour(tide, own.get(0).from())),
+            percent));
+    for (ScheduleStep s : own) {
+      corners.add(new ScheduleDrawing.Corner(hour(tide, s.from()), s.chargeFrom()));
+      corners.add(new ScheduleDrawing.Corner(hour(tide, s.to()), s.chargeTo()));
+      percent = s.chargeTo();
+    }
+    corners.add(new ScheduleDrawing.Corner(hours(tide), percent));
+    return corners;
+  }
+
+  /** Whole hours of the day, so many that they do not crowd; midnight by the name of its day. */
+  private static Map<Double, String> ticks(Schedule tide, ScheduleTimes times) {
+    double hours = hours(tide);
+    int step = STEPS[STEPS.length - 1];
+    for (int i = STEPS.length - 1; i >= 0; i--) {
+      step = hours / STEPS[i] <= MOST_TICKS ? STEPS[i] : step;
+    }
+    Map<Double, String> ticks = new LinkedHashMap<>();
+    ZonedDateTime at = begins(tide).atZone(times.zone()).truncatedTo(ChronoUnit.HOURS);
+    for (int i = 0; i <= hours + 24; i++, at = at.plusHours(1)) {
+      double hour = hour(tide, at.toInstant());
+      boolean whole =
+          step < 24
+              ? at.getHour() % step == 0
+              : at.getHour() == 0 && at.getDayOfYear() % (step / 24) == 0;
+      if (whole && hour >= -MINUTE && hour <= hours) {
+        ticks.put(
+            Math.max(0, hour),
+            at.getHour() == 0 ? DAY.format(at) : times.units().time(at.toLocalTime()));
+      }
+    }
+    return ticks;
+  }
+}
