@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.logging.LogManager;
+import org.wiseember.command.analyze.Analyze;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -17,7 +18,7 @@ import picocli.CommandLine.Command;
     description = "Wise Ember without its window.",
     mixinStandardHelpOptions = true)
 public final class Ember {
-  static final int UNREADABLE = 3;
+  public static final int UNREADABLE = 3;
 
   private static final Map<String, Class<?>> COMMANDS = new LinkedHashMap<>();
 

@@ -20,13 +20,13 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.trial.publish.PublishedJson;
 
 /** Figures with their keys, as text for people and as one JSON object for scripts. */
-final class Results {
+public final class Results {
   /** A figure, or the place of one that could not be had. */
   private record Result(String key, Optional<Figure> figure, Unit unit) {}
 
   /** A word, yes or no, or null where there is nothing to say. */
   private record Said(String key, JsonNode word, String reason) {
-    String text() {
+    public String text() {
       return word.isNull()
           ? "–"
           : word.isBoolean() ? word.asBoolean() ? "yes" : "no" : word.asText();
@@ -43,7 +43,7 @@ final class Results {
   private final List<Result> results = new ArrayList<>();
   private final List<Said> said = new ArrayList<>();
 
-  Results(String kind, List<Warning> warnings) {
+  public Results(String kind, List<Warning> warnings) {
     this.kind = kind;
     this.warnings = List.copyOf(warnings);
   }
@@ -53,20 +53,20 @@ final class Results {
    *
    * @param promised keys that are there in any case, with the units of their figures
    */
-  Results add(Finding finding, Map<String, Unit> promised) {
+  public Results add(Finding finding, Map<String, Unit> promised) {
     promised.forEach((key, unit) -> results.add(new Result(key, finding.figure(key), unit)));
     finding.figures().stream().filter(f -> !promised.containsKey(f.key())).forEach(this::add);
     return this;
   }
 
   /** Adds one figure. */
-  Results add(Figure figure) {
+  public Results add(Figure figure) {
     results.add(new Result(figure.key(), Optional.of(figure), figure.unit()));
     return this;
   }
 
   /** Adds a figure, or the place of one that could not be had. */
-  Results add(String key, Unit unit, Optional<Figure> figure) {
+  public Results add(String key, Unit unit, Optional<Figure> figure) {
     results.add(new Result(key, figure, unit));
     return this;
   }
@@ -78,12 +78,12 @@ final class Results {
   }
 
   /** Adds a figure that is a word. */
-  Results say(String key, String word, String reason) {
+  public Results say(String key, String word, String reason) {
     said.add(new Said(key, word == null ? NullNode.instance : TextNode.valueOf(word), reason));
     return this;
   }
 
-  String json() throws JsonProcessingException {
+  public String json() throws JsonProcessingException {
     ObjectMapper mapper = new ObjectMapper();
     ObjectNode root = mapper.createObjectNode();
     root.put("kind", kind);
@@ -120,7 +120,7 @@ final class Results {
   }
 
   /** Why there is not one figure; empty where there is one. */
-  Optional<String> nothing() {
+  public Optional<String> nothing() {
     if (!said.isEmpty() || results.stream().anyMatch(r -> r.figure().isPresent())) {
       return Optional.empty();
     }
@@ -132,7 +132,7 @@ final class Results {
             .orElse("Not one figure can be given."));
   }
 
-  String text() {
+  public String text() {
     StringBuilder out = new StringBuilder();
     for (Result result : results) {
       String figure = result.figure().map(Figure::words).orElse("–");

@@ -5,10 +5,10 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.runtime.ChargeCurve;
-import org.wiseember.core.runtime.FeedFlow;
 import org.wiseember.core.runtime.FeedReport;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.RunTimeFigures;
+import org.wiseember.core.runtime.feed.FeedFlow;
 import org.wiseember.workbook.day.DayJson;
 import org.wiseember.workbook.log.TextFile;
 import picocli.CommandLine.Command;
@@ -47,7 +47,8 @@ final class RunTimeCommand implements Callable<Integer> {
             .add("first_overload", Unit.HOUR, found.figure("first_overload"))
             .add("worst_start", Unit.VOLT_AMPERE, found.figure("worst_start"))
             .add("label_runs_out", Unit.HOUR, found.figure("label_runs_out"));
-    results.say("first_overload_by", course.overload().map(ChargeCurve.Overload::by).orElse(null), "");
+    results.say(
+        "first_overload_by", course.overload().map(ChargeCurve.Overload::by).orElse(null), "");
     course.feed().ifPresent(report -> feed(results, found, report));
     spec.commandLine().getOut().print(json ? results.json() : results.text());
     return 0;

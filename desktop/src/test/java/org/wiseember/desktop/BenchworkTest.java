@@ -11,8 +11,8 @@ import org.testng.annotations.Test;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.trial.kind.found.Drained;
-import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Workbook;
 
 /** Whole jobs at the bench, in a real window: by hand, with faults, with files, cut short. */
@@ -51,7 +51,7 @@ public class BenchworkTest extends InDemoWindow {
     window.untilShown("Write what meter and display show now.");
     write(", E02", 5);
     robot.push(KeyCode.F6);
-    window.until(() -> !window.desk().bench().going());
+    window.until(() -> !window.session().bench().going());
     window.until(() -> window.found(0).drains().size() == before + 1);
     window.until(() -> newest(0).run().state() == Run.State.DONE && newest(0).complete());
     Figure energy = newest(0).finding().deliveredEnergy().orElseThrow();
@@ -77,7 +77,7 @@ public class BenchworkTest extends InDemoWindow {
     write("12 Wh", 1);
     // The focus is in the line still, as it is for whoever sees a slip right after Enter.
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    window.until(() -> window.desk().bench().live().get().typed().isEmpty());
+    window.until(() -> window.session().bench().live().get().typed().isEmpty());
     write("21 Wh", 1);
     handClock.on(600);
     // Up goes to the line, Enter takes it back into the field: it keeps its moment.
@@ -89,19 +89,19 @@ public class BenchworkTest extends InDemoWindow {
     robot.push(KeyCode.DELETE);
     robot.push(KeyCode.DELETE);
     window.write("0", 1);
-    StoredReading corrected = window.desk().bench().live().get().typed().get(0);
+    StoredReading corrected = window.session().bench().live().get().typed().get(0);
     assertEquals(corrected.value(), 0.0);
     assertEquals(corrected.seconds(), 30, 1e-6);
 
     // A press that was wrong is struck, and the test stands where it stood.
     robot.push(KeyCode.F6);
     window.untilShown("Let it run.");
-    window.until(() -> window.desk().bench().live().get().pressed().size() == 1);
+    window.until(() -> window.session().bench().live().get().pressed().size() == 1);
     robot.push(KeyCode.UP);
     robot.push(KeyCode.DELETE);
     window.untilShown("Switch the load on: 600 W.");
-    long run = window.desk().bench().live().get().run().runId();
-    Workbook workbook = window.desk().workbook().orElseThrow();
+    long run = window.session().bench().live().get().run().runId();
+    Workbook workbook = window.session().workbook().orElseThrow();
     window.until(() -> workbook.notebook().pressed(run).isEmpty());
 
     // Put in afterwards, with its time since the start.
@@ -122,7 +122,7 @@ public class BenchworkTest extends InDemoWindow {
     window.click("pace-" + Pace.FULL.name());
     window.click("start-test");
     window.untilShown("The load cycles with the output alive");
-    window.until(() -> !window.desk().bench().going());
+    window.until(() -> !window.session().bench().going());
     window.untilShown("The output dropped out");
   }
 
@@ -134,9 +134,9 @@ public class BenchworkTest extends InDemoWindow {
     window.untilShown("was cut short after");
     window.click("pace-" + Pace.FULL.name());
     window.click("go-on");
-    window.until(() -> window.desk().bench().live().get() != null);
+    window.until(() -> window.session().bench().live().get() != null);
     window.untilShown("Taken up again where it stood.");
-    window.until(() -> !window.desk().bench().going());
+    window.until(() -> !window.session().bench().going());
     window.until(() -> window.found(2).drains().get(0).complete());
     assertEquals(window.found(2).drains().size(), 3);
   }
@@ -148,7 +148,7 @@ public class BenchworkTest extends InDemoWindow {
     window.click("to-instruments");
     window.untilShown("Every figure is as sure as the meter behind it.");
     window.click("add-Energy-meter-over-Modbus");
-    window.until(() -> window.desk().bench().instruments().size() == 4);
+    window.until(() -> window.session().bench().instruments().size() == 4);
     OpenWindow.onFx(
         () -> {
           ((TextField) window.scene().lookup("#class-second_ac_power")).clear();
@@ -159,7 +159,7 @@ public class BenchworkTest extends InDemoWindow {
     window.until(
         () ->
             window
-                .desk()
+                .session()
                 .bench()
                 .instruments()
                 .get(3)
@@ -177,7 +177,7 @@ public class BenchworkTest extends InDemoWindow {
     window.until(
         () ->
             window
-                .desk()
+                .session()
                 .bench()
                 .instruments()
                 .get(3)
@@ -187,10 +187,10 @@ public class BenchworkTest extends InDemoWindow {
                 .correction()
                 .isPresent());
     window.click("remove-instrument");
-    window.until(() -> window.desk().bench().instruments().size() == 3);
+    window.until(() -> window.session().bench().instruments().size() == 3);
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    window.until(() -> window.desk().bench().instruments().size() == 4);
-    assertFalse(window.desk().said().get().isEmpty());
+    window.until(() -> window.session().bench().instruments().size() == 4);
+    assertFalse(window.session().said().get().isEmpty());
   }
 
   /** An instrument that is not there: said, never a stall, never a sample. */
@@ -199,21 +199,21 @@ public class BenchworkTest extends InDemoWindow {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.click("source-INSTRUMENTS");
     window.click("start-test");
-    window.until(() -> window.desk().bench().live().get() != null);
+    window.until(() -> window.session().bench().live().get() != null);
     window.untilShown("lost");
     window.until(
         () ->
-            window.desk().bench().live().get().view().get() != null
-                && window.desk().bench().live().get().view().get().notices().stream()
+            window.session().bench().live().get().view().get() != null
+                && window.session().bench().live().get().view().get().notices().stream()
                     .anyMatch(n -> n.code().equals("lost")));
-    long run = window.desk().bench().live().get().run().runId();
-    Workbook workbook = window.desk().workbook().orElseThrow();
+    long run = window.session().bench().live().get().run().runId();
+    Workbook workbook = window.session().workbook().orElseThrow();
     assertEquals(workbook.runs().trace(workbook.runs().byId(run).orElseThrow()).size(), 0);
     OpenWindow.onFx(
         () -> {
-          window.desk().bench().stopRun();
+          window.session().bench().stopRun();
           return null;
         });
-    window.until(() -> !window.desk().bench().going());
+    window.until(() -> !window.session().bench().going());
   }
 }

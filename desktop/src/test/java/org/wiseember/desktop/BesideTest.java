@@ -28,7 +28,7 @@ public class BesideTest {
     folder = Files.createTempDirectory("ember-beside");
     window = OpenWindow.on(folder.resolve("market.ember"));
     keys = new Keys(window);
-    window.until(() -> window.desk().workbook().isPresent());
+    window.until(() -> window.session().workbook().isPresent());
   }
 
   @AfterClass(alwaysRun = true)
@@ -37,11 +37,11 @@ public class BesideTest {
   }
 
   private BesideRun run(int at) {
-    return OpenWindow.onFx(() -> window.desk().beside().runs().get(at));
+    return OpenWindow.onFx(() -> window.session().beside().runs().get(at));
   }
 
   private int count() {
-    return OpenWindow.onFx(() -> window.desk().beside().runs().size());
+    return OpenWindow.onFx(() -> window.session().beside().runs().size());
   }
 
   /** A generator by itself, by keyboard alone, from an empty page to its figures. */
@@ -64,7 +64,8 @@ public class BesideTest {
     assertEquals(run.subject().kind(), RunSubject.Kind.GENERATOR);
     assertEquals(run.subject().name(), "Yard generator");
     assertEquals(run.figures().get(0).words(), "≥ 1\u2009600 ± 30 W");
-    assertTrue(run.run().unitId() == 0 && window.desk().shelf().isEmpty(), "it poses as no unit");
+    assertTrue(
+        run.run().unitId() == 0 && window.session().shelf().isEmpty(), "it poses as no unit");
     window.untilShown("Volts fall by");
     window.untilShown("stalled or tripped");
   }
@@ -115,7 +116,7 @@ public class BesideTest {
     window.until(() -> count() == 2);
     OpenWindow.onFx(
         () -> {
-          window.desk().dayWork().take(json);
+          window.session().dayWork().take(json);
           return null;
         });
     window.until(() -> count() == 3);
@@ -135,7 +136,7 @@ public class BesideTest {
     int before = count();
     OpenWindow.onFx(
         () -> {
-          window.desk().readingIn().take(log);
+          window.session().readingIn().take(log);
           return null;
         });
     window.node("log-test-watch");
@@ -145,7 +146,7 @@ public class BesideTest {
     BesideRun run = run(before);
     assertEquals(run.subject().name(), "drinks cooler");
     assertEquals(run.watch().orElseThrow().watch().runningWatts(), 95.0);
-    window.until(() -> window.desk().stage().get() == StageName.EVIDENCE);
+    window.until(() -> window.session().stage().get() == StageName.EVIDENCE);
     window.untilShown("At rest");
   }
 }

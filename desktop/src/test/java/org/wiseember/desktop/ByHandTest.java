@@ -76,7 +76,7 @@ public class ByHandTest {
     clock = new WoundClock();
     window = OpenWindow.on(DemoFile.in(folder), from -> clock);
     robot = window.robot();
-    window.until(() -> window.desk().chosen().get() != null);
+    window.until(() -> window.session().chosen().get() != null);
   }
 
   @AfterClass(alwaysRun = true)
@@ -85,7 +85,7 @@ public class ByHandTest {
   }
 
   private Judgement unit() {
-    return window.desk().chosen().get();
+    return window.session().chosen().get();
   }
 
   private void push(KeyCode... keys) {
@@ -101,14 +101,14 @@ public class ByHandTest {
   }
 
   private void line(String text) {
-    int before = window.desk().bench().live().get().notebook().get().size();
+    int before = window.session().bench().live().get().notebook().get().size();
     write(text);
     push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().live().get().notebook().get().size() == before + 1);
+    window.until(() -> window.session().bench().live().get().notebook().get().size() == before + 1);
   }
 
   private void key(KeyCode key) {
-    LiveRun live = window.desk().bench().live().get();
+    LiveRun live = window.session().bench().live().get();
     int before = live.notebook().get().size();
     Optional<Now> asked = live.view().get().now();
     // No two presses are at one moment, so that each changes what is asked for or since when.
@@ -135,10 +135,10 @@ public class ByHandTest {
   }
 
   private void start() {
-    window.until(() -> window.desk().bench().mayStart(window.desk().bench().test().get()));
+    window.until(() -> window.session().bench().mayStart(window.session().bench().test().get()));
     window.until(() -> "start-test".equals(window.scene().getFocusOwner().getId()));
     push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().going());
+    window.until(() -> window.session().bench().going());
     window.until(() -> "notebook-line".equals(window.scene().getFocusOwner().getId()));
   }
 
@@ -169,10 +169,10 @@ public class ByHandTest {
     key(KeyCode.F6);
     line("293 Wh");
     push(KeyCode.F6);
-    window.until(() -> !window.desk().bench().going());
+    window.until(() -> !window.session().bench().going());
     window.until(() -> unit().drains().stream().anyMatch(Drained::complete));
     push(KeyCode.CONTROL, KeyCode.DIGIT8);
-    window.until(() -> window.desk().stage().get() == StageName.REPORT);
+    window.until(() -> window.session().stage().get() == StageName.REPORT);
     window.idle();
     window.until(() -> "save-pdf".equals(window.scene().getFocusOwner().getId()));
     push(KeyCode.ENTER);
@@ -199,8 +199,8 @@ public class ByHandTest {
           () -> {
             window.stage().setWidth(small ? 1100 : 1280);
             window.stage().setHeight(small ? 700 : 800);
-            window.desk().textScale().set(small ? 1.5 : 1);
-            window.desk().palette().set(small ? Palette.LIGHT : Palette.DARK);
+            window.session().textScale().set(small ? 1.5 : 1);
+            window.session().palette().set(small ? Palette.LIGHT : Palette.DARK);
             return null;
           });
       window.until(() -> window.scene().getHeight() == (small ? 700 : 800));
@@ -218,11 +218,11 @@ public class ByHandTest {
     }
     OpenWindow.onFx(
         () -> {
-          window.desk().palette().set(Palette.LIGHT);
-          window.desk().bench().stopRun();
+          window.session().palette().set(Palette.LIGHT);
+          window.session().bench().stopRun();
           return null;
         });
-    window.until(() -> !window.desk().bench().going());
+    window.until(() -> !window.session().bench().going());
   }
 
   /** Keys and lines of a test, {@code |} between them; a number alone winds the clock on so far. */
@@ -378,7 +378,7 @@ public class ByHandTest {
   public void byKeysAndLines(String test, String said, Predicate<TestRun> found) {
     begin(test);
     for (String step : said.split("\\|")) {
-      boolean last = !window.desk().bench().going();
+      boolean last = !window.session().bench().going();
       assertTrue(!last, "over before " + step);
       if (step.matches("F\\d")) {
         key(KeyCode.valueOf(step));
@@ -388,17 +388,17 @@ public class ByHandTest {
         line(step);
       }
     }
-    long run = window.desk().bench().live().get().run().runId();
-    if (window.desk().bench().going()) {
+    long run = window.session().bench().live().get().run().runId();
+    if (window.session().bench().going()) {
       OpenWindow.onFx(
           () -> {
-            window.desk().bench().stopRun();
+            window.session().bench().stopRun();
             return null;
           });
     }
-    window.until(() -> !window.desk().bench().going());
+    window.until(() -> !window.session().bench().going());
     window.until(() -> unit().runs().stream().anyMatch(r -> r.run().id() == run && found.test(r)));
     push(KeyCode.CONTROL, KeyCode.DIGIT5);
-    window.until(() -> window.desk().stage().get() == StageName.VERDICT);
+    window.until(() -> window.session().stage().get() == StageName.VERDICT);
   }
 }

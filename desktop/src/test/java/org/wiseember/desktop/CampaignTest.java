@@ -34,11 +34,11 @@ public class CampaignTest extends InDemoWindow {
       List.of(new CampaignNotes.Present(LocalTime.MIDNIGHT, LocalTime.MIDNIGHT));
 
   private Schedule tide() {
-    return window.desk().planWork().tide().get();
+    return window.session().planWork().tide().get();
   }
 
   private long chosen() {
-    return window.desk().chosen().get().unit().id();
+    return window.session().chosen().get().unit().id();
   }
 
   private void labelled() {
@@ -57,8 +57,8 @@ public class CampaignTest extends InDemoWindow {
     }
     window.until(
         () ->
-            window.desk().chosen().get().unit().name().equals("Lampwright 60")
-                && window.desk().chosen().get().unit().label().claims().size() >= 3);
+            window.session().chosen().get().unit().name().equals("Lampwright 60")
+                && window.session().chosen().get().unit().label().claims().size() >= 3);
   }
 
   /** Runs what stands ready at 600×, and waits until the plan has moved on. */
@@ -66,14 +66,14 @@ public class CampaignTest extends InDemoWindow {
     ScheduleStep next = tide().nextTest(chosen()).orElseThrow();
     TestType type = next.wanted().orElseThrow().plan().type();
     long tests = tide().tests();
-    window.until(() -> window.desk().bench().test().get().equals(type));
+    window.until(() -> window.session().bench().test().get().equals(type));
     window.untilShown("next in your plan");
-    int runs = window.desk().chosen().get().runs().size();
+    int runs = window.session().chosen().get().runs().size();
     window.click("start-test");
-    window.until(() -> window.desk().bench().going());
+    window.until(() -> window.session().bench().going());
     window.until(() -> tide().steps().get(0).kind() == ScheduleStep.Kind.RUNNING);
-    window.until(() -> !window.desk().bench().going());
-    window.until(() -> window.desk().chosen().get().runs().size() == runs + 1);
+    window.until(() -> !window.session().bench().going());
+    window.until(() -> window.session().chosen().get().runs().size() == runs + 1);
     window.until(() -> tide().tests() < tests && tide().step(chosen(), type.key()).isEmpty());
     return type;
   }
@@ -99,10 +99,10 @@ public class CampaignTest extends InDemoWindow {
     assertEquals(tide().tests(), 2);
     window.click("step-0");
     window.click("to-bench");
-    window.until(() -> window.desk().stage().get() == StageName.BENCH);
+    window.until(() -> window.session().stage().get() == StageName.BENCH);
     OpenWindow.onFx(
         () -> {
-          window.desk().bench().setPace(Pace.SIX_HUNDRED);
+          window.session().bench().setPace(Pace.SIX_HUNDRED);
           return null;
         });
     TestType first = run();
@@ -193,8 +193,8 @@ public class CampaignTest extends InDemoWindow {
             .orElseThrow();
     String key = free.wanted().orElseThrow().key();
     drag(free, 1.5);
-    window.until(() -> window.desk().planWork().notes().pin(2, key).isPresent());
-    Instant pin = window.desk().planWork().notes().pin(2, key).orElseThrow();
+    window.until(() -> window.session().planWork().notes().pin(2, key).isPresent());
+    Instant pin = window.session().planWork().notes().pin(2, key).orElseThrow();
     long moved = Duration.between(free.from(), pin).toMinutes();
     assertTrue(Math.abs(moved - 90) <= 10, "dragged by " + moved + " min");
   }
@@ -205,9 +205,12 @@ public class CampaignTest extends InDemoWindow {
     window.choose(1);
     OpenWindow.onFx(
         () -> {
-          window.desk().stage().set(StageName.PLAN);
+          window.session().stage().set(StageName.PLAN);
           // Whatever the hour is, somebody is there.
-          window.desk().planWork().note(window.desk().planWork().notes().present(ALWAYS), "there");
+          window
+              .session()
+              .planWork()
+              .note(window.session().planWork().notes().present(ALWAYS), "there");
           return null;
         });
     window.until(

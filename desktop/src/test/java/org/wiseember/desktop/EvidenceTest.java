@@ -33,8 +33,8 @@ public class EvidenceTest extends InDemoWindow {
   private void show(TestRun run) {
     OpenWindow.onFx(
         () -> {
-          window.desk().shownRun().set(run.run().id());
-          window.desk().stage().set(StageName.EVIDENCE);
+          window.session().shownRun().set(run.run().id());
+          window.session().stage().set(StageName.EVIDENCE);
           return null;
         });
     window.untilShown(run.run().title());
@@ -209,12 +209,12 @@ public class EvidenceTest extends InDemoWindow {
     window.untilShown("25, 60, 120, 240, 385, 445 W, twice");
     OpenWindow.onFx(
         () -> {
-          window.desk().bench().setPace(Pace.FULL);
+          window.session().bench().setPace(Pace.FULL);
           return null;
         });
     window.click("start-test");
     window.until(
-        () -> window.desk().bench().live().get() != null && !window.desk().bench().going());
+        () -> window.session().bench().live().get() != null && !window.session().bench().going());
     window.until(() -> unit().ladder().isPresent());
     Laddered ladder = unit().ladder().orElseThrow();
     assertEquals(ladder.finding().points().size(), 6);
@@ -235,8 +235,8 @@ public class EvidenceTest extends InDemoWindow {
     long id = unit().drains().get(0).run().id();
     OpenWindow.onFx(
         () -> {
-          window.desk().shownRun().set(id);
-          window.desk().stage().set(StageName.EVIDENCE);
+          window.session().shownRun().set(id);
+          window.session().stage().set(StageName.EVIDENCE);
           return null;
         });
     window.click("set-aside");
@@ -259,7 +259,7 @@ public class EvidenceTest extends InDemoWindow {
     window.test("efficiency");
     window.click("source-BY_HAND");
     window.click("start-test");
-    window.until(() -> window.desk().bench().live().get() != null);
+    window.until(() -> window.session().bench().live().get() != null);
     window.untilShown("AC output on, nothing plugged in");
     window.press(KeyCode.F6, "Plug in 60 W");
     handClock.on(20);
@@ -274,7 +274,7 @@ public class EvidenceTest extends InDemoWindow {
     Node stop = window.node("hold-to-stop");
     robot.moveTo(stop).press(MouseButton.PRIMARY);
     try {
-      window.until(() -> !window.desk().bench().going());
+      window.until(() -> !window.session().bench().going());
     } finally {
       robot.release(MouseButton.PRIMARY);
     }

@@ -28,7 +28,7 @@ abstract class InDemoWindow {
     handClock = new WoundClock();
     window = OpenWindow.on(file, from -> handClock);
     robot = window.robot();
-    window.until(() -> window.desk().chosen().get() != null);
+    window.until(() -> window.session().chosen().get() != null);
   }
 
   @AfterMethod(alwaysRun = true)
@@ -38,6 +38,6 @@ abstract class InDemoWindow {
 
   /** The unit that is shown. */
   protected final Judgement unit() {
-    return window.desk().chosen().get();
+    return window.session().chosen().get();
   }
 }

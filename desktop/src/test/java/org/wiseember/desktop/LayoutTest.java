@@ -25,12 +25,12 @@ import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.charge.ChargeSource;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.ApplianceDraw;
-import org.wiseember.core.runtime.Feed;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.DayStretch;
+import org.wiseember.core.runtime.feed.Feed;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.model.StageName;
@@ -38,12 +38,12 @@ import org.wiseember.report.look.Palette;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.demo.DemoWorkbook;
-import org.wiseember.trial.kind.ChargeSetting;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestType;
-import org.wiseember.workbook.StoredDay;
+import org.wiseember.trial.onhand.ChargeSetting;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
@@ -82,14 +82,14 @@ public class LayoutTest {
                           new ApplianceDraw(ApplianceDraw.Use.CYCLING, 130, 84.5, Double.NaN, 700)
                               .from(ApplianceDraw.Origin.WATCHED),
                           Side.AC,
-                          List.of(DayStretch.ALWAYS),
+                          List.of(HourSpan.ALWAYS),
                           List.of())))
               .fed(
                   Optional.of(
                       new Feed.PassThrough(
                           List.of(
                               new Feed.Alternating(
-                                  "generator", 1600, List.of(new DayStretch(2, 300)))))));
+                                  "generator", 1600, List.of(new HourSpan(2, 300)))))));
       workbook.days().add(longest, workbook.units().all().stream().map(TestedUnit::id).toList());
       workbook
           .units()
@@ -119,18 +119,18 @@ public class LayoutTest {
     scope = folder.resolve("a capture of the outlet behind the transformer at the far stall.csv");
     DemoWorkbook.writeScopeFile(scope);
     full = OpenWindow.on(demo);
-    full.until(() -> full.desk().chosen().get() != null);
+    full.until(() -> full.session().chosen().get() != null);
     OpenWindow.onFx(
         () -> {
-          full.desk().bench().setPace(Pace.TEN);
-          full.desk().bench().faults().addAll(List.of(Fault.values()));
-          full.desk().bench().start();
+          full.session().bench().setPace(Pace.TEN);
+          full.session().bench().faults().addAll(List.of(Fault.values()));
+          full.session().bench().start();
           return null;
         });
     full.until(
         () ->
-            full.desk().bench().live().get() != null
-                && full.desk().bench().live().get().view().get() != null);
+            full.session().bench().live().get() != null
+                && full.session().bench().live().get().view().get() != null);
     empty = OpenWindow.on(folder.resolve("empty.ember"));
   }
 
@@ -181,8 +181,8 @@ public class LayoutTest {
         () -> {
           window.stage().setWidth(width);
           window.stage().setHeight(height);
-          window.desk().textScale().set(scale);
-          window.desk().palette().set(dark ? Palette.DARK : Palette.LIGHT);
+          window.session().textScale().set(scale);
+          window.session().palette().set(dark ? Palette.DARK : Palette.LIGHT);
           return null;
         });
     window.until(() -> window.scene().getWidth() == width && window.scene().getHeight() == height);
@@ -190,11 +190,11 @@ public class LayoutTest {
     for (StageName stage : StageName.values()) {
       OpenWindow.onFx(
           () -> {
-            window.desk().stage().set(stage);
+            window.session().stage().set(stage);
             return null;
           });
       window.settle();
-      if (stage == StageName.REPORT && window.desk().chosen().get() != null) {
+      if (stage == StageName.REPORT && window.session().chosen().get() != null) {
         window.until(
             () ->
                 window.scene().getRoot().lookupAll(".image-view").stream()
@@ -224,24 +224,25 @@ public class LayoutTest {
   private void checkPlan(Set<String> problems) {
     OpenWindow.onFx(
         () -> {
-          full.desk().stage().set(StageName.PLAN);
+          full.session().stage().set(StageName.PLAN);
           return null;
         });
-    full.until(() -> full.desk().planWork().tide().get() != null);
+    full.until(() -> full.session().planWork().tide().get() != null);
     OpenWindow.onFx(
         () -> {
-          full.desk()
+          full.session()
               .planWork()
               .note(
-                  full.desk()
+                  full.session()
                       .planWork()
                       .notes()
-                      .of(full.desk().shelf().stream().map(p -> p.unit().id()).toList()),
+                      .of(full.session().shelf().stream().map(p -> p.unit().id()).toList()),
                   "all");
           return null;
         });
     full.until(
-        () -> full.desk().planWork().tide().get().packs().size() == full.desk().shelf().size());
+        () ->
+            full.session().planWork().tide().get().packs().size() == full.session().shelf().size());
     problemsOf("Plan, what comes when", problems);
     for (String step : List.of("step-0", "step-3")) {
       OpenWindow.onFx(
@@ -268,21 +269,21 @@ public class LayoutTest {
   private void checkRunTime(Set<String> problems) {
     OpenWindow.onFx(
         () -> {
-          full.desk().stage().set(StageName.RUN_TIME);
+          full.session().stage().set(StageName.RUN_TIME);
           return null;
         });
-    List<StoredDay> days = List.copyOf(full.desk().dayWork().days());
+    List<StoredDay> days = List.copyOf(full.session().dayWork().days());
     // The one with the longest names, and the one with most links in its feed.
     for (StoredDay day : List.of(days.get(days.size() - 1), days.get(2))) {
       OpenWindow.onFx(
           () -> {
-            full.desk().dayWork().choose(day);
+            full.session().dayWork().choose(day);
             return null;
           });
       full.until(
           () ->
-              full.desk().dayWork().outcome().get() != null
-                  && full.desk().dayWork().outcome().get().day().equals(day.day()));
+              full.session().dayWork().outcome().get() != null
+                  && full.session().dayWork().outcome().get().day().equals(day.day()));
       problemsOf("Run-time, " + day.day().title(), problems);
       OpenWindow.onFx(
           () -> {
@@ -310,7 +311,7 @@ public class LayoutTest {
     full.choose(0);
     OpenWindow.onFx(
         () -> {
-          full.desk().stage().set(StageName.BENCH);
+          full.session().stage().set(StageName.BENCH);
           ((TextField) full.scene().lookup("#typed-TOTAL")).setText("609 kWh");
           return null;
         });
@@ -320,7 +321,7 @@ public class LayoutTest {
     for (RunSettings.Source source : RunSettings.Source.values()) {
       OpenWindow.onFx(
           () -> {
-            full.desk().bench().source().set(source);
+            full.session().bench().source().set(source);
             return null;
           });
       problemsOf("Set-up, " + source, problems);
@@ -341,23 +342,23 @@ public class LayoutTest {
     full.choose(0);
     OpenWindow.onFx(
         () -> {
-          full.desk().bench().source().set(RunSettings.Source.SIMULATED);
-          full.desk().readingIn().take(log);
+          full.session().bench().source().set(RunSettings.Source.SIMULATED);
+          full.session().readingIn().take(log);
           return null;
         });
-    full.until(() -> full.desk().readingIn().draft().get() != null);
+    full.until(() -> full.session().readingIn().draft().get() != null);
     problemsOf("Log", problems);
     OpenWindow.onFx(
         () -> {
-          full.desk().readingIn().forget();
-          full.desk().readingIn().take(scope);
+          full.session().readingIn().forget();
+          full.session().readingIn().take(scope);
           return null;
         });
-    full.until(() -> full.desk().captures().draft().get() != null);
+    full.until(() -> full.session().captures().draft().get() != null);
     problemsOf("Capture", problems);
     OpenWindow.onFx(
         () -> {
-          full.desk().captures().forget();
+          full.session().captures().forget();
           return null;
         });
   }
@@ -366,17 +367,17 @@ public class LayoutTest {
   private void checkEvidence(Set<String> problems) {
     OpenWindow.onFx(
         () -> {
-          full.desk().stage().set(StageName.EVIDENCE);
+          full.session().stage().set(StageName.EVIDENCE);
           return null;
         });
     List<TestRun> runs =
-        full.desk().chosen().get().runs().stream()
+        full.session().chosen().get().runs().stream()
             .filter(r -> r.run().state() == Run.State.DONE)
             .toList();
     for (TestRun run : runs) {
       OpenWindow.onFx(
           () -> {
-            full.desk().shownRun().set(run.run().id());
+            full.session().shownRun().set(run.run().id());
             return null;
           });
       problemsOf("Evidence, " + run.run().title(), problems);
@@ -387,7 +388,7 @@ public class LayoutTest {
     }
     OpenWindow.onFx(
         () -> {
-          full.desk().shownRun().set(runs.get(0).run().id());
+          full.session().shownRun().set(runs.get(0).run().id());
           Row.choose(full.scene().lookup("#together"));
           return null;
         });
@@ -395,14 +396,14 @@ public class LayoutTest {
     full.choose(3);
     OpenWindow.onFx(
         () -> {
-          full.desk().shownRun().set(runs.get(0).run().id());
-          full.desk().stage().set(StageName.BENCH);
+          full.session().shownRun().set(runs.get(0).run().id());
+          full.session().stage().set(StageName.BENCH);
           return null;
         });
     for (TestType kind : AllTests.list()) {
       OpenWindow.onFx(
           () -> {
-            full.desk().bench().test().set(kind);
+            full.session().bench().test().set(kind);
             return null;
           });
       problemsOf("Bench for an inverter, " + kind.words(), problems);
@@ -410,8 +411,8 @@ public class LayoutTest {
     full.choose(2);
     OpenWindow.onFx(
         () -> {
-          full.desk().bench().test().set(AllTests.of(Charge.KIND));
-          full.desk()
+          full.session().bench().test().set(AllTests.of(Charge.KIND));
+          full.session()
               .bench()
               .have(
                   ChargeSetting.ASK,
@@ -422,7 +423,7 @@ public class LayoutTest {
     full.choose(0);
     OpenWindow.onFx(
         () -> {
-          full.desk().bench().test().set(AllTests.of(Drain.AC));
+          full.session().bench().test().set(AllTests.of(Drain.AC));
           return null;
         });
   }

@@ -9,6 +9,8 @@ import java.nio.file.Path;
 import java.time.Clock;
 import javafx.scene.input.KeyCode;
 import org.testng.annotations.Test;
+import org.wiseember.bench.emulator.EmulatedBench;
+import org.wiseember.bench.emulator.EmulatorServers;
 import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.StartingPoints;
@@ -16,8 +18,6 @@ import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.SimulatedUnit;
 import org.wiseember.bench.simulated.UnitDesign;
-import org.wiseember.bench.emulator.EmulatedBench;
-import org.wiseember.bench.emulator.EmulatorServers;
 import org.wiseember.trial.DemoFile;
 import org.wiseember.workbook.Workbook;
 

@@ -22,12 +22,12 @@ import org.wiseember.trial.lineup.LineUpUnit;
 /** Units beside each other in a real window. */
 public class LineUpTest extends InDemoWindow {
   private LineUp lineUp() {
-    return OpenWindow.onFx(() -> window.desk().lineUpWork().shown().get());
+    return OpenWindow.onFx(() -> window.session().lineUpWork().shown().get());
   }
 
   private void open() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT6);
-    window.until(() -> window.desk().lineUpWork().shown().get() != null);
+    window.until(() -> window.session().lineUpWork().shown().get() != null);
     window.settle();
   }
 
@@ -135,7 +135,7 @@ public class LineUpTest extends InDemoWindow {
     window.untilShown("did an air conditioner or a heater come or go");
     OpenWindow.onFx(
         () -> {
-          window.desk().undo();
+          window.session().undo();
           return null;
         });
     window.until(() -> lineUp().notes().bills().months().isEmpty());
@@ -148,10 +148,10 @@ public class LineUpTest extends InDemoWindow {
     DemoWorkbook.create(twelve, 12);
     OpenWindow.onFx(
         () -> {
-          window.desk().open(twelve);
+          window.session().open(twelve);
           return null;
         });
-    window.until(() -> window.desk().shelf().size() == 12);
+    window.until(() -> window.session().shelf().size() == 12);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT6);
     window.until(() -> lineUp() != null && lineUp().units().size() == 12);
     for (int[] size : new int[][] {{1280, 800, 100}, {1100, 700, 100}, {1280, 800, 150}}) {
@@ -159,8 +159,8 @@ public class LineUpTest extends InDemoWindow {
           () -> {
             window.stage().setWidth(size[0]);
             window.stage().setHeight(size[1]);
-            window.desk().textScale().set(size[2] / 100.0);
-            window.desk().palette().set(size[2] > 100 ? Palette.DARK : Palette.LIGHT);
+            window.session().textScale().set(size[2] / 100.0);
+            window.session().palette().set(size[2] > 100 ? Palette.DARK : Palette.LIGHT);
             return null;
           });
       window.until(() -> window.scene().getWidth() == size[0]);

@@ -34,13 +34,13 @@ final class OpenWindow implements AutoCloseable {
   private static final long PATIENCE = TimeUnit.SECONDS.toNanos(30);
   private static boolean facesLoaded;
 
-  private final Session desk;
+  private final Session session;
   private final Stage stage;
   private final FxRobot robot;
   private boolean closed;
 
-  private OpenWindow(Session desk, Stage stage) {
-    this.desk = desk;
+  private OpenWindow(Session session, Stage stage) {
+    this.session = session;
     this.stage = stage;
     this.robot = new Hands(stage);
   }
@@ -60,10 +60,10 @@ final class OpenWindow implements AutoCloseable {
                 Look.loadFaces();
                 facesLoaded = true;
               }
-              Session desk =
+              Session session =
                   new Session(Clock.systemUTC(), new WindowThread(), handClocks)
                       .withoutLookingThrough();
-              Scene scene = new Scene(new MainWindow(desk), 1280, 800);
+              Scene scene = new Scene(new MainWindow(session), 1280, 800);
               scene.getStylesheets().add(Look.styleSheet());
               Stage stage = new Stage();
               stage.setScene(scene);
@@ -72,10 +72,10 @@ final class OpenWindow implements AutoCloseable {
               stage.show();
               stage.toFront();
               stage.requestFocus();
-              desk.open(workbook);
-              return new OpenWindow(desk, stage);
+              session.open(workbook);
+              return new OpenWindow(session, stage);
             });
-    window.until(() -> window.desk.workbook().isPresent());
+    window.until(() -> window.session.workbook().isPresent());
     window.settle();
     return window;
   }
@@ -104,8 +104,8 @@ final class OpenWindow implements AutoCloseable {
     }
   }
 
-  Session desk() {
-    return desk;
+  Session session() {
+    return session;
   }
 
   Stage stage() {
@@ -143,11 +143,11 @@ final class OpenWindow implements AutoCloseable {
 
   /** Waits until nothing is read, worked out or laid out any more, and all of it is shown. */
   void idle() {
-    until(() -> desk.shelf().stream().allMatch(p -> p.summary().isPresent()));
+    until(() -> session.shelf().stream().allMatch(p -> p.summary().isPresent()));
     CompletableFuture<Boolean> done = new CompletableFuture<>();
     onFx(
         () -> {
-          desk.background(() -> true, done::complete);
+          session.background(() -> true, done::complete);
           return null;
         });
     until(done::isDone);
@@ -281,7 +281,7 @@ final class OpenWindow implements AutoCloseable {
   void write(String text, int readings) {
     type("notebook-line", text);
     robot.push(KeyCode.ENTER);
-    until(() -> desk.bench().live().get().typed().size() == readings);
+    until(() -> session.bench().live().get().typed().size() == readings);
     settle();
   }
 
@@ -294,20 +294,22 @@ final class OpenWindow implements AutoCloseable {
   /** All that was found of a unit of the shelf, as the workbook has it. */
   Judgement found(int unit) {
     return Judgement.of(
-        desk.workbook().orElseThrow(), desk.shelf().get(unit).unit(), desk.guardBand().get());
+        session.workbook().orElseThrow(),
+        session.shelf().get(unit).unit(),
+        session.guardBand().get());
   }
 
   /** Chooses a unit of the shelf. */
   void choose(int unit) {
     onFx(
         () -> {
-          desk.choose(desk.shelf().get(unit).unit().id());
+          session.choose(session.shelf().get(unit).unit().id());
           return null;
         });
     until(
         () ->
-            desk.chosen().get() != null
-                && desk.chosen().get().unit().id() == desk.shelf().get(unit).unit().id());
+            session.chosen().get() != null
+                && session.chosen().get().unit().id() == session.shelf().get(unit).unit().id());
   }
 
   @Override
@@ -321,6 +323,6 @@ final class OpenWindow implements AutoCloseable {
           stage.hide();
           return null;
         });
-    desk.close();
+    session.close();
   }
 }

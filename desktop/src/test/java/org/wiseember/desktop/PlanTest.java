@@ -13,8 +13,8 @@ import org.wiseember.bench.run.Pace;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.kind.ChargeSetting;
 import org.wiseember.trial.kind.charge.ChargeRun;
+import org.wiseember.trial.onhand.ChargeSetting;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
 
@@ -46,7 +46,7 @@ public class PlanTest extends InDemoWindow {
     window.click("plan-SOLAR");
     OpenWindow.onFx(
         () -> {
-          window.desk().undo();
+          window.session().undo();
           return null;
         });
     window.untilShown("62.2 V cold, only then too many");
@@ -61,16 +61,16 @@ public class PlanTest extends InDemoWindow {
     window.untilShown("Best of what you have");
     replace("panel-0-voc", "224x");
     window.untilShown("V open: “224x” is no number from 0.5 to 200.");
-    assertEquals(window.desk().solar().panels().get().lots().get(0).panel().openVolts(), 22.4);
+    assertEquals(window.session().solar().panels().get().lots().get(0).panel().openVolts(), 22.4);
     replace("panel-0-voc", "17");
     window.untilShown("V_mp lies below its V_oc");
     replace("panel-0-voc", "22,9");
     window.until(
-        () -> window.desk().solar().panels().get().lots().get(0).panel().openVolts() == 22.9);
+        () -> window.session().solar().panels().get().lots().get(0).panel().openVolts() == 22.9);
     window.click("add-panel");
-    window.until(() -> window.desk().solar().panels().get().lots().size() == 3);
+    window.until(() -> window.session().solar().panels().get().lots().size() == 3);
     window.click("panel-2-off");
-    window.until(() -> window.desk().solar().panels().get().lots().size() == 2);
+    window.until(() -> window.session().solar().panels().get().lots().size() == 2);
     replace("site-day", "31 Foo");
     window.untilShown("is no day of the year");
     window.close();
@@ -97,18 +97,18 @@ public class PlanTest extends InDemoWindow {
     window.untilShown("its most amps");
     window.click("use-panels");
     window.untilShown("panels: 2 stall roof 200 W in parallel");
-    assertEquals(window.desk().bench().test().get(), AllTests.of(Charge.KIND));
+    assertEquals(window.session().bench().test().get(), AllTests.of(Charge.KIND));
     window.click("from-WALL");
     window.untilShown("Charge from solar panels");
     window.untilShown("Panels to unit");
     OpenWindow.onFx(
         () -> {
-          window.desk().bench().setPace(Pace.FULL);
+          window.session().bench().setPace(Pace.FULL);
           return null;
         });
     window.click("start-test");
-    window.until(() -> window.desk().bench().live().get() != null);
-    window.until(() -> !window.desk().bench().going());
+    window.until(() -> window.session().bench().live().get() != null);
+    window.until(() -> !window.session().bench().going());
     window.until(
         () ->
             unit().runs().stream()
@@ -131,7 +131,7 @@ public class PlanTest extends InDemoWindow {
   }
 
   private ChargeSetting charge() {
-    return window.desk().bench().onHand().get().answer(ChargeSetting.ASK);
+    return window.session().bench().onHand().get().answer(ChargeSetting.ASK);
   }
 
   /** One source stays; the DC input takes one at a time; what may pass the volts does not start. */
@@ -154,7 +154,7 @@ public class PlanTest extends InDemoWindow {
     window.untilShown("is no number from 5 to 240.");
     window.choose(1);
     window.untilShown("The label prints no volt window");
-    assertFalse(window.desk().bench().plan().isPresent());
+    assertFalse(window.session().bench().plan().isPresent());
   }
 
   /** 1 000 W at 85 % and 10.5 V are 112 A, which want a fuse of 150 A, which 3/0 carries. */

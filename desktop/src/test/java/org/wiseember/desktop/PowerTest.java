@@ -35,7 +35,7 @@ public class PowerTest extends InDemoWindow {
   private void pace(Pace pace) {
     OpenWindow.onFx(
         () -> {
-          window.desk().bench().setPace(pace);
+          window.session().bench().setPace(pace);
           return null;
         });
   }
@@ -45,23 +45,25 @@ public class PowerTest extends InDemoWindow {
   public void cautionsComeBeforeTheStart() {
     OpenWindow.onFx(
         () -> {
-          window.desk().stage().set(StageName.VERDICT);
-          window.desk().bench().test().set(AllTests.of(OverloadHolds.KIND));
-          window.desk().bench().start();
+          window.session().stage().set(StageName.VERDICT);
+          window.session().bench().test().set(AllTests.of(OverloadHolds.KIND));
+          window.session().bench().start();
           return null;
         });
     window.untilShown("Read the cautions beside the steps first");
-    assertFalse(window.desk().bench().going());
+    assertFalse(window.session().bench().going());
     for (TestType kind : AllTests.list()) {
-      assertEquals(window.desk().bench().mayStart(kind), !kind.is(Trait.HAZARDOUS), kind.words());
+      assertEquals(
+          window.session().bench().mayStart(kind), !kind.is(Trait.HAZARDOUS), kind.words());
     }
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.untilShown("never leave an overload alone");
-    window.until(() -> window.desk().bench().mayStart(AllTests.of(OverloadHolds.KIND)));
-    assertFalse(window.desk().bench().mayStart(AllTests.of(MotorStarts.KIND)), "each test its own");
+    window.until(() -> window.session().bench().mayStart(AllTests.of(OverloadHolds.KIND)));
+    assertFalse(
+        window.session().bench().mayStart(AllTests.of(MotorStarts.KIND)), "each test its own");
     window.test("motor-start");
     window.untilShown("A saw or grinder starts without warning");
-    window.until(() -> window.desk().bench().mayStart(AllTests.of(MotorStarts.KIND)));
+    window.until(() -> window.session().bench().mayStart(AllTests.of(MotorStarts.KIND)));
   }
 
   /** A running test is stopped by one click from any stage. */
@@ -69,14 +71,14 @@ public class PowerTest extends InDemoWindow {
   public void aStopIsAlwaysOneClickAway() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.test("overload");
-    window.until(() -> window.desk().bench().mayStart(AllTests.of(OverloadHolds.KIND)));
+    window.until(() -> window.session().bench().mayStart(AllTests.of(OverloadHolds.KIND)));
     pace(Pace.TEN);
     window.click("start-test");
-    window.until(() -> window.desk().bench().going());
+    window.until(() -> window.session().bench().going());
     for (StageName stage : StageName.values()) {
       OpenWindow.onFx(
           () -> {
-            window.desk().stage().set(stage);
+            window.session().stage().set(stage);
             return null;
           });
       window.settle();
@@ -85,7 +87,7 @@ public class PowerTest extends InDemoWindow {
           OpenWindow.onFx(() -> stop.isVisible() && stop.getBoundsInParent().getWidth() > 20));
     }
     window.click("foot-stop");
-    window.until(() -> !window.desk().bench().going());
+    window.until(() -> !window.session().bench().going());
     window.until(() -> newest(OverloadRun.class).run().state() == Run.State.STOPPED);
     window.until(() -> !window.scene().lookup("#foot-stop").isVisible());
   }
@@ -97,10 +99,10 @@ public class PowerTest extends InDemoWindow {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.test("overload");
     window.untilShown("each from a base load");
-    window.until(() -> window.desk().bench().mayStart(AllTests.of(OverloadHolds.KIND)));
+    window.until(() -> window.session().bench().mayStart(AllTests.of(OverloadHolds.KIND)));
     pace(Pace.FULL);
     window.click("start-test");
-    window.until(() -> newest(OverloadRun.class) != null && !window.desk().bench().going());
+    window.until(() -> newest(OverloadRun.class) != null && !window.session().bench().going());
     window.until(() -> newest(OverloadRun.class).run().state() == Run.State.DONE);
     OverloadRun run = newest(OverloadRun.class);
     assertTrue(run.finding().trips().size() >= 2, run.finding().holds().toString());
@@ -120,8 +122,8 @@ public class PowerTest extends InDemoWindow {
   public void willItStart() {
     OpenWindow.onFx(
         () -> {
-          window.desk().shownRun().set(newest(StartsRun.class).run().id());
-          window.desk().stage().set(StageName.EVIDENCE);
+          window.session().shownRun().set(newest(StartsRun.class).run().id());
+          window.session().stage().set(StageName.EVIDENCE);
           return null;
         });
     window.untilShown("Will it start your motor?");

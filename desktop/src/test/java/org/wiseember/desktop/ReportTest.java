@@ -22,7 +22,7 @@ import org.wiseember.workbook.ReportChoice;
 /** What is published of a unit, from the keyboard. */
 public class ReportTest extends InDemoWindow {
   private ReportWork work() {
-    return window.desk().reportWork();
+    return window.session().reportWork();
   }
 
   private void tabTo(String id) {
@@ -55,7 +55,7 @@ public class ReportTest extends InDemoWindow {
   @Test
   public void aFullReportAndItsPackageFromTheKeyboard() throws Exception {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT8);
-    window.until(() -> window.desk().stage().get() == StageName.REPORT);
+    window.until(() -> window.session().stage().get() == StageName.REPORT);
     laidOut();
     tabTo("all-sheets");
     robot.push(KeyCode.ENTER);
@@ -103,7 +103,7 @@ public class ReportTest extends InDemoWindow {
       assertEquals(document.getPage(0).getMediaBox().getWidth(), 612f, 0.6f);
     }
     // It is remembered, and undone.
-    assertEquals(window.desk().workbook().orElseThrow().reportChoice(), work().choice().get());
+    assertEquals(window.session().workbook().orElseThrow().reportChoice(), work().choice().get());
     robot.push(KeyCode.CONTROL, KeyCode.Z);
     window.until(() -> work().choice().get().paper().equals("a4"));
   }
@@ -113,7 +113,7 @@ public class ReportTest extends InDemoWindow {
   public void sheetsAreOrdered() {
     OpenWindow.onFx(
         () -> {
-          window.desk().stage().set(StageName.REPORT);
+          window.session().stage().set(StageName.REPORT);
           return null;
         });
     laidOut();
@@ -145,7 +145,7 @@ public class ReportTest extends InDemoWindow {
   public void aLongReportIsStopped() {
     OpenWindow.onFx(
         () -> {
-          window.desk().stage().set(StageName.REPORT);
+          window.session().stage().set(StageName.REPORT);
           return null;
         });
     laidOut();
@@ -166,7 +166,7 @@ public class ReportTest extends InDemoWindow {
   public void forTheMakerAndForAFilm() throws Exception {
     OpenWindow.onFx(
         () -> {
-          window.desk().stage().set(StageName.REPORT);
+          window.session().stage().set(StageName.REPORT);
           return null;
         });
     laidOut();
@@ -194,7 +194,7 @@ public class ReportTest extends InDemoWindow {
     window.choose(4);
     OpenWindow.onFx(
         () -> {
-          window.desk().stage().set(StageName.REPORT);
+          window.session().stage().set(StageName.REPORT);
           return null;
         });
     laidOut();
@@ -203,10 +203,10 @@ public class ReportTest extends InDemoWindow {
     Path zip = folder.resolve("theirs.zip");
     window.until(() -> Files.exists(zip));
     window.idle();
-    int units = window.desk().shelf().size();
+    int units = window.session().shelf().size();
     OpenWindow.onFx(
         () -> {
-          window.desk().readingIn().take(zip);
+          window.session().readingIn().take(zip);
           return null;
         });
     window.untilShown("Every figure it publishes comes out the same here.");
@@ -215,15 +215,15 @@ public class ReportTest extends InDemoWindow {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
     window.untilShown("Somebody else tested this unit.");
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.until(() -> window.desk().stage().get() == StageName.BENCH);
+    window.until(() -> window.session().stage().get() == StageName.BENCH);
     OpenWindow.onFx(
         () -> {
-          window.desk().bench().start();
+          window.session().bench().start();
           return null;
         });
     window.untilShown("This unit is somebody else's: it came in a package");
-    assertFalse(window.desk().bench().going());
+    assertFalse(window.session().bench().going());
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    window.until(() -> window.desk().shelf().size() == units);
+    window.until(() -> window.session().shelf().size() == units);
   }
 }

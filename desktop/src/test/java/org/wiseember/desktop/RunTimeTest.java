@@ -21,12 +21,12 @@ import org.testfx.api.FxRobot;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.ApplianceDraw;
-import org.wiseember.core.runtime.Feed;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.DayStretch;
+import org.wiseember.core.runtime.feed.Feed;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.DemoFile;
 import org.wiseember.trial.runtime.DayOutcome;
@@ -58,7 +58,7 @@ public class RunTimeTest {
     window = OpenWindow.on(file);
     robot = window.robot();
     keys = new Keys(window);
-    window.until(() -> window.desk().chosen().get() != null);
+    window.until(() -> window.session().chosen().get() != null);
   }
 
   @AfterClass(alwaysRun = true)
@@ -67,7 +67,7 @@ public class RunTimeTest {
   }
 
   private Day day() {
-    return OpenWindow.onFx(() -> window.desk().dayWork().chosen().get().day());
+    return OpenWindow.onFx(() -> window.session().dayWork().chosen().get().day());
   }
 
   private Appliance appliance(int place) {
@@ -77,7 +77,7 @@ public class RunTimeTest {
   private void outcomeOf(Day wanted) {
     window.until(
         () -> {
-          DayOutcome made = window.desk().dayWork().outcome().get();
+          DayOutcome made = window.session().dayWork().outcome().get();
           return made != null && made.day().equals(wanted);
         });
     window.settle();
@@ -89,7 +89,7 @@ public class RunTimeTest {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT7);
     window.untilShown("Lay out a day");
     keys.press("add-first-day");
-    window.until(() -> window.desk().dayWork().chosen().get() != null);
+    window.until(() -> window.session().dayWork().chosen().get() != null);
     keys.fill("day-title", "Dumpling stall");
     keys.fill("day-start", "17:00");
     keys.fill("day-hours", "10");
@@ -102,7 +102,7 @@ public class RunTimeTest {
     keys.fill("appliance-energy", "165");
     keys.choose("appliance-origin-NOT_SAID", "appliance-origin-WATCHED");
     keys.fill("appliance-times", "18:00-22:00");
-    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(1, 5))));
+    window.until(() -> appliance(0).on().equals(List.of(new HourSpan(1, 5))));
     keys.press("appliance-done");
     keys.press("add-appliance");
     window.until(() -> day().appliances().size() == 2);
@@ -126,13 +126,13 @@ public class RunTimeTest {
     // The bar moves by its arrows and grows with Shift; undo takes that back.
     keys.tabTo("bar-0-0");
     robot.push(KeyCode.RIGHT);
-    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(1.25, 5.25))));
+    window.until(() -> appliance(0).on().equals(List.of(new HourSpan(1.25, 5.25))));
     window.settle();
     robot.push(KeyCode.SHIFT, KeyCode.RIGHT);
-    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(1.25, 5.5))));
+    window.until(() -> appliance(0).on().equals(List.of(new HourSpan(1.25, 5.5))));
     robot.push(KeyCode.CONTROL, KeyCode.Z);
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(1, 5))));
+    window.until(() -> appliance(0).on().equals(List.of(new HourSpan(1, 5))));
     outcomeOf(day());
     window.untilShown("Start of Mixer");
     Path sheet = folder.resolve("sheet.pdf");
@@ -165,21 +165,22 @@ public class RunTimeTest {
             .adding(
                 new Appliance(
                     "Lamp",
-                    new ApplianceDraw(ApplianceDraw.Use.STEADY, 100, Double.NaN, Double.NaN, Double.NaN),
+                    new ApplianceDraw(
+                        ApplianceDraw.Use.STEADY, 100, Double.NaN, Double.NaN, Double.NaN),
                     Side.AC,
-                    List.of(new DayStretch(2, 4)),
+                    List.of(new HourSpan(2, 4)),
                     List.of()));
     OpenWindow.onFx(
         () -> {
-          window.desk().stage().set(StageName.RUN_TIME);
-          window.desk().choose(window.desk().shelf().get(0).unit().id());
-          window.desk().dayWork().add();
+          window.session().stage().set(StageName.RUN_TIME);
+          window.session().choose(window.session().shelf().get(0).unit().id());
+          window.session().dayWork().add();
           return null;
         });
     window.until(
         () ->
-            window.desk().chosen().get().unit().name().startsWith("Quernfold")
-                && window.desk().dayWork().chosen().get() != null
+            window.session().chosen().get().unit().name().startsWith("Quernfold")
+                && window.session().dayWork().chosen().get() != null
                 && day().appliances().isEmpty());
     window.settle();
     if (!OpenWindow.onFx(
@@ -188,7 +189,7 @@ public class RunTimeTest {
     }
     OpenWindow.onFx(
         () -> {
-          window.desk().dayWork().change(plain, "Laid out");
+          window.session().dayWork().change(plain, "Laid out");
           return null;
         });
     outcomeOf(plain);
@@ -200,21 +201,21 @@ public class RunTimeTest {
     Node bar = window.node("bar-0-0");
     double hour = OpenWindow.onFx(() -> bar.getBoundsInParent().getWidth()) / 2;
     drag(bar, 0.5, hour);
-    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(3, 5))));
+    window.until(() -> appliance(0).on().equals(List.of(new HourSpan(3, 5))));
     outcomeOf(day());
     drag(window.node("bar-0-0"), 0.99, hour);
-    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(3, 6))));
+    window.until(() -> appliance(0).on().equals(List.of(new HourSpan(3, 6))));
     outcomeOf(day());
     drag(window.node("bar-0-0"), 0.01, -2 * hour);
-    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(1, 6))));
+    window.until(() -> appliance(0).on().equals(List.of(new HourSpan(1, 6))));
     outcomeOf(day());
     // No further than the day goes.
     drag(window.node("bar-0-0"), 0.5, -9 * hour);
-    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(0, 5))));
+    window.until(() -> appliance(0).on().equals(List.of(new HourSpan(0, 5))));
     robot.push(KeyCode.DELETE);
     window.until(() -> appliance(0).on().isEmpty());
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    window.until(() -> appliance(0).on().equals(List.of(new DayStretch(0, 5))));
+    window.until(() -> appliance(0).on().equals(List.of(new HourSpan(0, 5))));
   }
 
   private void drag(Node bar, double share, double by) {
@@ -241,18 +242,18 @@ public class RunTimeTest {
     layOut();
     OpenWindow.onFx(
         () -> {
-          window.desk().choose(window.desk().shelf().get(5).unit().id());
+          window.session().choose(window.session().shelf().get(5).unit().id());
           return null;
         });
     window.untilShown("85 % of the");
-    window.click("beside-" + window.desk().shelf().get(0).unit().id());
-    window.until(() -> window.desk().dayWork().outcome().get().units().size() == 2);
+    window.click("beside-" + window.session().shelf().get(0).unit().id());
+    window.until(() -> window.session().dayWork().outcome().get().units().size() == 2);
     window.untilShown("One after the other");
-    DayOutcome both = window.desk().dayWork().outcome().get();
+    DayOutcome both = window.session().dayWork().outcome().get();
     assertEquals(both.units().get(0).name(), "Spare 2k4");
     assertTrue(both.units().get(0).asked().unit().guessed());
     assertTrue(!both.units().get(1).asked().unit().guessed());
-    StoredDay kept = window.desk().dayWork().chosen().get();
+    StoredDay kept = window.session().dayWork().chosen().get();
     assertEquals(kept.units().size(), 1);
   }
 
@@ -301,8 +302,8 @@ public class RunTimeTest {
     window.replace("watch-highest", "383");
     window.click("keep-watch");
     window.until(() -> appliance(0).draw().origin() == ApplianceDraw.Origin.WATCHED);
-    window.until(() -> window.desk().beside().watches().size() == 2);
-    Watches.Kept kept = window.desk().beside().watches().get(1);
+    window.until(() -> window.session().beside().watches().size() == 2);
+    Watches.Kept kept = window.session().beside().watches().get(1);
     window.untilShown(kept.sheet().mean().words() + " on average");
     window.untilShown("a heater that defrosts or preheats");
     assertEquals(appliance(0).draw().wattHours(), 2130 / (25 + 13 / 60.0), 1e-9);
@@ -312,11 +313,11 @@ public class RunTimeTest {
     assertEquals(appliance(1).name(), "Lamp");
     OpenWindow.onFx(
         () -> {
-          window.desk().undo();
-          window.desk().undo();
-          window.desk().undo();
+          window.session().undo();
+          window.session().undo();
+          window.session().undo();
           return null;
         });
-    window.until(() -> window.desk().beside().watches().size() == 1);
+    window.until(() -> window.session().beside().watches().size() == 1);
   }
 }

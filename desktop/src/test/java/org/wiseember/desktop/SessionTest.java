@@ -32,7 +32,7 @@ public class SessionTest {
     folder = Files.createTempDirectory("ember-desk");
     Path demo = DemoFile.in(folder);
     window = OpenWindow.on(demo);
-    window.until(() -> window.desk().chosen().get() != null);
+    window.until(() -> window.session().chosen().get() != null);
   }
 
   @AfterMethod(alwaysRun = true)
@@ -53,18 +53,18 @@ public class SessionTest {
   public void whatWasTakenOffComesBackOutOfTheDrawer() throws Exception {
     Node drawer = OpenWindow.onFx(() -> window.scene().lookup("#open-drawer"));
     assertFalse(drawer.isVisible());
-    does(() -> window.desk().removeChosen());
-    window.until(() -> window.desk().shelf().size() == 4);
+    does(() -> window.session().removeChosen());
+    window.until(() -> window.session().shelf().size() == 4);
     window.close();
     window = OpenWindow.on(folder.resolve("demo.ember"));
-    window.until(() -> window.desk().drawer().things().size() == 1);
+    window.until(() -> window.session().drawer().things().size() == 1);
     Node full = OpenWindow.onFx(() -> window.scene().lookup("#open-drawer"));
     window.until(full::isVisible);
     window.robot().clickOn(full);
     window.until(() -> "find".equals(window.scene().getFocusOwner().getId()));
     window.robot().push(KeyCode.ENTER);
-    window.until(() -> window.desk().shelf().size() == 5);
-    window.until(() -> window.desk().chosen().get().unit().name().equals("Quernfold Q1100"));
+    window.until(() -> window.session().shelf().size() == 5);
+    window.until(() -> window.session().chosen().get().unit().name().equals("Quernfold Q1100"));
     window.until(() -> !full.isVisible());
   }
 
@@ -74,13 +74,13 @@ public class SessionTest {
     window.until(() -> "find".equals(window.scene().getFocusOwner().getId()));
     window.robot().write("tamsel");
     window.robot().push(KeyCode.ENTER);
-    window.until(() -> window.desk().chosen().get().unit().name().equals("Tamsel T1"));
+    window.until(() -> window.session().chosen().get().unit().name().equals("Tamsel T1"));
     window.robot().push(KeyCode.CONTROL, KeyCode.K);
     window.until(() -> "find".equals(window.scene().getFocusOwner().getId()));
     window.robot().write("drain orrin");
     window.robot().push(KeyCode.ENTER);
-    window.until(() -> window.desk().stage().get() == StageName.EVIDENCE);
-    window.until(() -> window.desk().chosen().get().unit().name().equals("Orrinmoor 2k4"));
+    window.until(() -> window.session().stage().get() == StageName.EVIDENCE);
+    window.until(() -> window.session().chosen().get().unit().name().equals("Orrinmoor 2k4"));
     window.until(
         () ->
             window.scene().getRoot().lookupAll(".label").stream()
@@ -89,17 +89,17 @@ public class SessionTest {
 
   @Test
   public void theClockAlwaysShowsTheSpeedItHas() {
-    does(() -> window.desk().stage().set(StageName.BENCH));
+    does(() -> window.session().stage().set(StageName.BENCH));
     for (Pace pace : new Pace[] {Pace.SIX_HUNDRED, Pace.REAL, Pace.FULL}) {
-      does(() -> window.desk().bench().setPace(pace));
+      does(() -> window.session().bench().setPace(pace));
       window.until(
           () ->
-              window.desk().bench().pace().get() == pace
+              window.session().bench().pace().get() == pace
                   && window.scene().lookup("#pace-" + pace.name()) instanceof ToggleButton b
                   && b.isSelected());
     }
     does(() -> ((ToggleButton) window.scene().lookup("#pace-FULL")).fire());
-    assertEquals(window.desk().bench().pace().get(), Pace.FULL);
+    assertEquals(window.session().bench().pace().get(), Pace.FULL);
     assertTrue(((ToggleButton) window.scene().lookup("#pace-FULL")).isSelected());
   }
 
@@ -112,7 +112,7 @@ public class SessionTest {
     for (int i = 0; i < digits.length; i++) {
       StageName stage = StageName.values()[i];
       window.robot().push(KeyCode.CONTROL, digits[i]);
-      window.until(() -> window.desk().stage().get() == stage);
+      window.until(() -> window.session().stage().get() == stage);
       window.robot().push(KeyCode.F1);
       window.until(() -> window.scene().lookup("#help").isVisible());
       if (stage != StageName.BENCH) {
@@ -138,7 +138,7 @@ public class SessionTest {
   @Test
   public void theGuideLeadsOn() {
     window.robot().push(KeyCode.CONTROL, KeyCode.DIGIT5);
-    window.until(() -> window.desk().stage().get() == StageName.VERDICT);
+    window.until(() -> window.session().stage().get() == StageName.VERDICT);
     window.robot().push(KeyCode.F1);
     window.click("guide-first");
     window.untilShown("The shortest way");
@@ -160,7 +160,7 @@ public class SessionTest {
     for (TestType test : AllTests.list()) {
       OpenWindow.onFx(
           () -> {
-            window.desk().bench().test().set(test);
+            window.session().bench().test().set(test);
             return null;
           });
       window.untilShown("How it is made");

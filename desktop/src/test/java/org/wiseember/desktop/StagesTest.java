@@ -24,7 +24,7 @@ public class StagesTest extends InDemoWindow {
   private void go(StageName stage) {
     OpenWindow.onFx(
         () -> {
-          window.desk().stage().set(stage);
+          window.session().stage().set(stage);
           return null;
         });
     window.settle();
@@ -51,7 +51,7 @@ public class StagesTest extends InDemoWindow {
   }
 
   private Optional<Double> capacity() {
-    return window.desk().chosen().get().unit().label().ratedWattHours();
+    return window.session().chosen().get().unit().label().ratedWattHours();
   }
 
   @Test
@@ -66,7 +66,7 @@ public class StagesTest extends InDemoWindow {
     window.until(() -> shows("Line 1, “-1075 Wh”: capacity cannot be negative. Check the sign."));
     window.until(() -> capacity().isEmpty());
     window.until(
-        () -> window.desk().chosen().get().unit().label().claim(Subject.SURGE).isPresent());
+        () -> window.session().chosen().get().unit().label().claim(Subject.SURGE).isPresent());
   }
 
   @Test
@@ -97,7 +97,7 @@ public class StagesTest extends InDemoWindow {
     window = OpenWindow.on(folder.resolve("empty.ember"));
     window.until(() -> shows("An empty shelf"));
     robot.clickOn(button("Add a unit"));
-    window.until(() -> window.desk().shelf().size() == 1);
+    window.until(() -> window.session().shelf().size() == 1);
     TextField name = find(TextField.class, "#unit-name");
     window.until(name::isFocused);
     go(StageName.BENCH);
@@ -110,34 +110,34 @@ public class StagesTest extends InDemoWindow {
   public void theBenchStopsOnlyWhenHeld() {
     OpenWindow.onFx(
         () -> {
-          window.desk().bench().setPace(Pace.TEN);
+          window.session().bench().setPace(Pace.TEN);
           return null;
         });
     go(StageName.BENCH);
     robot.clickOn(find(Button.class, "#start-test"));
     window.until(
         () ->
-            window.desk().bench().live().get() != null
-                && window.desk().bench().live().get().view().get() != null
-                && window.desk().bench().live().get().view().get().frames() > 5);
+            window.session().bench().live().get() != null
+                && window.session().bench().live().get().view().get() != null
+                && window.session().bench().live().get().view().get().frames() > 5);
     Button stop = find(Button.class, "#hold-to-stop");
     robot.clickOn(stop);
     window.settle();
     assertTrue(
-        OpenWindow.onFx(() -> window.desk().bench().live().get().going()), "a click is no hold");
+        OpenWindow.onFx(() -> window.session().bench().live().get().going()), "a click is no hold");
     robot.moveTo(stop).press(MouseButton.PRIMARY);
     try {
-      window.until(() -> !window.desk().bench().live().get().going());
+      window.until(() -> !window.session().bench().live().get().going());
     } finally {
       robot.release(MouseButton.PRIMARY);
     }
     window.until(
         () ->
-            window.desk().chosen().get().drains().stream()
+            window.session().chosen().get().drains().stream()
                 .anyMatch(d -> d.run().state() == Run.State.STOPPED));
     // What was measured before judges on: a stopped drain changes no verdict.
     assertTrue(
-        window.desk().chosen().get().lines().stream()
+        window.session().chosen().get().lines().stream()
             .filter(l -> l.claim().subject() == Subject.CAPACITY)
             .allMatch(l -> l.verdict().orElseThrow().measured().isPresent()));
   }
@@ -146,7 +146,10 @@ public class StagesTest extends InDemoWindow {
   public void evidenceShowsTheTraceAndWhatWasNoticed() {
     OpenWindow.onFx(
         () -> {
-          window.desk().shownRun().set(window.desk().chosen().get().drains().get(0).run().id());
+          window
+              .session()
+              .shownRun()
+              .set(window.session().chosen().get().drains().get(0).run().id());
           return null;
         });
     go(StageName.EVIDENCE);
@@ -164,10 +167,10 @@ public class StagesTest extends InDemoWindow {
   @Test
   public void textGrowsAndTheLookTurnsByKeyAndButton() {
     robot.push(KeyCode.CONTROL, KeyCode.EQUALS);
-    window.until(() -> window.desk().textScale().get() > 1.1);
+    window.until(() -> window.session().textScale().get() > 1.1);
     robot.push(KeyCode.CONTROL, KeyCode.MINUS);
-    window.until(() -> window.desk().textScale().get() == 1);
+    window.until(() -> window.session().textScale().get() == 1);
     robot.clickOn(find(Button.class, "#look"));
-    window.until(() -> window.desk().palette().get().dark());
+    window.until(() -> window.session().palette().get().dark());
   }
 }

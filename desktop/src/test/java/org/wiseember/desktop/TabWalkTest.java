@@ -111,11 +111,11 @@ public class TabWalkTest extends InDemoWindow {
   public void tabFollowsTheWork(StageName stage) {
     OpenWindow.onFx(
         () -> {
-          window.desk().stage().set(stage);
+          window.session().stage().set(stage);
           return null;
         });
     window.idle();
-    window.until(() -> stage != StageName.PLAN || window.desk().planWork().tide().get() != null);
+    window.until(() -> stage != StageName.PLAN || window.session().planWork().tide().get() != null);
     window.settle();
     OpenWindow.onFx(
         () -> {

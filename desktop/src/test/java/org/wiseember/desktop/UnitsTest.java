@@ -19,8 +19,8 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.app.Remembered;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.AllTests;
-import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredReading;
 
 /** The reader's units, chosen in the window by keyboard: everything on show follows at once. */
 public class UnitsTest extends InDemoWindow {
@@ -59,8 +59,8 @@ public class UnitsTest extends InDemoWindow {
     choose("length-true");
     OpenWindow.onFx(
         () -> {
-          window.desk().stage().set(StageName.BENCH);
-          window.desk().bench().test().set(AllTests.byKey("heat").orElseThrow());
+          window.session().stage().set(StageName.BENCH);
+          window.session().bench().test().set(AllTests.byKey("heat").orElseThrow());
           return null;
         });
     window.untilShown("3.3\u00a0ft");
@@ -71,9 +71,9 @@ public class UnitsTest extends InDemoWindow {
     choose("degrees-true");
     OpenWindow.onFx(
         () -> {
-          window.desk().stage().set(StageName.BENCH);
-          window.desk().bench().source().set(RunSettings.Source.BY_HAND);
-          window.desk().bench().test().set(AllTests.byKey("heat").orElseThrow());
+          window.session().stage().set(StageName.BENCH);
+          window.session().bench().source().set(RunSettings.Source.BY_HAND);
+          window.session().bench().test().set(AllTests.byKey("heat").orElseThrow());
           return null;
         });
     window.until(() -> window.scene().lookup("#start-test") instanceof Button b && !b.isDisabled());
@@ -85,8 +85,8 @@ public class UnitsTest extends InDemoWindow {
     robot.push(KeyCode.ENTER);
     window.until(
         () ->
-            window.desk().bench().live().get() != null
-                && window.desk().bench().live().get().going()
+            window.session().bench().live().get() != null
+                && window.session().bench().live().get().going()
                 && window.scene().lookup("#notebook-line") != null);
     OpenWindow.onFx(
         () -> {
@@ -95,12 +95,12 @@ public class UnitsTest extends InDemoWindow {
         });
     robot.write("room 70, case 75 F");
     System.out.println(
-        "ECHO " + window.desk().bench().notebook().read("room 70, case 75 F").echo());
+        "ECHO " + window.session().bench().notebook().read("room 70, case 75 F").echo());
     window.untilShown("Read as Room 70.0\u00a0°F, Case 75.0\u00a0°F.");
     robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().live().get().typed().size() == 2);
+    window.until(() -> window.session().bench().live().get().typed().size() == 2);
     StoredReading room =
-        window.desk().bench().live().get().typed().stream()
+        window.session().bench().live().get().typed().stream()
             .filter(r -> r.channel() == Channel.ROOM_TEMPERATURE)
             .findFirst()
             .orElseThrow();
@@ -113,17 +113,17 @@ public class UnitsTest extends InDemoWindow {
     Preferences kept = new InMemory();
     OpenWindow.onFx(
         () -> {
-          new Remembered(kept).on(window.desk(), Locale.US);
+          new Remembered(kept).on(window.session(), Locale.US);
           return null;
         });
-    assertEquals(window.desk().units().get(), ReaderUnits.CUSTOMARY);
+    assertEquals(window.session().units().get(), ReaderUnits.CUSTOMARY);
     choose("weight-false");
     OpenWindow.onFx(
         () -> {
-          window.desk().switchPalette();
-          window.desk().changeText(1);
-          window.desk().units().set(ReaderUnits.AS_KEPT);
-          window.desk().units().set(ReaderUnits.CUSTOMARY.weight(false));
+          window.session().switchPalette();
+          window.session().changeText(1);
+          window.session().units().set(ReaderUnits.AS_KEPT);
+          window.session().units().set(ReaderUnits.CUSTOMARY.weight(false));
           return null;
         });
     assertEquals(kept.get("units", ""), "f,awg,ft,kg,12h");
@@ -132,11 +132,11 @@ public class UnitsTest extends InDemoWindow {
     kept.put("units", "of a later version");
     OpenWindow.onFx(
         () -> {
-          new Remembered(kept).on(window.desk(), Locale.UK);
+          new Remembered(kept).on(window.session(), Locale.UK);
           return null;
         });
-    assertEquals(window.desk().units().get(), ReaderUnits.AS_KEPT);
-    assertFalse(window.desk().palette().get().dark() && kept.get("dark", "").isEmpty());
+    assertEquals(window.session().units().get(), ReaderUnits.AS_KEPT);
+    assertFalse(window.session().palette().get().dark() && kept.get("dark", "").isEmpty());
   }
 
   /** Nothing of a test is left with whoever runs it. */

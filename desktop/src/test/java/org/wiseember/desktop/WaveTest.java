@@ -34,7 +34,7 @@ public class WaveTest extends InDemoWindow {
   private void toEvidenceOf(WaveRun run) {
     OpenWindow.onFx(
         () -> {
-          window.desk().shownRun().set(run.run().id());
+          window.session().shownRun().set(run.run().id());
           return null;
         });
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);
@@ -52,14 +52,14 @@ public class WaveTest extends InDemoWindow {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.test("waveform");
     window.untilShown("Never clip a scope's earth");
-    window.until(() -> window.desk().bench().mayStart(AllTests.of(WaveSteps.KIND)));
+    window.until(() -> window.session().bench().mayStart(AllTests.of(WaveSteps.KIND)));
     OpenWindow.onFx(
         () -> {
-          window.desk().bench().setPace(Pace.FULL);
+          window.session().bench().setPace(Pace.FULL);
           return null;
         });
     window.click("start-test");
-    window.until(() -> newest() != null && !window.desk().bench().going());
+    window.until(() -> newest() != null && !window.session().bench().going());
     window.until(() -> newest() != null && newest().waves().size() >= 4);
     WaveRun run = newest();
     assertTrue(run.waves().get(0).mains());
@@ -124,10 +124,10 @@ public class WaveTest extends InDemoWindow {
     DemoWorkbook.writeScopeFile(file);
     OpenWindow.onFx(
         () -> {
-          window.desk().readingIn().take(file);
+          window.session().readingIn().take(file);
           return null;
         });
-    window.untilShown("Read in a capture");
+    window.untilShown("Import a capture");
     window.untilShown("True RMS 5.");
     window.click("capture-at-LOAD");
     window.untilShown("Type the load in watts");
@@ -157,7 +157,7 @@ public class WaveTest extends InDemoWindow {
     // What was saved comes back in, and this time it is the mains'.
     OpenWindow.onFx(
         () -> {
-          window.desk().readingIn().take(saved.orElseThrow());
+          window.session().readingIn().take(saved.orElseThrow());
           return null;
         });
     window.click("capture-at-MAINS");
@@ -174,10 +174,10 @@ public class WaveTest extends InDemoWindow {
     Files.writeString(file, "no configuration");
     OpenWindow.onFx(
         () -> {
-          window.desk().readingIn().take(file);
+          window.session().readingIn().take(file);
           return null;
         });
     window.untilShown("There is no flat.dat beside flat.cfg");
-    assertFalse(window.shows("Read in a capture"));
+    assertFalse(window.shows("Import a capture"));
   }
 }

@@ -94,14 +94,14 @@ public class WholeJobTest {
   @Test
   public void fromLabelToPrintedPage() throws Exception {
     // It opens with the verdict of the first unit.
-    window.until(() -> window.desk().chosen().get() != null);
-    assertEquals(window.desk().stage().get(), StageName.VERDICT);
+    window.until(() -> window.session().chosen().get() != null);
+    assertEquals(window.session().stage().get(), StageName.VERDICT);
     untilShown("Quernfold Q1100");
     untilShown("E = Σ P·Δt");
 
     // A new unit, its name, ten lines as printed.
     robot.push(KeyCode.CONTROL, KeyCode.N);
-    window.until(() -> window.desk().stage().get() == StageName.LABEL);
+    window.until(() -> window.session().stage().get() == StageName.LABEL);
     window.until(
         () ->
             window.scene().getFocusOwner() instanceof TextField f
@@ -116,8 +116,8 @@ public class WholeJobTest {
     }
     window.until(
         () ->
-            window.desk().chosen().get().unit().name().equals("Brackley Stall 320")
-                && window.desk().chosen().get().unit().label().claims().size() >= 15);
+            window.session().chosen().get().unit().name().equals("Brackley Stall 320")
+                && window.session().chosen().get().unit().label().claims().size() >= 15);
     assertTrue(
         OpenWindow.onFx(() -> window.scene().getRoot().lookupAll(".claim-row").size()) >= 15);
     untilShown("judged at half the rating, 300 W");
@@ -127,26 +127,27 @@ public class WholeJobTest {
     untilShown("AC drain at 300 W");
     tabTo("pace-SIXTY");
     robot.push(KeyCode.RIGHT);
-    window.until(() -> window.desk().bench().pace().get() == Pace.SIX_HUNDRED);
+    window.until(() -> window.session().bench().pace().get() == Pace.SIX_HUNDRED);
     tabTo("start-test");
     robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().bench().live().get() != null);
+    window.until(() -> window.session().bench().live().get() != null);
     window.until(
         () ->
-            window.desk().bench().live().get().view().get() != null
-                && window.desk().bench().live().get().view().get().deliveredWattHours() > 20);
+            window.session().bench().live().get().view().get() != null
+                && window.session().bench().live().get().view().get().deliveredWattHours() > 20);
     robot.push(KeyCode.SPACE);
     untilShown("Mark 1");
-    window.until(() -> !window.desk().bench().live().get().going());
+    window.until(() -> !window.session().bench().live().get().going());
     untilShown("The output dropped out");
 
     // The verdict, and the sum behind the figure.
-    window.until(() -> window.desk().chosen().get().drains().stream().anyMatch(Drained::complete));
+    window.until(
+        () -> window.session().chosen().get().drains().stream().anyMatch(Drained::complete));
     tabTo("see-verdict");
     robot.push(KeyCode.ENTER);
-    window.until(() -> window.desk().stage().get() == StageName.VERDICT);
+    window.until(() -> window.session().stage().get() == StageName.VERDICT);
     Figure energy =
-        window.desk().chosen().get().drains().get(0).finding().deliveredEnergy().orElseThrow();
+        window.session().chosen().get().drains().get(0).finding().deliveredEnergy().orElseThrow();
     String figure = Figures.withUncertainty(energy.value(), energy.u95());
     window.until(() -> shows(figure));
     tabTo(n -> n.getUserData() instanceof String s && s.startsWith("Output volts"));

@@ -14,17 +14,18 @@ import org.jfree.chart.plot.XYPlot;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.report.chart.ChartSvg;
+import org.wiseember.report.chart.Charts;
 import org.wiseember.report.chart.CurveChart;
-import org.wiseember.report.chart.CurveDrawing;
 import org.wiseember.report.chart.CycleChart;
-import org.wiseember.report.chart.CycleDrawing;
 import org.wiseember.report.chart.EnduranceChart;
-import org.wiseember.report.chart.EnduranceDrawing;
 import org.wiseember.report.chart.HarmonicsChart;
-import org.wiseember.report.chart.HarmonicsDrawing;
-import org.wiseember.report.chart.RowsDrawing;
 import org.wiseember.report.chart.WaveChart;
-import org.wiseember.report.chart.WaveDrawing;
+import org.wiseember.report.drawing.CurveDrawing;
+import org.wiseember.report.drawing.CycleDrawing;
+import org.wiseember.report.drawing.EnduranceDrawing;
+import org.wiseember.report.drawing.HarmonicsDrawing;
+import org.wiseember.report.drawing.RowsDrawing;
+import org.wiseember.report.drawing.WaveDrawing;
 import org.wiseember.report.look.Palette;
 
 /**
@@ -90,7 +91,7 @@ public class ChartsTest {
             List.of(
                 new RowsDrawing.Row("1 x 100 W", 71, 2, OptionalDouble.empty(), "71 ± 2 W"),
                 new RowsDrawing.Row("3 <in> series", 203, 4, OptionalDouble.of(260), "203 ± 4 W")));
-    JFreeChart chart = drawing.chart(palette, 1);
+    JFreeChart chart = Charts.of(drawing, palette, 1);
     XYPlot plot = chart.getXYPlot();
     assertEquals(plot.getDataset(0).getItemCount(0), 2);
     assertEquals(plot.getDataset(1).getItemCount(0), 1);
@@ -102,7 +103,7 @@ public class ChartsTest {
       assertTrue(svg.contains(words), words);
     }
     assertFalse(svg.contains("<in>"));
-    assertFalse(svg(new RowsDrawing("W", List.of()).chart(palette, 1.5)).contains("NaN"));
+    assertFalse(svg(Charts.of(new RowsDrawing("W", List.of()), palette, 1.5)).contains("NaN"));
   }
 
   @Test(dataProvider = "looks")

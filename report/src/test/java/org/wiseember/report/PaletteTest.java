@@ -5,8 +5,8 @@ import static org.testng.Assert.assertTrue;
 
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.wiseember.report.look.Palette;
 import org.wiseember.report.look.ClaimScale;
+import org.wiseember.report.look.Palette;
 
 public class PaletteTest {
   @DataProvider

@@ -5,7 +5,6 @@ import java.util.Optional;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.UnknownTest;
@@ -28,6 +27,7 @@ import org.wiseember.trial.kind.stays.StaysTest;
 import org.wiseember.trial.kind.transfer.TransferTest;
 import org.wiseember.trial.kind.usb.UsbTest;
 import org.wiseember.trial.kind.waveform.WaveTest;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.Run;
 
 /**

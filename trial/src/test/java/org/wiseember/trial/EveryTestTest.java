@@ -25,12 +25,12 @@ import org.wiseember.core.trace.Frame;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReader;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.TestHelp;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.workbook.RunSettings;
 

@@ -27,12 +27,12 @@ import org.wiseember.core.trace.Trace;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.RunWriter;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.disk.Scratch;
 import org.wiseember.workbook.pack.RunPackage;
@@ -84,7 +84,8 @@ public class KilledBetweenTest {
           .keep(writer.runId(), i, "Meter B", Channel.AC_ENERGY, i, 0.1, String.valueOf(i));
     }
     double[] wave = DoubleStream.iterate(0, x -> x + 0.01).map(Math::sin).limit(50_000).toArray();
-    StoredCapture capture = new StoredCapture(7, CaptureNote.of("Plug pulled"), Capture.of(1e4, wave));
+    StoredCapture capture =
+        new StoredCapture(7, CaptureNote.of("Plug pulled"), Capture.of(1e4, wave));
     workbook.captures().add(writer.runId(), List.of(capture, capture));
     return workbook.runs().byId(writer.runId()).orElseThrow();
   }

@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
 import org.wiseember.core.label.Label;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.core.runtime.ApplianceDraw;
+import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.trial.finding.Findings;
 import org.wiseember.trial.kind.drain.DrainRun;
 import org.wiseember.trial.runtime.MeasuredSupply;
@@ -33,9 +33,10 @@ public class MeasuredSupplyTest extends OnDemo {
       Appliance load =
           new Appliance(
               "load",
-              new ApplianceDraw(ApplianceDraw.Use.STEADY, drain.meanWatts(), Double.NaN, Double.NaN, Double.NaN),
+              new ApplianceDraw(
+                  ApplianceDraw.Use.STEADY, drain.meanWatts(), Double.NaN, Double.NaN, Double.NaN),
               Side.AC,
-              List.of(DayStretch.ALWAYS),
+              List.of(HourSpan.ALWAYS),
               List.of());
       double delivered =
           new RunTimeCase(

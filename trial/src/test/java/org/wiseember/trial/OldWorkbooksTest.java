@@ -32,8 +32,8 @@ import org.wiseember.trial.kind.waveform.WaveRun;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 

@@ -18,14 +18,14 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.start.CodeLetter;
 import org.wiseember.core.start.Nameplate;
-import org.wiseember.trial.kind.MotorOnHand;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.heat.HeatSettings;
 import org.wiseember.trial.kind.overload.OverloadSettings;
 import org.wiseember.trial.kind.start.StartsSettings;
 import org.wiseember.trial.kind.usb.UsbSettings;
+import org.wiseember.trial.onhand.MotorOnHand;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
 
 /** What a test was set up with goes into the workbook as words and comes back the same. */

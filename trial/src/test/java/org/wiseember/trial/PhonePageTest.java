@@ -16,7 +16,7 @@ import org.testng.SkipException;
 import org.testng.annotations.Test;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.report.page.PageHtml;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.trial.publish.ReportSheets;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.ReportChoice;

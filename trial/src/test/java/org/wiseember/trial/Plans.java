@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Optional;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.core.label.Label;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.drain.DrainSettings;
+import org.wiseember.trial.onhand.OnHand;
 
 /** Plans as tests ask for them. */
 final class Plans {

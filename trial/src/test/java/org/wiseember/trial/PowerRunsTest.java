@@ -34,15 +34,13 @@ import org.wiseember.core.heat.HotSpot;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.noise.Noise;
 import org.wiseember.core.port.UsbTester;
-import org.wiseember.core.start.StartForecast;
 import org.wiseember.core.start.CodeLetter;
 import org.wiseember.core.start.Nameplate;
+import org.wiseember.core.start.StartForecast;
 import org.wiseember.core.start.StartPower;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.verdict.Standing;
-import org.wiseember.trial.kind.MotorOnHand;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.heat.HeatRun;
@@ -54,6 +52,8 @@ import org.wiseember.trial.kind.transfer.TransferRun;
 import org.wiseember.trial.kind.usb.UsbRun;
 import org.wiseember.trial.kind.usb.UsbSettings;
 import org.wiseember.trial.kind.usb.UsbUse;
+import org.wiseember.trial.onhand.MotorOnHand;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.verdict.Judged;
@@ -225,7 +225,8 @@ public class PowerRunsTest {
     assertEquals(in.settings(), transfer.run().settings());
   }
 
-  private long byHand(TestedUnit unit, String kind, Map<String, String> particulars, List<Event> events) {
+  private long byHand(
+      TestedUnit unit, String kind, Map<String, String> particulars, List<Event> events) {
     RunSettings settings =
         new RunSettings(
             0,

@@ -20,11 +20,11 @@ import org.wiseember.core.solar.Site;
 import org.wiseember.core.solar.SunDay;
 import org.wiseember.core.wiring.CableRun;
 import org.wiseember.core.wiring.Connector;
-import org.wiseember.trial.kind.ChargeSetting;
-import org.wiseember.trial.kind.OnHand;
-import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.charge.ChargeRefusal;
 import org.wiseember.trial.kind.inspect.InspectionTest;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.onhand.ChargeSetting;
+import org.wiseember.trial.onhand.OnHand;
 
 /** The leads of every rig, and what refuses a charge. */
 public class RigCablesTest {

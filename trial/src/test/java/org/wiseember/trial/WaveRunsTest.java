@@ -19,7 +19,7 @@ import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.core.waveform.CapturePlace;
-import org.wiseember.report.chart.CycleDrawing;
+import org.wiseember.report.drawing.CycleDrawing;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.trial.kind.waveform.WaveRun;

@@ -38,7 +38,8 @@ public final class Captures {
           long id = r.getLong(1);
           CapturePlace place = place(r.getString(6), r.getBoolean(4));
           CaptureNote note = new CaptureNote(r.getString(3), place, Numbers.orNaN(r, 5));
-          return new StoredCapture(id, Numbers.orNaN(r, 2), note, new OnDemand<>(() -> samples(id)));
+          return new StoredCapture(
+              id, Numbers.orNaN(r, 2), note, new OnDemand<>(() -> samples(id)));
         });
   }
 

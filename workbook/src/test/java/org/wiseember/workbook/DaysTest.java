@@ -20,17 +20,17 @@ import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.runtime.Appliance;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.DayPlan;
-import org.wiseember.core.runtime.ApplianceDraw;
-import org.wiseember.core.runtime.Feed;
-import org.wiseember.core.runtime.Leg;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
+import org.wiseember.core.runtime.feed.Feed;
+import org.wiseember.core.runtime.feed.Leg;
 import org.wiseember.workbook.day.DayFile;
 import org.wiseember.workbook.day.DayJson;
 import org.wiseember.workbook.day.WrittenTimes;
@@ -55,21 +55,21 @@ public class DaysTest {
     List<Appliance> all = new ArrayList<>();
     for (int i = 0; i < random.nextInt(6); i++) {
       ApplianceDraw.Use use = ApplianceDraw.Use.values()[random.nextInt(4)];
-      List<DayStretch> on = new ArrayList<>();
+      List<HourSpan> on = new ArrayList<>();
       List<Double> at = new ArrayList<>();
       if (use.atMoments()) {
         for (int k = 0; k < random.nextInt(5); k++) {
           at.add(minute(hours * random.nextDouble()));
         }
-        on.add(DayStretch.ALWAYS);
+        on.add(HourSpan.ALWAYS);
       } else if (random.nextInt(3) == 0) {
-        on.add(DayStretch.ALWAYS);
+        on.add(HourSpan.ALWAYS);
       } else {
         double from = 0;
         for (int k = 0; k < random.nextInt(4); k++) {
           from = minute(from + 1 + 10 * random.nextDouble());
           double to = minute(from + 0.1 + 30 * random.nextDouble());
-          on.add(new DayStretch(from, to));
+          on.add(new HourSpan(from, to));
           from = to;
         }
       }
@@ -77,7 +77,9 @@ public class DaysTest {
           new ApplianceDraw(
               use,
               5 + random.nextInt(2000),
-              use == ApplianceDraw.Use.CYCLING || use == ApplianceDraw.Use.PER_GO ? 1 + random.nextInt(300) : NO,
+              use == ApplianceDraw.Use.CYCLING || use == ApplianceDraw.Use.PER_GO
+                  ? 1 + random.nextInt(300)
+                  : NO,
               use == ApplianceDraw.Use.SHORT ? 1 + random.nextInt(60) : NO,
               random.nextBoolean() ? NO : 100 + random.nextInt(3000),
               ApplianceDraw.Origin.values()[random.nextInt(ApplianceDraw.Origin.values().length)],
@@ -99,15 +101,15 @@ public class DaysTest {
   private static Feed.Root feed(SplittableRandom random) {
     Feed.Alternating generator =
         new Feed.Alternating(
-            "generator", 1600, List.of(new DayStretch(0.5, 1 + random.nextInt(20)), DayStretch.ALWAYS));
+            "generator", 1600, List.of(new HourSpan(0.5, 1 + random.nextInt(20)), HourSpan.ALWAYS));
     if (random.nextInt(3) == 0) {
       return new Feed.PassThrough(List.of(generator));
     }
     Feed.Panels panels =
         new Feed.Panels(
             List.of(
-                new Feed.Giving(new DayStretch(1, 1.5), 80),
-                new Feed.Giving(new DayStretch(1.5, 2), 120.5)),
+                new Feed.Giving(new HourSpan(1, 1.5), 80),
+                new Feed.Giving(new HourSpan(1.5, 2), 120.5)),
             36,
             44);
     Feed.Charger charger = new Feed.Charger("charger", 57, 15, ANY, 0.92, List.of(generator));
@@ -254,7 +256,7 @@ public class DaysTest {
         if (a.draw().use().atMoments()) {
           assertEquals(times.moments(times.writtenMoments(a.at())), a.at());
         } else if (!a.on().isEmpty()) {
-          List<DayStretch> back = times.stretches(times.written(a.on()));
+          List<HourSpan> back = times.stretches(times.written(a.on()));
           assertEquals(a.at(back, List.of()).due().toString(), a.due().toString());
         }
       }
@@ -264,13 +266,13 @@ public class DaysTest {
   @Test
   public void timesAsPeopleTypeThem() throws JsonUnreadable {
     WrittenTimes times = new WrittenTimes(LocalTime.of(17, 0), 48, ReaderUnits.AS_KEPT);
-    assertEquals(times.stretches("18:00-22:00"), List.of(new DayStretch(1, 5)));
-    assertEquals(times.stretches("6 pm to 10 PM"), List.of(new DayStretch(1, 5)));
+    assertEquals(times.stretches("18:00-22:00"), List.of(new HourSpan(1, 5)));
+    assertEquals(times.stretches("6 pm to 10 PM"), List.of(new HourSpan(1, 5)));
     assertEquals(
-        times.stretches("18–22; 23.30-1"), List.of(new DayStretch(1, 5), new DayStretch(6.5, 8)));
-    assertEquals(times.stretches("day 2 18:00-22:00"), List.of(new DayStretch(25, 29)));
-    assertEquals(times.stretches(" Always "), List.of(DayStretch.ALWAYS));
-    assertEquals(times.stretches(""), List.of(DayStretch.ALWAYS));
+        times.stretches("18–22; 23.30-1"), List.of(new HourSpan(1, 5), new HourSpan(6.5, 8)));
+    assertEquals(times.stretches("day 2 18:00-22:00"), List.of(new HourSpan(25, 29)));
+    assertEquals(times.stretches(" Always "), List.of(HourSpan.ALWAYS));
+    assertEquals(times.stretches(""), List.of(HourSpan.ALWAYS));
     assertEquals(times.moments("19:00, 20:30, 1:00"), List.of(2.0, 3.5, 8.0));
     assertEquals(times.moments("12 am"), List.of(7.0));
     assertEquals(times.moments(""), List.of());

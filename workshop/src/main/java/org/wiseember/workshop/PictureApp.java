@@ -15,23 +15,23 @@ import org.wiseember.desktop.model.Session;
 /** The window as it has its pictures taken: nothing of the user's, and a clock that is set. */
 public final class PictureApp extends Application {
   private final PictureClock clock = new PictureClock();
-  private Session desk;
+  private Session session;
 
   @Override
   public void start(Stage stage) {
     List<String> args = getParameters().getRaw();
     Look.loadFaces();
-    desk = new Session(Clock.systemUTC(), new WindowThread(), from -> clock);
-    Scene scene = new Scene(new MainWindow(desk), 1280, 800);
+    session = new Session(Clock.systemUTC(), new WindowThread(), from -> clock);
+    Scene scene = new Scene(new MainWindow(session), 1280, 800);
     scene.getStylesheets().add(Look.styleSheet());
     stage.setScene(scene);
     stage.show();
-    desk.open(Path.of(args.get(1)));
-    Screenshots.take(desk, clock, scene, Path.of(args.get(0)), Platform::exit);
+    session.open(Path.of(args.get(1)));
+    Screenshots.take(session, clock, scene, Path.of(args.get(0)), Platform::exit);
   }
 
   @Override
   public void stop() {
-    desk.close();
+    session.close();
   }
 }

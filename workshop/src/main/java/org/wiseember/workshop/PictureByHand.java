@@ -7,15 +7,15 @@ import javafx.scene.Scene;
 import javafx.scene.control.TextField;
 import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.core.hand.OperatorEvent;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.kind.Ask;
+import org.wiseember.trial.onhand.Ask;
 import org.wiseember.workbook.RunSettings;
 
 /** A test by hand for a picture, as a tester would press and write it. */
 final class PictureByHand {
-  private final Session desk;
+  private final Session session;
   private final PictureClock clock;
   private final String test;
   private final Deque<Runnable> script = new ArrayDeque<>();
@@ -23,15 +23,15 @@ final class PictureByHand {
   private boolean started;
   private LiveRun before;
 
-  private PictureByHand(Session desk, PictureClock clock, String test) {
-    this.desk = desk;
+  private PictureByHand(Session session, PictureClock clock, String test) {
+    this.session = session;
     this.clock = clock;
     this.test = test;
   }
 
   /** An overload up to its second load, a line half written. */
-  static PictureByHand overload(Session desk, PictureClock clock, Scene scene) {
-    PictureByHand played = new PictureByHand(desk, clock, OverloadHolds.KIND);
+  static PictureByHand overload(Session session, PictureClock clock, Scene scene) {
+    PictureByHand played = new PictureByHand(session, clock, OverloadHolds.KIND);
     played.write(12, "231.2 V, case 24 °C");
     played.press(17, OperatorEvent.DONE);
     played.write(70, "302 W");
@@ -51,8 +51,8 @@ final class PictureByHand {
   }
 
   /** An inspection in its middle. */
-  static PictureByHand inspection(Session desk, PictureClock clock, Scene scene) {
-    PictureByHand played = new PictureByHand(desk, clock, "inspection");
+  static PictureByHand inspection(Session session, PictureClock clock, Scene scene) {
+    PictureByHand played = new PictureByHand(session, clock, "inspection");
     played.write(15, "no cable for panels in the box");
     played.press(31, OperatorEvent.HALF);
     played.write(58, "11.4 kg, handle digs in");
@@ -69,8 +69,8 @@ final class PictureByHand {
   }
 
   /** A solar trial from its first arrangement to its end. */
-  static PictureByHand solarTrial(Session desk, PictureClock clock) {
-    PictureByHand played = new PictureByHand(desk, clock, "solar-trial");
+  static PictureByHand solarTrial(Session session, PictureClock clock) {
+    PictureByHand played = new PictureByHand(session, clock, "solar-trial");
     List<String> lines =
         List.of(
             "1 x 100 W",
@@ -104,7 +104,7 @@ final class PictureByHand {
     script.add(
         () -> {
           clock.set(at);
-          desk.bench().notebook().write(line, at);
+          session.bench().notebook().write(line, at);
         });
   }
 
@@ -112,31 +112,31 @@ final class PictureByHand {
     script.add(
         () -> {
           clock.set(at);
-          desk.bench().notebook().press(press);
+          session.bench().notebook().press(press);
         });
   }
 
   void start() {
     started = true;
-    before = desk.bench().live().get();
+    before = session.bench().live().get();
     clock.set(0);
-    desk.bench().test().set(AllTests.of(test));
+    session.bench().test().set(AllTests.of(test));
     AllTests.of(test).declaration().asks().stream()
         .filter(Ask.Lines.class::isInstance)
-        .forEach(ask -> desk.bench().have((Ask.Lines) ask, lines));
-    desk.bench().source().set(RunSettings.Source.BY_HAND);
-    desk.bench().cautionsSeen(AllTests.of(test));
-    desk.bench().start();
+        .forEach(ask -> session.bench().have((Ask.Lines) ask, lines));
+    session.bench().source().set(RunSettings.Source.BY_HAND);
+    session.bench().cautionsSeen(AllTests.of(test));
+    session.bench().start();
   }
 
   /** The run it makes. */
   long run() {
-    return desk.bench().live().get().run().runId();
+    return session.bench().live().get().run().runId();
   }
 
   /** Does the next of it; whether all of it is done. */
   boolean step() {
-    LiveRun live = desk.bench().live().get();
+    LiveRun live = session.bench().live().get();
     // What went before it may still be there.
     boolean going = started && live != null && live != before && live.view().get() != null;
     if (going && !script.isEmpty()) {

@@ -7,17 +7,17 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Appliance;
+import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.AskedOfUnit;
 import org.wiseember.core.runtime.DayPlan;
-import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Endured;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.RunTimeFigures;
 import org.wiseember.core.runtime.Sheds;
 import org.wiseember.core.runtime.Side;
 import org.wiseember.core.runtime.SmallestUnit;
-import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
 
@@ -86,11 +86,11 @@ final class RunTimeTimings {
 
   /** Something each day, at its own hours. */
   private static Appliance appliance(int number, SplittableRandom random) {
-    List<DayStretch> on = new ArrayList<>();
+    List<HourSpan> on = new ArrayList<>();
     List<Double> at = new ArrayList<>();
     for (int day = 0; day < DAYS; day++) {
       double from = 24 * day + 20 * random.nextDouble();
-      on.add(new DayStretch(from, from + 4 * random.nextDouble()));
+      on.add(new HourSpan(from, from + 4 * random.nextDouble()));
       at.add(from);
     }
     ApplianceDraw.Use use = ApplianceDraw.Use.values()[number % ApplianceDraw.Use.values().length];

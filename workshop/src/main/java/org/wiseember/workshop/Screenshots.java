@@ -41,7 +41,7 @@ final class Screenshots {
 
   private record Shot(String name, Runnable prepare, java.util.function.BooleanSupplier ready) {}
 
-  private final Session desk;
+  private final Session session;
   private final Scene scene;
   private final Path folder;
   private final Runnable done;
@@ -51,57 +51,61 @@ final class Screenshots {
   private final Deque<Shot> shots = new ArrayDeque<>();
   private long waited;
 
-  private Screenshots(Session desk, PictureClock clock, Scene scene, Path folder, Runnable done) {
-    this.desk = desk;
-    this.inspection = PictureByHand.inspection(desk, clock, scene);
-    this.solarTrial = PictureByHand.solarTrial(desk, clock);
-    this.byHand = PictureByHand.overload(desk, clock, scene);
+  private Screenshots(
+      Session session, PictureClock clock, Scene scene, Path folder, Runnable done) {
+    this.session = session;
+    this.inspection = PictureByHand.inspection(session, clock, scene);
+    this.solarTrial = PictureByHand.solarTrial(session, clock);
+    this.byHand = PictureByHand.overload(session, clock, scene);
     this.scene = scene;
     this.folder = folder;
     this.done = done;
   }
 
   /** Takes all pictures once the workbook is open, then calls {@code done}. */
-  static void take(Session desk, PictureClock clock, Scene scene, Path folder, Runnable done) {
-    Screenshots screenshots = new Screenshots(desk, clock, scene, folder, done);
+  static void take(Session session, PictureClock clock, Scene scene, Path folder, Runnable done) {
+    Screenshots screenshots = new Screenshots(session, clock, scene, folder, done);
     screenshots.plan();
     screenshots.step();
   }
 
   private void plan() {
-    add("verdict", () -> desk.stage().set(StageName.VERDICT), () -> desk.chosen().get() != null);
-    add("label", () -> desk.stage().set(StageName.LABEL), () -> true);
+    add(
+        "verdict",
+        () -> session.stage().set(StageName.VERDICT),
+        () -> session.chosen().get() != null);
+    add("label", () -> session.stage().set(StageName.LABEL), () -> true);
     add(
         "evidence",
         () -> {
-          desk.shownRun().set(run("AC drain"));
-          desk.stage().set(StageName.EVIDENCE);
+          session.shownRun().set(run("AC drain"));
+          session.stage().set(StageName.EVIDENCE);
         },
         () -> true);
 
-    add("overload", () -> desk.shownRun().set(run("Overload")), () -> true);
+    add("overload", () -> session.shownRun().set(run("Overload")), () -> true);
 
-    add("charge", () -> desk.shownRun().set(run("Charge from the wall and")), () -> true);
-    add("waveform", () -> desk.shownRun().set(run("Waveform")), () -> true);
-    add("run-time", () -> desk.stage().set(StageName.RUN_TIME), () -> workedOut(0));
+    add("charge", () -> session.shownRun().set(run("Charge from the wall and")), () -> true);
+    add("waveform", () -> session.shownRun().set(run("Waveform")), () -> true);
+    add("run-time", () -> session.stage().set(StageName.RUN_TIME), () -> workedOut(0));
     add(
         "feeds",
         () -> {
-          desk.dayWork().choose(desk.dayWork().days().get(2));
+          session.dayWork().choose(session.dayWork().days().get(2));
           fire("#run-time-FEEDS");
         },
         () -> workedOut(2));
     add(
         "line-up",
-        () -> desk.stage().set(StageName.LINE_UP),
-        () -> desk.lineUpWork().shown().get() != null);
-    add("report", () -> desk.stage().set(StageName.REPORT), this::pageShown);
+        () -> session.stage().set(StageName.LINE_UP),
+        () -> session.lineUpWork().shown().get() != null);
+    add("report", () -> session.stage().set(StageName.REPORT), this::pageShown);
     add(
         "guide",
         () -> {
-          desk.palette().set(Palette.DARK);
-          desk.bench().test().set(AllTests.of(Drain.AC));
-          desk.stage().set(StageName.BENCH);
+          session.palette().set(Palette.DARK);
+          session.bench().test().set(AllTests.of(Drain.AC));
+          session.stage().set(StageName.BENCH);
           press(KeyCode.F1);
         },
         () -> scene.lookup("#guide-first") != null);
@@ -109,37 +113,37 @@ final class Screenshots {
         "log",
         () -> {
           press(KeyCode.F1);
-          desk.palette().set(Palette.LIGHT);
+          session.palette().set(Palette.LIGHT);
           takeMeterLog();
         },
-        () -> desk.readingIn().draft().get() != null);
+        () -> session.readingIn().draft().get() != null);
     add(
         "instruments",
         () -> {
-          desk.readingIn().forget();
-          desk.stage().set(StageName.BENCH);
-          desk.bench().source().set(RunSettings.Source.INSTRUMENTS);
+          session.readingIn().forget();
+          session.stage().set(StageName.BENCH);
+          session.bench().source().set(RunSettings.Source.INSTRUMENTS);
         },
         () -> fired("#to-instruments"));
     add(
         "plan",
         () -> {
           fired("#back-to-bench");
-          choose(1, () -> desk.stage().set(StageName.PLAN));
+          choose(1, () -> session.stage().set(StageName.PLAN));
         },
         this::tideShown);
     add("solar-port", () -> choose(0, () -> fire("#plan-SOLAR")), this::waysShown);
     add(
         "inspection",
         () -> {
-          desk.stage().set(StageName.BENCH);
+          session.stage().set(StageName.BENCH);
           inspection.start();
         },
         inspection::step);
     add(
         "solar-trial",
         () -> {
-          desk.bench().stopRun();
+          session.bench().stopRun();
           afterwards(solarTrial::start);
         },
         this::solarTrialShown);
@@ -147,46 +151,46 @@ final class Screenshots {
     add(
         "bench",
         () -> {
-          desk.bench().stopRun();
-          desk.stage().set(StageName.BENCH);
-          desk.bench().test().set(AllTests.of(Drain.AC));
-          desk.bench().source().set(RunSettings.Source.SIMULATED);
-          desk.bench().faults().add(Fault.LOOSE_LEAD);
-          desk.bench().setPace(Pace.SIX_HUNDRED);
+          session.bench().stopRun();
+          session.stage().set(StageName.BENCH);
+          session.bench().test().set(AllTests.of(Drain.AC));
+          session.bench().source().set(RunSettings.Source.SIMULATED);
+          session.bench().faults().add(Fault.LOOSE_LEAD);
+          session.bench().setPace(Pace.SIX_HUNDRED);
           Drain.ac(230).steps().stream()
               .filter(s -> s.when() == DoNow.When.BEFORE)
-              .forEach(s -> desk.bench().tick(s.text(), true));
-          choose(1, desk.bench()::start);
+              .forEach(s -> session.bench().tick(s.text(), true));
+          choose(1, session.bench()::start);
         },
         () ->
-            desk.bench().live().get() != null
-                && desk.bench().live().get().view().get() != null
-                && desk.bench().live().get().delivered() > 280
+            session.bench().live().get() != null
+                && session.bench().live().get().view().get() != null
+                && session.bench().live().get().delivered() > 280
                 && typed());
   }
 
   /** Once the run that goes is over. */
   private void afterwards(Runnable then) {
-    if (desk.bench().going()) {
+    if (session.bench().going()) {
       PauseTransition again = new PauseTransition(Duration.millis(100));
       again.setOnFinished(e -> afterwards(then));
       again.play();
     } else {
-      desk.stage().set(StageName.BENCH);
+      session.stage().set(StageName.BENCH);
       then.run();
     }
   }
 
   /** Plays it to its end, then shows what it found. */
   private boolean solarTrialShown() {
-    if (!solarTrial.step() || desk.bench().going()) {
+    if (!solarTrial.step() || session.bench().going()) {
       return false;
     }
     boolean found =
-        desk.chosen().get().runs().stream().anyMatch(r -> r.run().id() == solarTrial.run());
-    if (found && desk.stage().get() != StageName.EVIDENCE) {
-      desk.shownRun().set(solarTrial.run());
-      desk.stage().set(StageName.EVIDENCE);
+        session.chosen().get().runs().stream().anyMatch(r -> r.run().id() == solarTrial.run());
+    if (found && session.stage().get() != StageName.EVIDENCE) {
+      session.shownRun().set(solarTrial.run());
+      session.stage().set(StageName.EVIDENCE);
       return false;
     }
     // The page of a run comes once its readings are fetched.
@@ -195,7 +199,7 @@ final class Screenshots {
 
   /** With the rig card of its first test. */
   private boolean tideShown() {
-    Schedule tide = desk.planWork().tide().get();
+    Schedule tide = session.planWork().tide().get();
     if (tide == null || tide.packs().size() < 3) {
       return false;
     }
@@ -219,7 +223,7 @@ final class Screenshots {
 
   /** The first run of the chosen unit whose title begins so. */
   private Long run(String title) {
-    return desk.chosen().get().runs().stream()
+    return session.chosen().get().runs().stream()
         .filter(r -> r.run().title().startsWith(title))
         .findFirst()
         .map(r -> r.run().id())
@@ -228,27 +232,27 @@ final class Screenshots {
 
   /** Chooses a unit and goes on when what was found of it is read. */
   private void choose(int place, Runnable then) {
-    long id = desk.shelf().get(place).unit().id();
-    desk.choose(id);
+    long id = session.shelf().get(place).unit().id();
+    session.choose(id);
     // Asked for after the choice, so when it comes the choice is there.
-    desk.judged(id, read -> then.run());
+    session.judged(id, read -> then.run());
   }
 
   private void takeMeterLog() {
-    desk.background(
+    session.background(
         () -> {
           Path file = Files.createTempDirectory("lantern-quay").resolve("stall-meter.csv");
-          DemoWorkbook.writeMeterLog(desk.workbook().orElseThrow(), file);
+          DemoWorkbook.writeMeterLog(session.workbook().orElseThrow(), file);
           return file;
         },
-        desk.readingIn()::take);
+        session.readingIn()::take);
   }
 
   /** Whether what a day of the demo comes to, on both of its units, is on show. */
   private boolean workedOut(int day) {
-    DayOutcome made = desk.dayWork().outcome().get();
+    DayOutcome made = session.dayWork().outcome().get();
     return made != null
-        && made.day().equals(desk.dayWork().days().get(day).day())
+        && made.day().equals(session.dayWork().days().get(day).day())
         && made.units().size() == 2;
   }
 
@@ -268,7 +272,7 @@ final class Screenshots {
 
   private boolean typed() {
     if (scene.lookup("#typed-TOTAL") instanceof TextField total && total.getText().isEmpty()) {
-      total.setText(Math.round(desk.bench().live().get().delivered()) + " kWh");
+      total.setText(Math.round(session.bench().live().get().delivered()) + " kWh");
     }
     return true;
   }

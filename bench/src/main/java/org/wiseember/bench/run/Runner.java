@@ -126,7 +126,8 @@ public final class Runner {
    * @param noticed what was noticed then
    * @return whether a simulated bench came to the very readings that were kept
    */
-  public boolean catchUp(Iterable<Frame> frames, List<TimedOperatorEvent> said, List<Notice> noticed) {
+  public boolean catchUp(
+      Iterable<Frame> frames, List<TimedOperatorEvent> said, List<Notice> noticed) {
     boolean same = true;
     for (Frame frame : frames) {
       if (bench.simulated()) {

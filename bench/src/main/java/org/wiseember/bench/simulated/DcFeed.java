@@ -26,7 +26,8 @@ public sealed interface DcFeed permits DcSource, PanelFeed {
    *
    * @param volts at the port, V; those of the open source where nothing flows
    * @param amps into the port, A
-   * @param limit what keeps it from more watts; {@link LimitingFactor#NOTHING} where that is the unit
+   * @param limit what keeps it from more watts; {@link LimitingFactor#NOTHING} where that is the
+   *     unit
    */
   record Point(double volts, double amps, LimitingFactor limit) {
     public double watts() {

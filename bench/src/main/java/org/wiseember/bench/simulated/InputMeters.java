@@ -26,7 +26,8 @@ final class InputMeters {
 
   InputMeters(Set<SideInstrument> beside, SplittableRandom random) {
     this.beside = beside;
-    this.whole = !beside.contains(SideInstrument.INPUT_METER) && !beside.contains(SideInstrument.USB_METER);
+    this.whole =
+        !beside.contains(SideInstrument.INPUT_METER) && !beside.contains(SideInstrument.USB_METER);
     this.wall = new SimulatedMeter(SimulatedBench.AC_POWER_CLASS, random);
     SplittableRandom more = random.split();
     this.volts = new SimulatedMeter(VOLTS, more);

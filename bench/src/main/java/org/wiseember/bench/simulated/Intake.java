@@ -2,8 +2,8 @@ package org.wiseember.bench.simulated;
 
 import java.util.EnumMap;
 import java.util.Map;
-import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.Inlet;
+import org.wiseember.core.charge.LimitingFactor;
 
 /**
  * What each inlet takes at a moment, and what keeps it from more: the DC input first, USB-C next,
@@ -14,8 +14,10 @@ import org.wiseember.core.charge.Inlet;
  * @param wallWatts from the wall into the charger, W
  * @param limits what binds each inlet that is fed
  */
-record Intake(DcFeed.Point dc, double usbWatts, double wallWatts, Map<Inlet, LimitingFactor> limits) {
-  static final Intake NOTHING = new Intake(new DcFeed.Point(0, 0, LimitingFactor.NOTHING), 0, 0, Map.of());
+record Intake(
+    DcFeed.Point dc, double usbWatts, double wallWatts, Map<Inlet, LimitingFactor> limits) {
+  static final Intake NOTHING =
+      new Intake(new DcFeed.Point(0, 0, LimitingFactor.NOTHING), 0, 0, Map.of());
 
   Intake {
     limits = Map.copyOf(limits);
@@ -45,7 +47,8 @@ record Intake(DcFeed.Point dc, double usbWatts, double wallWatts, Map<Inlet, Lim
     double warmth = charger.warmthShare(packCelsius);
     double share = Math.min(taper, warmth);
     boolean byCells = cells < charger.capWatts() * share;
-    LimitingFactor pack = byCells || taper <= warmth ? LimitingFactor.TAPER : LimitingFactor.TEMPERATURE;
+    LimitingFactor pack =
+        byCells || taper <= warmth ? LimitingFactor.TAPER : LimitingFactor.TEMPERATURE;
     boolean held = byCells || share < 1;
     double cap = Math.min(charger.capWatts() * share, cells);
     Map<Inlet, LimitingFactor> limits = new EnumMap<>(Inlet.class);
@@ -54,7 +57,10 @@ record Intake(DcFeed.Point dc, double usbWatts, double wallWatts, Map<Inlet, Lim
     if (feeds.dc().isPresent()) {
       dc = feeds.dc().get().drawn(charger.dcPort(), cap, seconds);
       limits.put(
-          Inlet.DC, dc.limit() != LimitingFactor.NOTHING ? dc.limit() : held ? pack : LimitingFactor.SHARED_CAP);
+          Inlet.DC,
+          dc.limit() != LimitingFactor.NOTHING
+              ? dc.limit()
+              : held ? pack : LimitingFactor.SHARED_CAP);
     }
     double left = Math.max(0, cap - dc.watts());
     double usb = 0;
@@ -65,7 +71,9 @@ record Intake(DcFeed.Point dc, double usbWatts, double wallWatts, Map<Inlet, Lim
           Inlet.USB_C,
           usb < most
               ? held ? pack : LimitingFactor.SHARED_CAP
-              : feeds.usbWatts() < charger.usbWatts() ? LimitingFactor.SOURCE : LimitingFactor.WATTS);
+              : feeds.usbWatts() < charger.usbWatts()
+                  ? LimitingFactor.SOURCE
+                  : LimitingFactor.WATTS);
     }
     left = Math.max(0, left - usb);
     double fromWall = 0;
@@ -73,7 +81,9 @@ record Intake(DcFeed.Point dc, double usbWatts, double wallWatts, Map<Inlet, Lim
       fromWall = Math.min(charger.wallWatts() * share, left);
       limits.put(
           Inlet.WALL,
-          held ? pack : fromWall < charger.wallWatts() ? LimitingFactor.SHARED_CAP : LimitingFactor.WATTS);
+          held
+              ? pack
+              : fromWall < charger.wallWatts() ? LimitingFactor.SHARED_CAP : LimitingFactor.WATTS);
     }
     return new Intake(dc, usb, fromWall, limits);
   }

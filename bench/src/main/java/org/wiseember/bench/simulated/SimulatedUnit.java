@@ -3,8 +3,8 @@ package org.wiseember.bench.simulated;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.Inlet;
+import org.wiseember.core.charge.LimitingFactor;
 
 /**
  * A unit with a load on its outlet, an electronic load on its 12 V port, and sources on its inputs,

@@ -19,6 +19,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.concurrent.locks.LockSupport;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.bench.emulator.EmulatorFixture;
 import org.wiseember.bench.instrument.ChannelSource;
 import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.Health;
@@ -27,7 +28,6 @@ import org.wiseember.bench.instrument.LoadSwitch;
 import org.wiseember.bench.instrument.Register;
 import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.instrument.Transport;
-import org.wiseember.bench.emulator.EmulatorFixture;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 

@@ -39,7 +39,8 @@ public class EmulatorsTest {
         new SimulatedUnit(
             UnitDesign.typical(Chemistry.LFP, 1000, 1000, 230, 1), Heater.of(600, 230), 1, 22);
     EmulatedBench bench = new EmulatedBench(unit, 1, nanos::get, 7);
-    servers = new EmulatorServers(bench, new EmulatorServers.Ports(0, 0, 0, Optional.empty(), 9600));
+    servers =
+        new EmulatorServers(bench, new EmulatorServers.Ports(0, 0, 0, Optional.empty(), 9600));
     modbusPort = servers.modbusPort();
   }
 

@@ -15,13 +15,13 @@ import java.util.function.DoubleUnaryOperator;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.bench.instrument.SetPoints;
-import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeLimits;
 import org.wiseember.core.charge.ChargeProfile;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.charge.KnownInputs;
 import org.wiseember.core.charge.LimitBand;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.solar.Arrangement;
 import org.wiseember.core.solar.Panel;
@@ -95,7 +95,8 @@ public class ChargeTruthTest {
     Feeds feeds = feeds(plugged, random);
     Set<SideInstrument> beside = EnumSet.of(SideInstrument.WALL_METER);
     if (plugged.name().startsWith("WALL_AND") || !plugged.name().startsWith("WALL")) {
-      beside.addAll(Set.of(SideInstrument.INPUT_METER, SideInstrument.USB_METER, SideInstrument.LUX_METER));
+      beside.addAll(
+          Set.of(SideInstrument.INPUT_METER, SideInstrument.USB_METER, SideInstrument.LUX_METER));
     }
     SimulatedBench bench =
         new SimulatedBench(

@@ -62,7 +62,12 @@ public final class HandDrain {
     double never = Double.POSITIVE_INFINITY;
     this.out =
         TimedOperatorEvent.first(
-            presses, on.seconds(), never, OperatorEvent.DROPPED_OUT, OperatorEvent.TRIPPED, OperatorEvent.WENT_OFF);
+            presses,
+            on.seconds(),
+            never,
+            OperatorEvent.DROPPED_OUT,
+            OperatorEvent.TRIPPED,
+            OperatorEvent.WENT_OFF);
     this.takenOff = TimedOperatorEvent.first(presses, on.seconds(), never, OperatorEvent.TAKEN_OFF);
   }
 
@@ -92,7 +97,8 @@ public final class HandDrain {
 
   private CapacityFinding find() {
     double end = end();
-    double within = on.within() + out.or(() -> takenOff).map(TimedOperatorEvent::within).orElse(0.0);
+    double within =
+        on.within() + out.or(() -> takenOff).map(TimedOperatorEvent::within).orElse(0.0);
     double seconds = end - on.seconds();
     if (!(seconds > 0)) {
       warnings.add(new Warning("too_short", "Nothing was read or said after the load went on."));
@@ -120,7 +126,9 @@ public final class HandDrain {
   /** When it ended; the last reading where nobody said. */
   private double end() {
     double last = typed.isEmpty() ? on.seconds() : typed.seconds(typed.size() - 1);
-    return out.or(() -> takenOff).map(TimedOperatorEvent::seconds).orElse(Math.max(last, on.seconds()));
+    return out.or(() -> takenOff)
+        .map(TimedOperatorEvent::seconds)
+        .orElse(Math.max(last, on.seconds()));
   }
 
   private void noteEnd() {
@@ -315,7 +323,8 @@ public final class HandDrain {
 
   /** What a radio or an app would have left for the load. */
   private Taken standing(Taken taken, double seconds) {
-    BesideMeter beside = BesideMeter.standing(method.treatment(), alternating, seconds / SECONDS_PER_HOUR);
+    BesideMeter beside =
+        BesideMeter.standing(method.treatment(), alternating, seconds / SECONDS_PER_HOUR);
     warnings.addAll(beside.warnings());
     return beside.wattHours() > 0
         ? new Taken(

@@ -53,14 +53,20 @@ public final class HandCharge {
   private final List<Warning> warnings = new ArrayList<>();
 
   private HandCharge(
-      Trace typed, Series power, MeterClass meter, List<TimedOperatorEvent> presses, TimedOperatorEvent in) {
+      Trace typed,
+      Series power,
+      MeterClass meter,
+      List<TimedOperatorEvent> presses,
+      TimedOperatorEvent in) {
     this.typed = typed;
     this.power = power;
     this.meter = meter;
     this.in = in;
     double never = Double.POSITIVE_INFINITY;
     this.full = TimedOperatorEvent.first(presses, in.seconds(), never, OperatorEvent.FULL);
-    this.out = TimedOperatorEvent.first(presses, in.seconds(), never, OperatorEvent.FULL, OperatorEvent.TAKEN_OFF);
+    this.out =
+        TimedOperatorEvent.first(
+            presses, in.seconds(), never, OperatorEvent.FULL, OperatorEvent.TAKEN_OFF);
   }
 
   /**
@@ -73,7 +79,8 @@ public final class HandCharge {
    */
   public static Optional<ChargeFinding> of(
       Trace typed, List<TimedOperatorEvent> presses, Optional<MeterClass> meter) {
-    Optional<TimedOperatorEvent> in = presses.stream().filter(p -> p.is(OperatorEvent.LOAD_ON)).findFirst();
+    Optional<TimedOperatorEvent> in =
+        presses.stream().filter(p -> p.is(OperatorEvent.LOAD_ON)).findFirst();
     if (in.isEmpty()) {
       return Optional.empty();
     }

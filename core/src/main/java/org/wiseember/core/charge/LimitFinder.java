@@ -178,7 +178,8 @@ final class LimitFinder {
       if (!Level.on(watts[c], level)) {
         named[c] = shared[c] ? LimitingFactor.SHARED_CAP : off(c, level);
       } else if (!held[c]) {
-        named[c] = creeping && celsius[c] >= ChargeProfile.WARM ? LimitingFactor.TEMPERATURE : own.at(c);
+        named[c] =
+            creeping && celsius[c] >= ChargeProfile.WARM ? LimitingFactor.TEMPERATURE : own.at(c);
       } else if (shared[c]) {
         named[c] = LimitingFactor.SHARED_CAP;
       } else if (byMains[c]) {
@@ -203,7 +204,8 @@ final class LimitFinder {
   }
 
   /** Keeps how far warmth held an inlet back, the worst of all inlets. */
-  private void derated(double[] watts, double level, LimitingFactor[] named, Optional<Warmth> warm) {
+  private void derated(
+      double[] watts, double level, LimitingFactor[] named, Optional<Warmth> warm) {
     double least = 1;
     int count = 0;
     for (int c = 0; c < watts.length; c++) {
@@ -307,7 +309,9 @@ final class LimitFinder {
     if (wattsNear && ampsNear) {
       return ofWatts >= ofAmps ? LimitingFactor.WATTS : LimitingFactor.AMPS;
     }
-    return wattsNear ? LimitingFactor.WATTS : ampsNear ? LimitingFactor.AMPS : LimitingFactor.SOURCE;
+    return wattsNear
+        ? LimitingFactor.WATTS
+        : ampsNear ? LimitingFactor.AMPS : LimitingFactor.SOURCE;
   }
 
   /** Panels: what they give follows the light until the port or the pack wants no more. */
@@ -319,7 +323,8 @@ final class LimitFinder {
       LimitingFactor own = ownDirect(c, watts[c], level, most);
       if (!Level.on(watts[c], level)) {
         named[c] = off(c, level);
-      } else if (own != LimitingFactor.SOURCE && (lit || steady || flat(c, watts[c], level, most))) {
+      } else if (own != LimitingFactor.SOURCE
+          && (lit || steady || flat(c, watts[c], level, most))) {
         named[c] = own;
       } else if (lit && watts[c] < AT_LEVEL * level && light.upTheCurve(volts[c])) {
         named[c] = bins.middle(c) >= knee ? LimitingFactor.TAPER : LimitingFactor.SHARED_CAP;

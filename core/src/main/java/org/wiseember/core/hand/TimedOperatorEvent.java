@@ -12,7 +12,8 @@ import java.util.Optional;
  * @param earliest when it may have been at the earliest, s on the run's clock
  * @param latest when it may have been at the latest, s
  */
-public record TimedOperatorEvent(OperatorEvent press, double subject, double earliest, double latest) {
+public record TimedOperatorEvent(
+    OperatorEvent press, double subject, double earliest, double latest) {
   /**
    * How far a key is from what it is pressed for, ± s: the usual time a person takes to react;
    * common practice, no published source.

@@ -33,7 +33,8 @@ final class OperatorHolds {
   OperatorHolds(List<TimedOperatorEvent> presses, Trace typed) {
     this.presses = presses;
     this.watts = typed.series(Channel.AC_POWER);
-    List<TimedOperatorEvent> on = presses.stream().filter(p -> p.is(OperatorEvent.LOAD_ON)).toList();
+    List<TimedOperatorEvent> on =
+        presses.stream().filter(p -> p.is(OperatorEvent.LOAD_ON)).toList();
     for (int k = 0; k < on.size(); k++) {
       double next = k + 1 < on.size() ? on.get(k + 1).seconds() : Double.POSITIVE_INFINITY;
       take(on.get(k), next);
@@ -160,7 +161,13 @@ final class OperatorHolds {
     double since =
         presses.stream()
             .filter(p -> p.seconds() < on.seconds())
-            .filter(p -> p.is(OperatorEvent.TRIPPED, OperatorEvent.DROPPED_OUT, OperatorEvent.WENT_OFF, OperatorEvent.TAKEN_OFF))
+            .filter(
+                p ->
+                    p.is(
+                        OperatorEvent.TRIPPED,
+                        OperatorEvent.DROPPED_OUT,
+                        OperatorEvent.WENT_OFF,
+                        OperatorEvent.TAKEN_OFF))
             .mapToDouble(TimedOperatorEvent::latest)
             .max()
             .orElse(Double.NEGATIVE_INFINITY);

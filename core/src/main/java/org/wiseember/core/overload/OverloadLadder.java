@@ -71,7 +71,8 @@ public final class OverloadLadder {
    * @param typed what was read off, as a trace
    * @param presses what was said, in order of time; without any only readings speak
    */
-  public static OverloadFinding byHand(Trace typed, List<TimedOperatorEvent> presses, OverloadMethod method) {
+  public static OverloadFinding byHand(
+      Trace typed, List<TimedOperatorEvent> presses, OverloadMethod method) {
     return new OverloadLadder(typed, method, Map.of()).findByHand(presses);
   }
 

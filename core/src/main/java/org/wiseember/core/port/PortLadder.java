@@ -88,7 +88,11 @@ public final class PortLadder {
    * @param presses what was said, in order of time
    */
   public static PortFinding byHand(
-      Trace typed, List<TimedOperatorEvent> presses, MeterClass volts, MeterClass amps, Treatment treatment) {
+      Trace typed,
+      List<TimedOperatorEvent> presses,
+      MeterClass volts,
+      MeterClass amps,
+      Treatment treatment) {
     return new PortLadder(treatment.of(typed), volts, amps, treatment.leadOhms(), List.of())
         .findByHand(presses);
   }
@@ -98,12 +102,18 @@ public final class PortLadder {
     Series voltage = trace.series(Channel.DC_VOLTAGE);
     List<PortPoint> carried = new ArrayList<>();
     OptionalDouble trippedAt = OptionalDouble.empty();
-    List<TimedOperatorEvent> on = presses.stream().filter(p -> p.is(OperatorEvent.LOAD_ON)).toList();
+    List<TimedOperatorEvent> on =
+        presses.stream().filter(p -> p.is(OperatorEvent.LOAD_ON)).toList();
     for (int k = 0; k < on.size(); k++) {
       double next = k + 1 < on.size() ? on.get(k + 1).seconds() : Double.POSITIVE_INFINITY;
       Optional<TimedOperatorEvent> off =
           TimedOperatorEvent.first(
-              presses, on.get(k).seconds(), next, OperatorEvent.WENT_OFF, OperatorEvent.TRIPPED, OperatorEvent.DROPPED_OUT);
+              presses,
+              on.get(k).seconds(),
+              next,
+              OperatorEvent.WENT_OFF,
+              OperatorEvent.TRIPPED,
+              OperatorEvent.DROPPED_OUT);
       // What was read is often written down a moment after the key.
       double from = Math.nextUp(on.get(k).seconds());
       double[] i = between(current, from, next);

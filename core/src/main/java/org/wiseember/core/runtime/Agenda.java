@@ -4,28 +4,29 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.TreeSet;
+import org.wiseember.core.quantity.HourSpan;
 
 /** Who is due when: the plan cut where anything begins or ends. */
-final class Agenda {
+public final class Agenda {
   /**
    * One time an appliance is on.
    *
    * @param place of the appliance in the list
    */
-  record Going(int place, Appliance appliance, DayStretch when) {}
+  record Going(int place, Appliance appliance, HourSpan when) {}
 
   /** Something that takes its energy at one moment. */
-  record Sip(double hour, Appliance appliance) {}
+  public record Sip(double hour, Appliance appliance) {}
 
   private final DayPlan plan;
   private final List<Going> goings = new ArrayList<>();
   private final List<Sip> sips = new ArrayList<>();
 
-  Agenda(DayPlan plan) {
+  public Agenda(DayPlan plan) {
     this.plan = plan;
     for (int i = 0; i < plan.appliances().size(); i++) {
       Appliance appliance = plan.appliances().get(i);
-      for (DayStretch due : appliance.due()) {
+      for (HourSpan due : appliance.due()) {
         if (due.from() < plan.hours()) {
           goings.add(new Going(i, appliance, due));
         }
@@ -46,7 +47,7 @@ final class Agenda {
     return goings;
   }
 
-  List<Sip> sips() {
+  public List<Sip> sips() {
     return sips;
   }
 
@@ -68,7 +69,7 @@ final class Agenda {
    * @param uneven mean of the squared watts at the outlets beyond the square of their mean, W², as
    *     often as the plan counts it
    */
-  record Span(double from, double to, double ac, double dc, boolean acDue, double uneven) {
+  public record Span(double from, double to, double ac, double dc, boolean acDue, double uneven) {
     double watts() {
       return ac + dc;
     }
@@ -79,7 +80,7 @@ final class Agenda {
    *
    * @param also further moments to cut it at
    */
-  List<Span> spans(List<Double> also) {
+  public List<Span> spans(List<Double> also) {
     TreeSet<Double> cuts = new TreeSet<>(List.of(0.0, plan.hours()));
     goings.forEach(g -> cuts.addAll(List.of(g.when().from(), g.when().to())));
     sips.forEach(s -> cuts.add(s.hour()));

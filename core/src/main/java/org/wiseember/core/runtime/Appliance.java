@@ -1,6 +1,8 @@
 package org.wiseember.core.runtime;
 
 import java.util.List;
+import org.wiseember.core.quantity.HourSpan;
+import org.wiseember.core.runtime.feed.Leg;
 
 /**
  * Something a unit runs.
@@ -13,7 +15,7 @@ import java.util.List;
  * @param leg which of two joined units it hangs on; of no account for one alone
  */
 public record Appliance(
-    String name, ApplianceDraw draw, Side side, List<DayStretch> on, List<Double> at, Leg leg) {
+    String name, ApplianceDraw draw, Side side, List<HourSpan> on, List<Double> at, Leg leg) {
   private static final double MINUTES = 60;
 
   public Appliance {
@@ -23,7 +25,7 @@ public record Appliance(
   }
 
   /** One that lies across both of two joined units. */
-  public Appliance(String name, ApplianceDraw draw, Side side, List<DayStretch> on, List<Double> at) {
+  public Appliance(String name, ApplianceDraw draw, Side side, List<HourSpan> on, List<Double> at) {
     this(name, draw, side, on, at, Leg.BOTH);
   }
 
@@ -67,17 +69,17 @@ public record Appliance(
    */
   public Appliance with(ApplianceDraw other) {
     if (other.use().atMoments() && !draw.use().atMoments()) {
-      return new Appliance(name, other, side, on, on.stream().map(DayStretch::from).toList(), leg);
+      return new Appliance(name, other, side, on, on.stream().map(HourSpan::from).toList(), leg);
     }
     if (draw.use().atMoments() && !other.use().atMoments()) {
-      List<DayStretch> hours = at.stream().map(h -> new DayStretch(h, h + 1)).toList();
+      List<HourSpan> hours = at.stream().map(h -> new HourSpan(h, h + 1)).toList();
       return new Appliance(name, other, side, hours, at, leg);
     }
     return drawing(other);
   }
 
   /** The same at other times. */
-  public Appliance at(List<DayStretch> stretches, List<Double> moments) {
+  public Appliance at(List<HourSpan> stretches, List<Double> moments) {
     return new Appliance(name, draw, side, stretches, moments, leg);
   }
 
@@ -88,7 +90,7 @@ public record Appliance(
             .filter(s -> s.to() + hours > 0)
             .map(
                 s ->
-                    new DayStretch(
+                    new HourSpan(
                         s.from() == 0 && Double.isInfinite(s.to())
                             ? 0
                             : Math.max(0, s.from() + hours),
@@ -102,19 +104,19 @@ public record Appliance(
     return at(
         on.stream()
             .filter(s -> s.to() > hour)
-            .map(s -> new DayStretch(Math.max(0, s.from() - hour), s.to() - hour))
+            .map(s -> new HourSpan(Math.max(0, s.from() - hour), s.to() - hour))
             .toList(),
         at.stream().filter(h -> h >= hour).map(h -> h - hour).toList());
   }
 
   /** When it is due, beginnings apart; what takes no time is not among it. */
-  public List<DayStretch> due() {
+  public List<HourSpan> due() {
     return switch (draw.use()) {
-      case STEADY, CYCLING -> DayStretch.joined(on);
-      case SHORT -> at.stream().map(h -> new DayStretch(h, h + draw.minutes() / MINUTES)).toList();
+      case STEADY, CYCLING -> HourSpan.joined(on);
+      case SHORT -> at.stream().map(h -> new HourSpan(h, h + draw.minutes() / MINUTES)).toList();
       case PER_GO ->
           draw.watts() > 0
-              ? at.stream().map(h -> new DayStretch(h, h + draw.wattHours() / draw.watts())).toList()
+              ? at.stream().map(h -> new HourSpan(h, h + draw.wattHours() / draw.watts())).toList()
               : List.of();
     };
   }

@@ -116,7 +116,8 @@ public record ApplianceDraw(
 
   /** The same, drawing so many times as much. */
   ApplianceDraw times(double factor) {
-    return new ApplianceDraw(use, watts * factor, wattHours * factor, minutes, startVa, origin, share95);
+    return new ApplianceDraw(
+        use, watts * factor, wattHours * factor, minutes, startVa, origin, share95);
   }
 
   /** Half of everything it asks. */

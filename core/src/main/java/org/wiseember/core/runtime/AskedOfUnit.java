@@ -39,7 +39,8 @@ public record AskedOfUnit(
 
     AskedOfUnit asked(Endured endured) {
       double share = Math.max(LEAST_SHARE, appliance.draw().share95());
-      return new AskedOfUnit(true, appliance.name(), hour, va(), others, endured.starting(va(), share));
+      return new AskedOfUnit(
+          true, appliance.name(), hour, va(), others, endured.starting(va(), share));
     }
   }
 
@@ -64,7 +65,8 @@ public record AskedOfUnit(
     for (Moment moment : moments) {
       for (Agenda.Going g : moment.on()) {
         ApplianceDraw draw = g.appliance().draw();
-        boolean begins = g.when().from() == moment.hour() || draw.use() == ApplianceDraw.Use.CYCLING;
+        boolean begins =
+            g.when().from() == moment.hour() || draw.use() == ApplianceDraw.Use.CYCLING;
         if (draw.startVa() > 0 && begins) {
           Start start =
               new Start(g.appliance(), moment.hour(), moment.running() - draw.runningWatts());

@@ -6,6 +6,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
+import org.wiseember.core.quantity.HourSpan;
+import org.wiseember.core.runtime.feed.Feed;
+import org.wiseember.core.runtime.feed.FeedFlow;
 
 /**
  * A unit's charge over a plan. Between two moments at which anything changes all watts stand, so
@@ -82,7 +85,7 @@ public final class ChargeOverDay {
   }
 
   private static DoubleStream changes(Feed feed) {
-    List<DayStretch> own =
+    List<HourSpan> own =
         feed instanceof Feed.Panels p
             ? p.giving().stream().map(Feed.Giving::when).toList()
             : feed instanceof Feed.Alternating a ? a.on() : List.of();

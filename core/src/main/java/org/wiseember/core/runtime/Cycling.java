@@ -3,6 +3,7 @@ package org.wiseember.core.runtime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.wiseember.core.quantity.HourSpan;
 
 /**
  * What a load that switches itself on and off does to a plan that counts it with its mean: nobody
@@ -69,20 +70,21 @@ final class Cycling {
 
   /** One stretch told as its beginning and what follows. */
   private interface Beginning {
-    List<Appliance> of(Appliance appliance, DayStretch when, double share);
+    List<Appliance> of(Appliance appliance, HourSpan when, double share);
   }
 
   private static Appliance part(Appliance a, double watts, double from, double to) {
-    ApplianceDraw steady = new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, Double.NaN, Double.NaN, Double.NaN);
+    ApplianceDraw steady =
+        new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, Double.NaN, Double.NaN, Double.NaN);
     return new Appliance(
-        a.name(), steady, a.side(), List.of(new DayStretch(from, to)), List.of(), a.leg());
+        a.name(), steady, a.side(), List.of(new HourSpan(from, to)), List.of(), a.leg());
   }
 
   private static Appliance after(Appliance a, double from, double to) {
-    return a.at(List.of(new DayStretch(from, to)), List.of());
+    return a.at(List.of(new HourSpan(from, to)), List.of());
   }
 
-  private record Begun(Appliance appliance, DayStretch when) {
+  private record Begun(Appliance appliance, HourSpan when) {
     /** What a run and a rest put between it and its mean, Wh. */
     double swing() {
       return appliance.draw().meanWatts() * (1 - duty(appliance.draw())) * PERIOD;

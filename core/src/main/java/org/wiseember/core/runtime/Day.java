@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.wiseember.core.runtime.feed.Feed;
 
 /**
  * A day somebody lays out: what is on when, from when on, and what feeds the unit meanwhile.

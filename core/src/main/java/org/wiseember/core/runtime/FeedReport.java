@@ -1,6 +1,8 @@
 package org.wiseember.core.runtime;
 
 import java.util.List;
+import org.wiseember.core.runtime.feed.Feed;
+import org.wiseember.core.runtime.feed.FeedFlow;
 
 /**
  * What a feed does at the start of a plan, and whether it bears it.
@@ -11,7 +13,7 @@ import java.util.List;
  * @param stalls whether that, or a start, is more than they give
  */
 public record FeedReport(FeedFlow flow, boolean passesThrough, double sourceLoad, boolean stalls) {
-  static FeedReport of(Feed.Root root, Agenda agenda) {
+  public static FeedReport of(Feed.Root root, Agenda agenda) {
     FeedFlow flow = FeedFlow.of(root, 0, FeedFlow.batteries(root), Double.POSITIVE_INFINITY);
     List<Feed.Alternating> sources = root.alternating();
     if (sources.isEmpty()) {

@@ -21,7 +21,7 @@ public final class GeneratorHours {
   }
 
   /** Of a full unit, what the whole plan takes. */
-  static double need(DayPlan plan, EnergyCurve curve) {
+  public static double need(DayPlan plan, EnergyCurve curve) {
     Agenda agenda = new Agenda(plan);
     double share = 0;
     for (Agenda.Span span : agenda.spans(List.of())) {

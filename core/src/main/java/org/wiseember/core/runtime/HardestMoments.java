@@ -15,8 +15,10 @@ import java.util.function.DoublePredicate;
  * @param start the hardest start; empty where nothing starts with more than its watts
  * @param mostRunning the most that runs at once, W
  */
-record HardestMoments(
-    Optional<ChargeCurve.Overload> first, Optional<ChargeCurve.HardStart> start, double mostRunning) {
+public record HardestMoments(
+    Optional<ChargeCurve.Overload> first,
+    Optional<ChargeCurve.HardStart> start,
+    double mostRunning) {
   /**
    * Goes through all beginnings.
    *
@@ -24,7 +26,7 @@ record HardestMoments(
    * @param startVa a start may ask for, VA
    * @param asked whether the inverter is asked at that hour, and not a source past it
    */
-  static HardestMoments of(
+  public static HardestMoments of(
       Agenda agenda, double outputWatts, double startVa, DoublePredicate asked) {
     List<Agenda.Going> all = agenda.atOutlets();
     List<Agenda.Going> on = new ArrayList<>();
@@ -57,7 +59,8 @@ record HardestMoments(
       List<Agenda.Going> on, double hour, double running) {
     return on.stream()
         .filter(g -> g.appliance().draw().startVa() > 0)
-        .filter(g -> g.appliance().draw().use() == ApplianceDraw.Use.CYCLING || g.when().from() == hour)
+        .filter(
+            g -> g.appliance().draw().use() == ApplianceDraw.Use.CYCLING || g.when().from() == hour)
         .map(
             g ->
                 new ChargeCurve.HardStart(

@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.wiseember.core.quantity.HourSpan;
+import org.wiseember.core.runtime.feed.Leg;
 
 /**
  * Two units joined: in parallel, or as the two legs of a split-phase outlet. What hangs on one leg
@@ -72,7 +74,7 @@ public record Joined(List<OnLeg> legs, OptionalDouble runsOut) {
             "",
             new ApplianceDraw(ApplianceDraw.Use.STEADY, 0, Double.NaN, Double.NaN, Double.NaN),
             Side.AC,
-            DayStretch.joined(
+            HourSpan.joined(
                 day.appliances().stream()
                     .filter(a -> a.side() == Side.AC)
                     .flatMap(a -> a.due().stream())

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.wiseember.core.capacity.EnergyLeft;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.runtime.feed.Feed;
 
 /**
  * A unit and what is asked of it.
@@ -50,7 +51,7 @@ public record RunTimeCase(
   }
 
   /** What loads take of a full unit, in its pack's cold. */
-  EnergyCurve curve() {
+  public EnergyCurve curve() {
     return EnergyCurve.of(unit).giving(Cold.share(celsius));
   }
 

@@ -10,6 +10,7 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.runtime.feed.FeedFlow;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 
@@ -23,7 +24,8 @@ import org.wiseember.core.uncertainty.Contribution;
  * @param figures in the order people ask for them
  * @param band of the charge over time
  */
-public record RunTimeFigures(ChargeCurve course, ChargeCurve without, List<Figure> figures, List<Band> band) {
+public record RunTimeFigures(
+    ChargeCurve course, ChargeCurve without, List<Figure> figures, List<Band> band) {
   /** So many moments beside the corners of the line are enough to draw its band. */
   private static final int MOMENTS = 80;
 

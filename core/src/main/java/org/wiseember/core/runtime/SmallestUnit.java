@@ -36,7 +36,8 @@ public record SmallestUnit(
         given,
         mean,
         moments.mostRunning(),
-        Math.max(moments.mostRunning(), moments.start().map(ChargeCurve.HardStart::va).orElse(0.0)));
+        Math.max(
+            moments.mostRunning(), moments.start().map(ChargeCurve.HardStart::va).orElse(0.0)));
   }
 
   /** With nothing brought in, what a plan takes of a unit goes down as the unit grows. */

@@ -19,7 +19,8 @@ import org.wiseember.core.uncertainty.MeterClass;
  * @param draw for a day: its mean for energy, the most it was seen to take for what it asks
  * @param warnings what to look out for
  */
-public record WatchSheet(Figure mean, List<Figure> seen, ApplianceDraw draw, List<Warning> warnings) {
+public record WatchSheet(
+    Figure mean, List<Figure> seen, ApplianceDraw draw, List<Warning> warnings) {
   private static final double HOUR = 3600;
   private static final double DAY = 24 * HOUR;
 

@@ -40,7 +40,8 @@ public record StartForecast(Likely likely, String reason) {
     String range =
         Figures.fixed(takes.low(), 0) + " to " + Figures.fixed(takes.high(), 0) + " VA to start";
     if (held.isEmpty() && failed.isEmpty()) {
-      return new StartForecast(Likely.UNKNOWN, "It takes " + range + "; the unit was never tried so far.");
+      return new StartForecast(
+          Likely.UNKNOWN, "It takes " + range + "; the unit was never tried so far.");
     }
     double most = held.orElse(0);
     double least = failed.orElse(Double.POSITIVE_INFINITY);

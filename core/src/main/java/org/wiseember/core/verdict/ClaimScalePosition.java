@@ -23,7 +23,8 @@ public record ClaimScalePosition(double percent, double worse, double better) {
       // The best place of a band is its middle; the ends of the interval may both be worse.
       double middle = claim.figure();
       boolean inside = measured.low() <= middle && middle <= measured.high();
-      return new ClaimScalePosition(at, Math.min(a, b), inside ? percent(claim, middle) : Math.max(a, b));
+      return new ClaimScalePosition(
+          at, Math.min(a, b), inside ? percent(claim, middle) : Math.max(a, b));
     }
     return new ClaimScalePosition(at, Math.min(a, b), Math.max(a, b));
   }

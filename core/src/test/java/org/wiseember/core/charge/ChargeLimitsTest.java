@@ -167,7 +167,8 @@ public class ChargeLimitsTest {
       ChargeLimits found =
           ChargeLimits.of(log, ChargeProfile.of(log, Optional.empty()), label).orElseThrow();
       assertEquals(
-          found.band(Inlet.DC).orElseThrow().at(4000), pair[1] > 0 ? LimitingFactor.AMPS : LimitingFactor.SOURCE);
+          found.band(Inlet.DC).orElseThrow().at(4000),
+          pair[1] > 0 ? LimitingFactor.AMPS : LimitingFactor.SOURCE);
       assertEquals(found.mostAmps().orElseThrow(), pair[0], 1e-9);
     }
   }

@@ -131,7 +131,10 @@ public class ByHandPracticeTest {
   public void whatWasNotSeenToEndIsTheLeast() {
     for (boolean takenOff : new boolean[] {true, false}) {
       ByHandPracticeTest notes =
-          notes().at(0, Channel.AC_ENERGY, 0).at(1, OperatorEvent.LOAD_ON).at(3600, Channel.AC_ENERGY, 609);
+          notes()
+              .at(0, Channel.AC_ENERGY, 0)
+              .at(1, OperatorEvent.LOAD_ON)
+              .at(3600, Channel.AC_ENERGY, 609);
       CapacityFinding found =
           (takenOff ? notes.at(3605, OperatorEvent.TAKEN_OFF) : notes).drain(1075, true);
       assertEquals(found.deliveredEnergy().orElseThrow().bound(), Bound.AT_LEAST);

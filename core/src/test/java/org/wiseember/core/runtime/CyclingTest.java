@@ -10,13 +10,14 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.uncertainty.Contribution;
 
 /** What a load that switches itself on and off leaves open of a plan. */
 public class CyclingTest {
   private static final double UNKNOWN = Double.NaN;
 
-  private static Appliance coldBox(double watts, double wattHours, DayStretch... on) {
+  private static Appliance coldBox(double watts, double wattHours, HourSpan... on) {
     return new Appliance(
         "cold box",
         new ApplianceDraw(ApplianceDraw.Use.CYCLING, watts, wattHours, UNKNOWN, UNKNOWN),
@@ -47,7 +48,7 @@ public class CyclingTest {
    */
   @Test
   public void aRunMoreOrLessIsAMatterOfItsPhase() {
-    RunTimeCase day = asked(lossless(), 40, coldBox(150, 50, DayStretch.ALWAYS));
+    RunTimeCase day = asked(lossless(), 40, coldBox(150, 50, HourSpan.ALWAYS));
     assertEquals(
         day.planning(Cycling.resting(day.plan())).course().runsOut().orElseThrow(),
         20 + 2 / 3.0,
@@ -68,7 +69,7 @@ public class CyclingTest {
   /** In ten minutes it takes nothing, or ten minutes of its running watts, and no more. */
   @Test
   public void aShortPlanHoldsNoMoreThanAPartOfARun() {
-    RunTimeCase day = asked(lossless(), 1 / 6.0, coldBox(150, 50, DayStretch.ALWAYS));
+    RunTimeCase day = asked(lossless(), 1 / 6.0, coldBox(150, 50, HourSpan.ALWAYS));
     assertEquals(day.planning(Cycling.resting(day.plan())).course().chargeAtEnd(), 100, 1e-9);
     assertEquals(day.planning(Cycling.running(day.plan())).course().chargeAtEnd(), 100 - 2.5, 1e-9);
   }
@@ -77,11 +78,11 @@ public class CyclingTest {
   @Test
   public void swingsAddByTheirSquares() {
     RunTimeCase both =
-        asked(lossless(), 9, coldBox(150, 50, DayStretch.ALWAYS), coldBox(150, 50, DayStretch.ALWAYS));
+        asked(lossless(), 9, coldBox(150, 50, HourSpan.ALWAYS), coldBox(150, 50, HourSpan.ALWAYS));
     double late = both.planning(Cycling.resting(both.plan())).course().chargeAtEnd();
     assertEquals(late - both.course().chargeAtEnd(), 100 * Math.sqrt(2) * (100 / 3.0) / 1000, 1e-9);
     RunTimeCase twice =
-        asked(lossless(), 9, coldBox(150, 50, new DayStretch(0, 3), new DayStretch(5, 8)));
+        asked(lossless(), 9, coldBox(150, 50, new HourSpan(0, 3), new HourSpan(5, 8)));
     double again = twice.planning(Cycling.resting(twice.plan())).course().chargeAtEnd();
     assertEquals(
         again - twice.course().chargeAtEnd(), 100 * Math.sqrt(2) * (100 / 3.0) / 1000, 1e-9);
@@ -106,14 +107,14 @@ public class CyclingTest {
                       "lamps",
                       new ApplianceDraw(ApplianceDraw.Use.STEADY, base, UNKNOWN, UNKNOWN, UNKNOWN),
                       Side.AC,
-                      List.of(DayStretch.ALWAYS),
+                      List.of(HourSpan.ALWAYS),
                       List.of())),
               false);
       List<Appliance> all = new ArrayList<>(plan.appliances());
       for (int k = 0; k < 1 + i % 3; k++) {
         double watts = 50 + 500 * random.nextDouble();
         double duty = 0.1 + 0.8 * random.nextDouble();
-        all.add(coldBox(watts, watts * duty, DayStretch.ALWAYS));
+        all.add(coldBox(watts, watts * duty, HourSpan.ALWAYS));
         List<double[]> next = new ArrayList<>();
         for (double[] s : states) {
           next.add(new double[] {s[0] * duty, s[1] + watts});
@@ -137,9 +138,9 @@ public class CyclingTest {
    */
   @Test
   public void unknownRunningWattsAreTakenForThreeTimesTheMean() {
-    Appliance unseen = coldBox(UNKNOWN, 50, DayStretch.ALWAYS);
+    Appliance unseen = coldBox(UNKNOWN, 50, HourSpan.ALWAYS);
     assertEquals(Cycling.uneven(unseen.draw()), 50 * 150 - 50 * 50, 1e-9);
     assertTrue(Cycling.in(new DayPlan(5, List.of(unseen), false)));
-    assertFalse(Cycling.in(new DayPlan(5, List.of(coldBox(50, 50, DayStretch.ALWAYS)), false)));
+    assertFalse(Cycling.in(new DayPlan(5, List.of(coldBox(50, 50, HourSpan.ALWAYS)), false)));
   }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
+import org.wiseember.core.quantity.HourSpan;
 
 /** What people ask of a day beyond how long it lasts. */
 public class DayQuestionsTest {
@@ -25,7 +26,7 @@ public class DayQuestionsTest {
         name,
         new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, NO),
         Side.AC,
-        List.of(DayStretch.ALWAYS),
+        List.of(HourSpan.ALWAYS),
         List.of());
   }
 
@@ -70,7 +71,11 @@ public class DayQuestionsTest {
   public void howManyMinutesOfAnOven() {
     Appliance oven =
         new Appliance(
-            "oven", new ApplianceDraw(ApplianceDraw.Use.SHORT, 1530, NO, 1, NO), Side.AC, List.of(), List.of(0.0));
+            "oven",
+            new ApplianceDraw(ApplianceDraw.Use.SHORT, 1530, NO, 1, NO),
+            Side.AC,
+            List.of(),
+            List.of(0.0));
     RunTimeCase asked = on(plain(1000), 1, oven);
     assertEquals(GoesLeft.of(asked, asked.course(), oven).alone(), 39, "39.2 of them");
   }
@@ -103,7 +108,7 @@ public class DayQuestionsTest {
         double from = 8 * random.nextDouble();
         all[k] =
             steady("a" + k, 20 + 600 * random.nextDouble())
-                .at(List.of(new DayStretch(from, from + 4 * random.nextDouble())), List.of());
+                .at(List.of(new HourSpan(from, from + 4 * random.nextDouble())), List.of());
       }
       RunTimeCase asked = on(unit, 12, all);
       SmallestUnit least = SmallestUnit.of(asked);

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Endured.Call;
 import org.wiseember.core.runtime.Endured.Load;
 import org.wiseember.core.runtime.Endured.Start;
@@ -112,8 +113,8 @@ public class EnduredTest {
   /** 534 W on, an ice shaver of 410 W that asks 2 400 VA: 2 400 + 534 - 0 others. */
   @Test
   public void aStartComesOverWhatRuns() {
-    Appliance kettle = steady("kettle", 480, new DayStretch(0, 5));
-    Appliance lamps = steady("lamps", 54, new DayStretch(0, 5));
+    Appliance kettle = steady("kettle", 480, new HourSpan(0, 5));
+    Appliance lamps = steady("lamps", 54, new HourSpan(0, 5));
     Appliance shaver =
         new Appliance(
             "shaver",
@@ -135,16 +136,20 @@ public class EnduredTest {
   @Test
   public void whatTripsItIsNamedFirst() {
     Endured seen = loads(new Load(900, 5, 700, false), new Load(1000, 5, 20, true));
-    Appliance base = steady("base", 1100, new DayStretch(0, 1));
-    Appliance brief = steady("brief", 5000, new DayStretch(2, 2.001));
+    Appliance base = steady("base", 1100, new HourSpan(0, 1));
+    Appliance brief = steady("brief", 5000, new HourSpan(2, 2.001));
     List<AskedOfUnit> asked = AskedOfUnit.of(new DayPlan(8, List.of(base, brief), false), seen);
     assertEquals(asked.size(), 1);
     assertEquals(asked.get(0).of(), "base");
     assertEquals(asked.get(0).answer().call(), Call.TRIPS);
   }
 
-  private static Appliance steady(String name, double watts, DayStretch on) {
+  private static Appliance steady(String name, double watts, HourSpan on) {
     return new Appliance(
-        name, new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, NO), Side.AC, List.of(on), List.of());
+        name,
+        new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, NO),
+        Side.AC,
+        List.of(on),
+        List.of());
   }
 }

@@ -10,17 +10,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
+import org.wiseember.core.quantity.HourSpan;
+import org.wiseember.core.runtime.feed.Feed;
+import org.wiseember.core.runtime.feed.FeedFlow;
 
 public class FeedTest {
   private static final double NO = Double.NaN;
   private static final double ANY = Double.POSITIVE_INFINITY;
 
   private static Feed.Alternating generator(double va) {
-    return new Feed.Alternating("generator", va, List.of(DayStretch.ALWAYS));
+    return new Feed.Alternating("generator", va, List.of(HourSpan.ALWAYS));
   }
 
   private static Feed.Panels panels(double watts, double volts, double open) {
-    return new Feed.Panels(List.of(new Feed.Giving(DayStretch.ALWAYS, watts)), volts, open);
+    return new Feed.Panels(List.of(new Feed.Giving(HourSpan.ALWAYS, watts)), volts, open);
   }
 
   private static Feed.Port port(
@@ -37,7 +40,7 @@ public class FeedTest {
         "load",
         new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, startVa),
         Side.AC,
-        List.of(DayStretch.ALWAYS),
+        List.of(HourSpan.ALWAYS),
         List.of());
   }
 

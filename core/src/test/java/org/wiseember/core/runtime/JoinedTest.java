@@ -8,6 +8,9 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
+import org.wiseember.core.quantity.HourSpan;
+import org.wiseember.core.runtime.feed.Feed;
+import org.wiseember.core.runtime.feed.Leg;
 
 public class JoinedTest {
   private static final double NO = Double.NaN;
@@ -26,7 +29,7 @@ public class JoinedTest {
         name,
         new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, startVa),
         Side.AC,
-        List.of(new DayStretch(0, 100)),
+        List.of(new HourSpan(0, 100)),
         List.of(),
         leg);
   }
@@ -152,6 +155,6 @@ public class JoinedTest {
             NO_LIMIT,
             NO_LIMIT,
             0.9,
-            List.of(new Feed.Alternating("mains", NO_LIMIT, List.of(DayStretch.ALWAYS)))));
+            List.of(new Feed.Alternating("mains", NO_LIMIT, List.of(HourSpan.ALWAYS)))));
   }
 }

@@ -10,6 +10,8 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.quantity.HourSpan;
+import org.wiseember.core.runtime.feed.Feed;
 
 public class RunTimeTest {
   private static final double NO = Double.NaN;
@@ -19,21 +21,26 @@ public class RunTimeTest {
     return new UnitSupply(List.of(), List.of(), 0, ANY, ANY, wattHours);
   }
 
-  private static Appliance steady(String name, double watts, DayStretch... on) {
+  private static Appliance steady(String name, double watts, HourSpan... on) {
     return new Appliance(
         name,
         new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, NO),
         Side.AC,
-        on.length == 0 ? List.of(DayStretch.ALWAYS) : List.of(on),
+        on.length == 0 ? List.of(HourSpan.ALWAYS) : List.of(on),
         List.of());
   }
 
   private static Appliance go(String name, double watts, double wattHours, Double... at) {
     return new Appliance(
-        name, new ApplianceDraw(ApplianceDraw.Use.PER_GO, watts, wattHours, NO, NO), Side.AC, List.of(), List.of(at));
+        name,
+        new ApplianceDraw(ApplianceDraw.Use.PER_GO, watts, wattHours, NO, NO),
+        Side.AC,
+        List.of(),
+        List.of(at));
   }
 
-  private static ChargeCurve course(UnitSupply unit, double hours, double charge, Appliance... all) {
+  private static ChargeCurve course(
+      UnitSupply unit, double hours, double charge, Appliance... all) {
     return new RunTimeCase(
             unit, new DayPlan(hours, List.of(all), false), charge, 0, Optional.empty())
         .course();
@@ -53,7 +60,7 @@ public class RunTimeTest {
    */
   @Test
   public void whatIsLeftAfterSomeWasDrawn() {
-    ChargeCurve course = course(label(1000), 24, 75, steady("heater", 500, new DayStretch(0, 1)));
+    ChargeCurve course = course(label(1000), 24, 75, steady("heater", 500, new HourSpan(0, 1)));
     assertEquals(course.chargeAtEnd() / 100 * 850, 137.5, 1e-9);
     ChargeCurve on = course(label(1000), 24, 75, steady("heater", 500));
     assertEquals(on.runsOut().orElseThrow(), 637.5 / 500, 1e-9);
@@ -65,7 +72,11 @@ public class RunTimeTest {
   public void aShortUse() {
     Appliance oven =
         new Appliance(
-            "oven", new ApplianceDraw(ApplianceDraw.Use.SHORT, 1530, NO, 1, NO), Side.AC, List.of(), List.of(2.0));
+            "oven",
+            new ApplianceDraw(ApplianceDraw.Use.SHORT, 1530, NO, 1, NO),
+            Side.AC,
+            List.of(),
+            List.of(2.0));
     assertEquals(course(label(1000), 5, 100, oven).delivered(), 25.5, 1e-9);
   }
 
@@ -128,7 +139,7 @@ public class RunTimeTest {
             "till",
             new ApplianceDraw(ApplianceDraw.Use.STEADY, 20, NO, NO, NO),
             Side.DC,
-            List.of(DayStretch.ALWAYS),
+            List.of(HourSpan.ALWAYS),
             List.of());
     UnitSupply measured =
         new UnitSupply(
@@ -151,7 +162,7 @@ public class RunTimeTest {
             "cool box",
             new ApplianceDraw(ApplianceDraw.Use.CYCLING, 60, 20, NO, 1500),
             Side.AC,
-            List.of(new DayStretch(0, 10)),
+            List.of(new HourSpan(0, 10)),
             List.of());
     Appliance shaver =
         new Appliance(
@@ -164,7 +175,8 @@ public class RunTimeTest {
     assertEquals(calm.hardest().orElseThrow().va(), 2360, 1e-9);
     assertTrue(calm.overload().isEmpty());
     // The cool box may start whenever it is due: what comes on last is to blame.
-    ChargeCurve kettle = course(unit, 12, 100, box, steady("kettle", 980, new DayStretch(3, 4)), shaver);
+    ChargeCurve kettle =
+        course(unit, 12, 100, box, steady("kettle", 980, new HourSpan(3, 4)), shaver);
     assertEquals(kettle.overload().orElseThrow(), new ChargeCurve.Overload(3, "kettle"));
     assertEquals(kettle.hardest().orElseThrow().va(), 2480, 1e-9);
     // Half open: what ends as another begins is not on with it.
@@ -173,20 +185,21 @@ public class RunTimeTest {
             unit,
             12,
             100,
-            steady("a", 600, new DayStretch(0, 1)),
-            steady("b", 600, new DayStretch(1, 2)));
+            steady("a", 600, new HourSpan(0, 1)),
+            steady("b", 600, new HourSpan(1, 2)));
     assertTrue(after.overload().isEmpty());
     ChargeCurve together =
         course(
             unit,
             12,
             100,
-            steady("a", 600, new DayStretch(0, 1)),
-            steady("b", 600, new DayStretch(0, 2)));
+            steady("a", 600, new HourSpan(0, 1)),
+            steady("b", 600, new HourSpan(0, 2)));
     assertEquals(together.overload().orElseThrow(), new ChargeCurve.Overload(0, "b"));
     // Windows that touch are one: no second start.
     assertEquals(
-        steady("lamp", 5, new DayStretch(0, 1), new DayStretch(1, 3)).due(), List.of(new DayStretch(0, 3)));
+        steady("lamp", 5, new HourSpan(0, 1), new HourSpan(1, 3)).due(),
+        List.of(new HourSpan(0, 3)));
   }
 
   @Test
@@ -206,28 +219,31 @@ public class RunTimeTest {
       List<Appliance> all = new ArrayList<>();
       for (int i = 0; i < 1 + random.nextInt(6); i++) {
         double from = hours * random.nextDouble();
-        DayStretch on = new DayStretch(from, from + 6 * random.nextDouble());
+        HourSpan on = new HourSpan(from, from + 6 * random.nextDouble());
         Side side = random.nextInt(3) == 0 ? Side.DC : Side.AC;
         all.add(
             switch (random.nextInt(3)) {
               case 0 ->
                   new Appliance(
                       "s" + i,
-                      new ApplianceDraw(ApplianceDraw.Use.STEADY, 20 + 300 * random.nextDouble(), NO, NO, NO),
+                      new ApplianceDraw(
+                          ApplianceDraw.Use.STEADY, 20 + 300 * random.nextDouble(), NO, NO, NO),
                       side,
                       List.of(on),
                       List.of());
               case 1 ->
                   new Appliance(
                       "c" + i,
-                      new ApplianceDraw(ApplianceDraw.Use.CYCLING, 300, 100 * random.nextDouble(), NO, NO),
+                      new ApplianceDraw(
+                          ApplianceDraw.Use.CYCLING, 300, 100 * random.nextDouble(), NO, NO),
                       side,
                       List.of(on),
                       List.of());
               default ->
                   new Appliance(
                       "u" + i,
-                      new ApplianceDraw(ApplianceDraw.Use.SHORT, 900, NO, 20 * random.nextDouble() + 1, NO),
+                      new ApplianceDraw(
+                          ApplianceDraw.Use.SHORT, 900, NO, 20 * random.nextDouble() + 1, NO),
                       side,
                       List.of(),
                       List.of(from));
@@ -254,7 +270,7 @@ public class RunTimeTest {
                       ANY,
                       List.of(
                           new Feed.Panels(
-                              List.of(new Feed.Giving(new DayStretch(0, hours / 2), in)), 20, 24))));
+                              List.of(new Feed.Giving(new HourSpan(0, hours / 2), in)), 20, 24))));
       ChargeCurve course =
           new RunTimeCase(unit, new DayPlan(hours, all, day % 5 == 0), 90, 5, feed).course();
       double[] summed = fineSteps(unit, all, hours, day % 5 == 0, 0.9, 0.05, in);
@@ -298,9 +314,12 @@ public class RunTimeTest {
       double dc = 0;
       boolean due = acOn;
       for (Appliance x : all) {
-        double from = x.draw().use() == ApplianceDraw.Use.SHORT ? x.at().get(0) : x.on().get(0).from();
+        double from =
+            x.draw().use() == ApplianceDraw.Use.SHORT ? x.at().get(0) : x.on().get(0).from();
         double to =
-            x.draw().use() == ApplianceDraw.Use.SHORT ? from + x.draw().minutes() / 60 : x.on().get(0).to();
+            x.draw().use() == ApplianceDraw.Use.SHORT
+                ? from + x.draw().minutes() / 60
+                : x.on().get(0).to();
         if (t >= from && t < to) {
           double watts =
               x.draw().use() == ApplianceDraw.Use.CYCLING ? x.draw().wattHours() : x.draw().watts();

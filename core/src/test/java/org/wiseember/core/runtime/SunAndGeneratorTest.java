@@ -7,6 +7,9 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
+import org.wiseember.core.quantity.HourSpan;
+import org.wiseember.core.runtime.feed.Feed;
+import org.wiseember.core.runtime.feed.SunInto;
 import org.wiseember.core.solar.Arrangement;
 import org.wiseember.core.solar.DayCurve;
 import org.wiseember.core.solar.Panel;
@@ -26,13 +29,13 @@ public class SunAndGeneratorTest {
             "load",
             new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, NO),
             Side.AC,
-            List.of(DayStretch.ALWAYS),
+            List.of(HourSpan.ALWAYS),
             List.of());
     return new RunTimeCase(unit, new DayPlan(24, List.of(load), false), 100, 0, Optional.of(feed));
   }
 
   private static Feed.Root charged(double watts) {
-    Feed.Alternating mains = new Feed.Alternating("mains", 3680, List.of(DayStretch.ALWAYS));
+    Feed.Alternating mains = new Feed.Alternating("mains", 3680, List.of(HourSpan.ALWAYS));
     return new Feed.Port(0, ANY, ANY, watts, List.of(mains));
   }
 

@@ -146,7 +146,8 @@ public class StartsTest {
   }
 
   @Test(dataProvider = "answers")
-  public void willItStart(OptionalDouble held, OptionalDouble failed, StartForecast.Likely expected) {
+  public void willItStart(
+      OptionalDouble held, OptionalDouble failed, StartForecast.Likely expected) {
     StartPower takes = new StartPower(List.of(new StartPower.Way("by hand", 1200, 2400)));
     StartForecast answer = StartForecast.of(takes, held, failed);
     assertEquals(answer.likely(), expected, answer.reason());

@@ -21,7 +21,7 @@ import org.wiseember.desktop.model.Session;
 
 /** The application. */
 public final class EmberApp extends Application {
-  private Session desk;
+  private Session session;
 
   /** Runs before there is a window, so that the workbook is read while the window is made. */
   @Override
@@ -29,26 +29,26 @@ public final class EmberApp extends Application {
     List<String> args = getParameters().getRaw();
     Path file = args.isEmpty() ? ownWorkbook() : Path.of(args.get(args.size() - 1));
     logBeside(file);
-    desk = new Session(Clock.systemUTC(), new WindowThread());
-    Remembered.ofUser().on(desk, Locale.getDefault());
-    desk.open(file);
+    session = new Session(Clock.systemUTC(), new WindowThread());
+    Remembered.ofUser().on(session, Locale.getDefault());
+    session.open(file);
     Look.loadFaces();
   }
 
   @Override
   public void start(Stage stage) {
-    MainWindow window = new MainWindow(desk);
+    MainWindow window = new MainWindow(session);
     Scene scene = new Scene(window, 1280, 800);
     scene.getStylesheets().add(Look.styleSheet());
     stage
         .titleProperty()
-        .bind(desk.title().map(t -> t.isBlank() ? "Wise Ember" : "Wise Ember, " + t));
+        .bind(session.title().map(t -> t.isBlank() ? "Wise Ember" : "Wise Ember, " + t));
     stage.setMinWidth(900);
     stage.setMinHeight(600);
     stage.setScene(scene);
     stage.setOnCloseRequest(
         e -> {
-          if (!desk.bench().mayClose(stage::close)) {
+          if (!session.bench().mayClose(stage::close)) {
             e.consume();
           }
         });
@@ -68,10 +68,10 @@ public final class EmberApp extends Application {
     if (System.getProperty("ember.start") == null) {
       return;
     }
-    if (desk.chosen().get() != null) {
+    if (session.chosen().get() != null) {
       afterNextPulse();
     } else {
-      desk.chosen().addListener((o, was, is) -> afterNextPulse());
+      session.chosen().addListener((o, was, is) -> afterNextPulse());
     }
   }
 
@@ -104,6 +104,6 @@ public final class EmberApp extends Application {
 
   @Override
   public void stop() {
-    desk.close();
+    session.close();
   }
 }

@@ -27,10 +27,10 @@ import org.wiseember.trial.verdict.Judgement;
 
 /** The panel that tells why: the run in little, the sum, how sure, what to watch out for. */
 public final class BecausePanel extends VBox {
-  private final Session desk;
+  private final Session session;
 
-  public BecausePanel(Session desk) {
-    this.desk = desk;
+  public BecausePanel(Session session) {
+    this.session = session;
     getStyleClass().add("side");
     setId("because");
   }
@@ -158,7 +158,7 @@ public final class BecausePanel extends VBox {
           Optional<TestRun> behind =
               source.runId() == Because.SAME_RUN
                   ? run
-                  : Optional.ofNullable(desk.chosen().get()).flatMap(j -> j.run(source.runId()));
+                  : Optional.ofNullable(session.chosen().get()).flatMap(j -> j.run(source.runId()));
           begin(figure.name());
           Explanation why = Explanation.of(figure);
           answer(why);
@@ -187,7 +187,9 @@ public final class BecausePanel extends VBox {
       line(
           budgetRow(
               c.name(),
-              "± " + Figures.fixed(desk.units().get().shownDifference(c.alone95(), unit), decimals),
+              "± "
+                  + Figures.fixed(
+                      session.units().get().shownDifference(c.alone95(), unit), decimals),
               "figure"));
     }
     line(
@@ -218,8 +220,8 @@ public final class BecausePanel extends VBox {
                 "action",
                 "Open the run",
                 () -> {
-                  desk.shownRun().set(id);
-                  desk.stage().set(StageName.EVIDENCE);
+                  session.shownRun().set(id);
+                  session.stage().set(StageName.EVIDENCE);
                 })));
   }
 

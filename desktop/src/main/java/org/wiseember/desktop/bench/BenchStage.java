@@ -29,15 +29,15 @@ import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.HeadLast;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
-import org.wiseember.report.chart.TraceDrawing;
-import org.wiseember.trial.kind.LiveMoment;
-import org.wiseember.trial.kind.LiveTile;
+import org.wiseember.report.drawing.TraceDrawing;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.Trait;
+import org.wiseember.trial.live.LiveMoment;
+import org.wiseember.trial.live.LiveTile;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Notebook;
 import org.wiseember.workbook.Run;
@@ -45,7 +45,7 @@ import org.wiseember.workbook.RunSettings;
 
 /** A test before it starts, while it runs, and when it has ended; and the instruments. */
 public final class BenchStage extends StackPane {
-  private final Session desk;
+  private final Session session;
   private final HeadLast main;
   private final VBox side = new VBox();
   private final Adaptive adaptive;
@@ -81,27 +81,28 @@ public final class BenchStage extends StackPane {
 
   private int marks;
 
-  public BenchStage(Session desk) {
-    this.desk = desk;
+  public BenchStage(Session session) {
+    this.session = session;
     side.getStyleClass().add("side");
-    instruments = new InstrumentsPane(desk, this::rebuild);
-    start = Words.button("action-main", "Start", desk.bench()::start);
+    instruments = new InstrumentsPane(session, this::rebuild);
+    start = Words.button("action-main", "Start", session.bench()::start);
     start.setId("start-test");
-    toLabel = Words.button("action", "To the label", () -> desk.stage().set(StageName.LABEL));
+    toLabel = Words.button("action", "To the label", () -> session.stage().set(StageName.LABEL));
     markButton = Words.button("action", "Mark   Space", this::mark);
-    stop = new HoldButton("Hold to stop", desk.bench()::stopRun);
+    stop = new HoldButton("Hold to stop", session.bench()::stopRun);
     stop.setId("hold-to-stop");
-    dropped = new HoldButton("Hold: output dropped out", desk.bench()::outputDroppedOut);
+    dropped = new HoldButton("Hold: output dropped out", session.bench()::outputDroppedOut);
     dropped.setId("dropped-out");
     dropped.getStyleClass().setAll("button", "action-main");
     toVerdict =
-        Words.button("action-main", "See the verdict", () -> desk.stage().set(StageName.VERDICT));
+        Words.button(
+            "action-main", "See the verdict", () -> session.stage().set(StageName.VERDICT));
     toVerdict.setId("see-verdict");
-    setUp = new SetUpPane(desk, () -> getChildren().setAll(instruments));
-    doNow = new DoNowList(desk);
-    typed = new TypedPanel(desk);
-    hand = new HandPane(desk, this::choosePhoto);
-    clock = new ClockPanel(desk);
+    setUp = new SetUpPane(session, () -> getChildren().setAll(instruments));
+    doNow = new DoNowList(session);
+    typed = new TypedPanel(session);
+    hand = new HandPane(session, this::choosePhoto);
+    clock = new ClockPanel(session);
     cutShort.setSpacing(6);
     buildSaid();
     buildSeen();
@@ -109,14 +110,15 @@ public final class BenchStage extends StackPane {
     chart.setPrefHeight(300);
     VBox.setVgrow(chart, Priority.ALWAYS);
     VBox.setVgrow(hand, Priority.ALWAYS);
-    tiles = new LiveTiles(desk, widthProperty());
+    tiles = new LiveTiles(session, widthProperty());
     main =
         new HeadLast(head(), cutShort, setUp, howItGoes, hand, tiles, chart, seen, said, noticed);
     main.getStyleClass().add("stage");
     side.getChildren().addAll(doNow, typed, clock, leads);
-    adaptive = new Adaptive(main, side, desk.textScale());
+    adaptive = new Adaptive(main, side, session.textScale());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-    desk.chosen()
+    session
+        .chosen()
         .addListener(
             (o, was, is) -> {
               rebuild();
@@ -124,9 +126,10 @@ public final class BenchStage extends StackPane {
                 focusStart();
               }
             });
-    desk.bench().live().addListener((o, was, is) -> rebuildAndStart());
-    desk.bench().test().addListener((o, was, is) -> rebuildAndStart());
-    desk.bench()
+    session.bench().live().addListener((o, was, is) -> rebuildAndStart());
+    session.bench().test().addListener((o, was, is) -> rebuildAndStart());
+    session
+        .bench()
         .source()
         .addListener(
             (o, was, is) -> {
@@ -137,8 +140,8 @@ public final class BenchStage extends StackPane {
               }
             });
     // It changes with every sign that is typed into a form: the focus stays where the hand is.
-    desk.bench().onHand().addListener((o, was, is) -> rebuild());
-    desk.whenLookChanges(this::redraw);
+    session.bench().onHand().addListener((o, was, is) -> rebuild());
+    session.whenLookChanges(this::redraw);
     sceneProperty().addListener((o, was, is) -> focusStart());
     rebuild();
   }
@@ -158,7 +161,7 @@ public final class BenchStage extends StackPane {
 
   private void mark() {
     marks++;
-    desk.bench().mark("Mark " + marks);
+    session.bench().mark("Mark " + marks);
   }
 
   private void rebuildAndStart() {
@@ -196,7 +199,7 @@ public final class BenchStage extends StackPane {
     note.setAccessibleText("Note or error code");
     note.setOnAction(
         e -> {
-          desk.bench().note(note.getText());
+          session.bench().note(note.getText());
           note.clear();
         });
     HBox.setHgrow(note, Priority.ALWAYS);
@@ -212,7 +215,8 @@ public final class BenchStage extends StackPane {
     seen.setStyle("-fx-alignment: center-left;");
     seen.getChildren().add(Words.line("strong", "It"));
     for (MotorStart.Outcome outcome : MotorStart.Outcome.values()) {
-      Button button = Words.button("action", outcome.words(), () -> desk.bench().sawStart(outcome));
+      Button button =
+          Words.button("action", outcome.words(), () -> session.bench().sawStart(outcome));
       button.setId("saw-" + outcome);
       seen.getChildren().add(button);
     }
@@ -226,16 +230,16 @@ public final class BenchStage extends StackPane {
         .add(new FileChooser.ExtensionFilter("Pictures", "*.jpg", "*.jpeg", "*.png", "*.heic"));
     java.io.File file = chooser.showOpenDialog(getScene().getWindow());
     if (file != null) {
-      desk.bench().photo(file.toPath());
+      session.bench().photo(file.toPath());
     }
   }
 
   private void rebuild() {
-    Judgement judgement = desk.chosen().get();
-    LiveRun live = desk.bench().live().get();
+    Judgement judgement = session.chosen().get();
+    LiveRun live = session.bench().live().get();
     boolean mine = live != null && judgement != null && live.unitId() == judgement.unit().id();
     // A run that has ended stays on show until another test is asked for.
-    mine = mine && (live.going() || live.plan().type().equals(desk.bench().test().get()));
+    mine = mine && (live.going() || live.plan().type().equals(session.bench().test().get()));
     if (mine && live.equals(shown)) {
       // What is typed in while it goes is not built anew.
       showAlone(adaptive);
@@ -254,7 +258,7 @@ public final class BenchStage extends StackPane {
               "A test needs to know what the unit claims: how much it holds, what it is rated"
                   + " at. Type the label, then come back and start.",
               "To the label",
-              () -> desk.stage().set(StageName.LABEL)));
+              () -> session.stage().set(StageName.LABEL)));
       return;
     }
     showAlone(adaptive);
@@ -268,8 +272,8 @@ public final class BenchStage extends StackPane {
       show(live.view().get());
       return;
     }
-    Optional<TestPlan> plan = desk.bench().plan();
-    title.setText(plan.map(TestPlan::title).orElse(desk.bench().test().get().words()));
+    Optional<TestPlan> plan = session.bench().plan();
+    title.setText(plan.map(TestPlan::title).orElse(session.bench().test().get().words()));
     arrange(true, false, false);
     Words.shown(start, plan.isPresent());
     Words.shown(toLabel, plan.isEmpty());
@@ -280,10 +284,11 @@ public final class BenchStage extends StackPane {
       under.setText(
           judgement.unit().name()
               + ". "
-              + desk.bench()
+              + session
+                  .bench()
                   .test()
                   .get()
-                  .missing(judgement.unit().label(), desk.bench().onHand().get()));
+                  .missing(judgement.unit().label(), session.bench().onHand().get()));
       Words.shown(tiles, false);
       clock.show(0, "");
       doNow.show(List.of(), "", false);
@@ -305,7 +310,7 @@ public final class BenchStage extends StackPane {
         false);
     leads.show(plan.settings().leads(judgement.unit().label()));
     howItGoes.show(
-        plan, plan.byHandOnly() || desk.bench().source().get() == RunSettings.Source.BY_HAND);
+        plan, plan.byHandOnly() || session.bench().source().get() == RunSettings.Source.BY_HAND);
     if (plan.type().is(Trait.DRAINS)) {
       ExpectedEnd end =
           ExpectedEnd.of(rated, plan.type().earlier(judgement), 0, Double.NaN, plan.watts());
@@ -327,7 +332,7 @@ public final class BenchStage extends StackPane {
   }
 
   private void show(TraceDrawing drawing) {
-    chart.show(() -> desk.drawn(drawing));
+    chart.show(() -> session.drawn(drawing));
   }
 
   private static double span(Series series) {
@@ -350,9 +355,10 @@ public final class BenchStage extends StackPane {
                   + Figures.duration(span(tested.preview()))
                   + ". Its readings are all there.");
       HBox.setHgrow(words, Priority.ALWAYS);
-      Button goOn = Words.button("action", "Go on with it", () -> desk.bench().resume(run));
+      Button goOn = Words.button("action", "Go on with it", () -> session.bench().resume(run));
       goOn.setId("go-on");
-      Button close = Words.button("action", "Close it", () -> desk.bench().closeInterrupted(run));
+      Button close =
+          Words.button("action", "Close it", () -> session.bench().closeInterrupted(run));
       close.setId("close-interrupted");
       HBox row = new HBox(words, goOn, close);
       row.setSpacing(8);
@@ -371,13 +377,14 @@ public final class BenchStage extends StackPane {
     Words.shown(start, ready);
     Words.shown(toLabel, false);
     Words.shown(setUp, ready);
-    Words.shown(tiles, (!ready || desk.bench().test().get().is(Trait.DRAINS)) && !byHand);
+    Words.shown(tiles, (!ready || session.bench().test().get().is(Trait.DRAINS)) && !byHand);
     Words.shown(hand, !ready && byHand);
-    boolean drains = desk.bench().test().get().is(Trait.DRAINS);
+    boolean drains = session.bench().test().get().is(Trait.DRAINS);
     Words.shown(chart, !byHand && (!ready || drains));
-    Words.shown(howItGoes, ready && desk.bench().plan().isPresent() && !drains);
+    Words.shown(howItGoes, ready && session.bench().plan().isPresent() && !drains);
     boolean simulated =
-        desk.bench().source().get() == RunSettings.Source.SIMULATED && !desk.bench().byHandOnly();
+        session.bench().source().get() == RunSettings.Source.SIMULATED
+            && !session.bench().byHandOnly();
     Words.shown(clock, !byHand && (!ready || simulated));
     Words.shown(
         this.seen, running && seen && !byHand && shown.plan().type().is(Trait.SEEN_BY_EYES));

@@ -16,13 +16,13 @@ import org.wiseember.trial.kind.Trait;
  * once they all were; before that a test that can hurt does not start.
  */
 final class CautionsInSight {
-  private final Session desk;
+  private final Session session;
   private final Set<Node> seen = new HashSet<>();
   private List<Node> cautions = List.of();
   private TestType test;
 
-  CautionsInSight(Session desk) {
-    this.desk = desk;
+  CautionsInSight(Session session) {
+    this.session = session;
   }
 
   /** Watches the cautions of a test as they stand beside its steps. */
@@ -52,7 +52,7 @@ final class CautionsInSight {
       }
     }
     if (seen.size() == cautions.size()) {
-      desk.bench().cautionsSeen(test);
+      session.bench().cautionsSeen(test);
     }
   }
 

@@ -16,39 +16,40 @@ import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
-import org.wiseember.trial.kind.ChargeSetting;
 import org.wiseember.trial.kind.LabelInputs;
+import org.wiseember.trial.onhand.ChargeSetting;
 
 /** What a unit is charged from: one source or several, and the panels that were chosen for it. */
 final class ChargeForm extends VBox {
   private static final double LEAST_USB = 5;
   private static final double MOST_USB = 240;
 
-  private final Session desk;
+  private final Session session;
   private final Label panels = Words.of("quiet", "");
   private final HBox usb;
   private final HBox sun;
 
-  ChargeForm(Session desk) {
-    this.desk = desk;
+  ChargeForm(Session session) {
+    this.session = session;
     setSpacing(6);
     FlowPane row = new FlowPane(6, 6);
     row.getChildren().add(Words.line("strong", "Charged from"));
     for (ChargeSource source : ChargeSource.values()) {
       row.getChildren().add(button(source));
     }
-    var toPanels = Words.button("action", "To the panels", () -> desk.stage().set(StageName.PLAN));
+    var toPanels =
+        Words.button("action", "To the panels", () -> session.stage().set(StageName.PLAN));
     toPanels.setId("to-panels");
     sun = new HBox(12, panels, toPanels);
     sun.setStyle("-fx-alignment: center-left;");
     usb = usb();
     getChildren().addAll(row, slowed(), sun, usb);
-    desk.bench().onHand().addListener((o, was, is) -> show());
+    session.bench().onHand().addListener((o, was, is) -> show());
     show();
   }
 
   private ChargeSetting setting() {
-    return desk.bench().onHand().get().answer(ChargeSetting.ASK);
+    return session.bench().onHand().get().answer(ChargeSetting.ASK);
   }
 
   private ToggleButton button(ChargeSource source) {
@@ -62,7 +63,8 @@ final class ChargeForm extends VBox {
     button.setOnAction(
         e -> {
           ChargeSetting now = setting();
-          desk.bench()
+          session
+              .bench()
               .have(
                   ChargeSetting.ASK,
                   button.isSelected() ? now.adding(source) : now.without(source));
@@ -72,7 +74,8 @@ final class ChargeForm extends VBox {
           // The last source does not let go.
           button.setSelected(setting().sources().contains(source));
         });
-    desk.bench()
+    session
+        .bench()
         .onHand()
         .addListener((o, was, is) -> button.setSelected(setting().sources().contains(source)));
     return button;
@@ -80,15 +83,16 @@ final class ChargeForm extends VBox {
 
   /** Where no panels were chosen in the plan, the best way to wire those on hand is taken. */
   private void wireTheBest() {
-    PanelsOnHand onHand = desk.solar().panels().get();
+    PanelsOnHand onHand = session.solar().panels().get();
     ChargeSetting now = setting();
-    if (now.panels().isPresent() || onHand.lots().isEmpty() || desk.chosen().get() == null) {
+    if (now.panels().isPresent() || onHand.lots().isEmpty() || session.chosen().get() == null) {
       return;
     }
-    LabelInputs.port(desk.chosen().get().unit().label())
+    LabelInputs.port(session.chosen().get().unit().label())
         .ifPresent(
             port ->
-                desk.solar()
+                session
+                    .solar()
                     .ways(
                         port,
                         ways ->
@@ -97,7 +101,8 @@ final class ChargeForm extends VBox {
                                 .findFirst()
                                 .ifPresent(
                                     w ->
-                                        desk.bench()
+                                        session
+                                            .bench()
                                             .have(
                                                 ChargeSetting.ASK,
                                                 setting().with(w.arrangement(), onHand.site())))));
@@ -108,8 +113,10 @@ final class ChargeForm extends VBox {
     TextField set =
         Field.of("charge-setting", "Unit set to, if not its fastest", setting().slowed(), 14);
     set.setPromptText("such as slow, eco, 400 W");
-    Field.whenTyped(set, () -> desk.bench().have(ChargeSetting.ASK, setting().set(set.getText())));
-    desk.bench()
+    Field.whenTyped(
+        set, () -> session.bench().have(ChargeSetting.ASK, setting().set(set.getText())));
+    session
+        .bench()
         .onHand()
         .addListener(
             (o, was, is) -> {
@@ -133,7 +140,7 @@ final class ChargeForm extends VBox {
         () -> {
           try {
             double gives = Field.number(watts, LEAST_USB, MOST_USB).orElse(ChargeSetting.USUAL_USB);
-            desk.bench().have(ChargeSetting.ASK, setting().withUsb(gives));
+            session.bench().have(ChargeSetting.ASK, setting().withUsb(gives));
             Words.shown(trouble, false);
           } catch (IllegalArgumentException e) {
             trouble.setText(e.getMessage());

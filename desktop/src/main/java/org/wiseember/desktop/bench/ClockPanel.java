@@ -15,19 +15,19 @@ import org.wiseember.workbook.RunSettings;
 
 /** The bench clock, its speed, and whether everything is on disk. */
 final class ClockPanel extends VBox {
-  private final Session desk;
+  private final Session session;
   private final Label clock = Words.line("clock-figure", "0:00:00");
   private final Label words = Words.of("clock-words", "");
   private final Label samples = Words.of("clock-words", "");
   private final Node paces;
 
-  ClockPanel(Session desk) {
-    this.desk = desk;
+  ClockPanel(Session session) {
+    this.session = session;
     getStyleClass().add("clock");
     paces = paces();
     getChildren().addAll(Words.of("heading", "Bench clock"), clock, words, paces, samples);
-    desk.bench().pace().addListener((o, was, is) -> showPace());
-    desk.bench().source().addListener((o, was, is) -> showPace());
+    session.bench().pace().addListener((o, was, is) -> showPace());
+    session.bench().source().addListener((o, was, is) -> showPace());
     showPace();
   }
 
@@ -50,8 +50,8 @@ final class ClockPanel extends VBox {
       button.setMinWidth(USE_PREF_SIZE);
       HBox.setHgrow(button, Priority.ALWAYS);
       button.setUserData(pace);
-      desk.bench().pace().addListener((o, was, is) -> button.setSelected(is == pace));
-      button.setSelected(desk.bench().pace().get() == pace);
+      session.bench().pace().addListener((o, was, is) -> button.setSelected(is == pace));
+      button.setSelected(session.bench().pace().get() == pace);
       row.getChildren().add(button);
     }
     // Arrow keys choose without an action, so the choice itself is listened to.
@@ -62,18 +62,18 @@ final class ClockPanel extends VBox {
               if (is == null) {
                 // Pressed again: a clock always has a speed. Changed elsewhere: the new one
                 // follows.
-                was.setSelected(was.getUserData() == desk.bench().pace().get());
-              } else if (is.getUserData() != desk.bench().pace().get()) {
-                desk.bench().setPace((Pace) is.getUserData());
+                was.setSelected(was.getUserData() == session.bench().pace().get());
+              } else if (is.getUserData() != session.bench().pace().get()) {
+                session.bench().setPace((Pace) is.getUserData());
               }
             });
     return row;
   }
 
   private void showPace() {
-    boolean simulated = desk.bench().source().get() == RunSettings.Source.SIMULATED;
+    boolean simulated = session.bench().source().get() == RunSettings.Source.SIMULATED;
     Words.shown(paces, simulated);
-    Pace pace = desk.bench().pace().get();
+    Pace pace = session.bench().pace().get();
     words.setText(
         !simulated
             ? "real time"

@@ -13,14 +13,14 @@ import org.wiseember.desktop.model.Session;
 
 /** What a person does, with a box to tick and the caution beside what can hurt. */
 final class DoNowList extends VBox {
-  private final Session desk;
+  private final Session session;
   private final CautionsInSight inSight;
   private List<DoNow> shown = List.of();
   private String asked = "";
 
-  DoNowList(Session desk) {
-    this.desk = desk;
-    this.inSight = new CautionsInSight(desk);
+  DoNowList(Session session) {
+    this.session = session;
+    this.inSight = new CautionsInSight(session);
     setSpacing(7);
   }
 
@@ -43,7 +43,7 @@ final class DoNowList extends VBox {
       VBox box = new VBox(Words.of("strong", ask + (ask.endsWith(".") ? "" : ".")));
       box.getStyleClass().add("do-now");
       if (waits) {
-        Button go = Words.button("action-main", "Done, go on", desk.bench()::confirm);
+        Button go = Words.button("action-main", "Done, go on", session.bench()::confirm);
         go.setId("go-ahead");
         box.setSpacing(8);
         box.getChildren().add(go);
@@ -54,8 +54,8 @@ final class DoNowList extends VBox {
       CheckBox box = InUnits.telling(new CheckBox(step.text()));
       box.setWrapText(true);
       box.setMinHeight(USE_PREF_SIZE);
-      box.setSelected(desk.bench().ticked().contains(step.text()));
-      box.selectedProperty().addListener((o, was, is) -> desk.bench().tick(step.text(), is));
+      box.setSelected(session.bench().ticked().contains(step.text()));
+      box.selectedProperty().addListener((o, was, is) -> session.bench().tick(step.text(), is));
       // While a run goes Space marks a moment, so Enter ticks.
       Words.enterPresses(box);
       nodes.add(box);
@@ -68,8 +68,8 @@ final class DoNowList extends VBox {
     }
     // A heading with nothing under it asks for nothing.
     getChildren().setAll(nodes.size() > 1 ? nodes : List.of());
-    if (!desk.bench().going()) {
-      inSight.of(desk.bench().test().get(), cautions);
+    if (!session.bench().going()) {
+      inSight.of(session.bench().test().get(), cautions);
     }
   }
 }

@@ -11,9 +11,9 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
-import org.wiseember.report.chart.CurveDrawing;
+import org.wiseember.desktop.model.Session;
+import org.wiseember.report.drawing.CurveDrawing;
 import org.wiseember.workbook.StoredReading;
 
 /** What was written most often in a test by hand, over time, once there is something to draw. */
@@ -23,19 +23,19 @@ final class HandChart extends VBox {
 
   private static final double ROOM_ABOVE = 1.12;
 
-  private final Session desk;
+  private final Session session;
   private final ChartPane chart = new ChartPane("What was written so far, over time");
   private List<StoredReading> shown = List.of();
 
-  HandChart(Session desk) {
-    this.desk = desk;
+  HandChart(Session session) {
+    this.session = session;
     setId("hand-chart");
     chart.setMinHeight(120);
     chart.setPrefHeight(150);
     VBox.setVgrow(chart, Priority.ALWAYS);
     getChildren().add(chart);
     Words.shown(this, false);
-    desk.whenLookChanges(this::draw);
+    session.whenLookChanges(this::draw);
   }
 
   void show(LiveRun run) {
@@ -69,7 +69,7 @@ final class HandChart extends VBox {
     }
     Channel channel = shown.get(0).channel();
     Unit unit = channel.unit();
-    ReaderUnits units = desk.units().get();
+    ReaderUnits units = session.units().get();
     List<CurveDrawing.Point> points =
         shown.stream()
             .map(
@@ -92,6 +92,6 @@ final class HandChart extends VBox {
             List.of(),
             Math.min(0, ROOM_ABOVE * least),
             Math.max(1e-3, ROOM_ABOVE * most));
-    chart.show(() -> desk.drawn(drawing));
+    chart.show(() -> session.drawn(drawing));
   }
 }

@@ -13,8 +13,8 @@ import javafx.scene.layout.VBox;
 import org.wiseember.bench.procedure.Now;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
+import org.wiseember.desktop.model.Session;
 
 /** A test by hand, one thing at a time: what to do now, the notebook, and what is known so far. */
 final class HandPane extends VBox {
@@ -25,11 +25,11 @@ final class HandPane extends VBox {
   private final KnownCard known = new KnownCard();
   private final HandChart chart;
 
-  HandPane(Session desk, Runnable photo) {
-    now = new NowCard(desk.bench().notebook());
-    notebook = new NotebookCard(desk, photo);
+  HandPane(Session session, Runnable photo) {
+    now = new NowCard(session.bench().notebook());
+    notebook = new NotebookCard(session, photo);
     setSpacing(12);
-    chart = new HandChart(desk);
+    chart = new HandChart(session);
     VBox beside = new VBox(12, known, chart);
     VBox.setVgrow(known, Priority.ALWAYS);
     VBox.setVgrow(chart, Priority.ALWAYS);

@@ -23,17 +23,17 @@ import org.wiseember.core.typed.TypedFigure;
 import org.wiseember.core.uncertainty.Correction;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.OnBench;
+import org.wiseember.desktop.model.Session;
 
 /** One instrument: name, address, the class of each quantity, and a check against a better one. */
 final class InstrumentForm extends VBox {
-  private final Session desk;
+  private final Session session;
   private final OnBench instrument;
   private final Label trial = Words.of("care", "");
 
-  InstrumentForm(Session desk, OnBench instrument) {
-    this.desk = desk;
+  InstrumentForm(Session session, OnBench instrument) {
+    this.session = session;
     this.instrument = instrument;
     setSpacing(8);
     InstrumentDescription d = instrument.description();
@@ -45,7 +45,7 @@ final class InstrumentForm extends VBox {
         Words.button(
             "action",
             "Take it off the bench",
-            () -> desk.bench().removeInstrument(instrument.id()));
+            () -> session.bench().removeInstrument(instrument.id()));
     away.setId("remove-instrument");
     FlowPane buttons = new FlowPane(8, 8);
     if (d.transport().asked()) {
@@ -61,7 +61,7 @@ final class InstrumentForm extends VBox {
   private void tryOut() {
     Words.shown(trial, true);
     trial.setText("Asking.");
-    desk.bench().tryOut(instrument.description(), trial::setText);
+    session.bench().tryOut(instrument.description(), trial::setText);
   }
 
   private Node basics(InstrumentDescription d) {
@@ -128,7 +128,7 @@ final class InstrumentForm extends VBox {
   }
 
   private void change(InstrumentDescription next) {
-    desk.bench().changeInstrument(instrument.id(), next);
+    session.bench().changeInstrument(instrument.id(), next);
   }
 
   private void changeEvery(InstrumentDescription d, String text) {
@@ -136,7 +136,7 @@ final class InstrumentForm extends VBox {
       double seconds = TypedFigure.read("Read every", text, "s", 0, 86_400).orElseThrow();
       changeSafely(() -> d.every(seconds));
     } catch (IllegalArgumentException | NoSuchElementException e) {
-      desk.say("How often it is read is a number of seconds, such as 1.");
+      session.say("How often it is read is a number of seconds, such as 1.");
     }
   }
 
@@ -144,7 +144,7 @@ final class InstrumentForm extends VBox {
     try {
       change(next.get());
     } catch (IllegalArgumentException e) {
-      desk.say("That is left as it was: " + e.getMessage() + ".");
+      session.say("That is left as it was: " + e.getMessage() + ".");
     }
   }
 
@@ -178,7 +178,7 @@ final class InstrumentForm extends VBox {
     Optional<MeterClass> read =
         ClassText.read(text, source.accuracy().map(MeterClass::resolution).orElse(0.1));
     if (read.isEmpty()) {
-      desk.say("“" + text.strip() + "” is no accuracy. Write it as 0.5 % + 2 digits, or 1 %.");
+      session.say("“" + text.strip() + "” is no accuracy. Write it as 0.5 % + 2 digits, or 1 %.");
       return;
     }
     List<ChannelSource> sources = new ArrayList<>(d.channels());
@@ -246,7 +246,7 @@ final class InstrumentForm extends VBox {
       Correction correction =
           Correction.ofOnePoint(from, to, MeterClass.ofReading(percent, 1, resolution));
       replace(d, source, Optional.of(correction));
-      desk.say(
+      session.say(
           source.channel().words()
               + " of "
               + d.name()
@@ -254,9 +254,10 @@ final class InstrumentForm extends VBox {
               + Figures.fixed(100 * (correction.gain() - 1), 2)
               + " %. Readings are kept as the meter shows them.");
     } catch (NoSuchElementException e) {
-      desk.say("The check needs three numbers: what each meter shows, and ± % of the better one.");
+      session.say(
+          "The check needs three numbers: what each meter shows, and ± % of the better one.");
     } catch (IllegalArgumentException e) {
-      desk.say("No correction is made: " + e.getMessage() + ".");
+      session.say("No correction is made: " + e.getMessage() + ".");
     }
   }
 

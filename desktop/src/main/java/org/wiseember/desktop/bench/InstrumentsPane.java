@@ -23,14 +23,14 @@ import org.wiseember.bench.instrument.StartingPoints;
 import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.OnBench;
+import org.wiseember.desktop.model.Session;
 
 /** The tester's own instruments: what they are, how they are reached, how true they are. */
 final class InstrumentsPane extends StackPane {
   private static final long LARGEST_FILE = 200_000;
 
-  private final Session desk;
+  private final Session session;
   private final Runnable back;
   private final VBox rows = new VBox();
   private final VBox side = new VBox();
@@ -41,15 +41,15 @@ final class InstrumentsPane extends StackPane {
    *
    * @param back shows the bench again
    */
-  InstrumentsPane(Session desk, Runnable back) {
-    this.desk = desk;
+  InstrumentsPane(Session session, Runnable back) {
+    this.session = session;
     this.back = back;
     VBox main = new VBox(head(), rows, Words.of("heading", "Put another on the bench"), offers());
     main.getStyleClass().add("stage");
     rows.setSpacing(6);
     side.getStyleClass().add("side");
-    getChildren().add(new Adaptive(main, side, desk.textScale()));
-    desk.bench().instruments().addListener((ListChangeListener<OnBench>) c -> show());
+    getChildren().add(new Adaptive(main, side, session.textScale()));
+    session.bench().instruments().addListener((ListChangeListener<OnBench>) c -> show());
     show();
   }
 
@@ -83,12 +83,13 @@ final class InstrumentsPane extends StackPane {
 
   private void add(InstrumentDescription description) {
     List<String> names =
-        desk.bench().instruments().stream().map(i -> i.description().name()).toList();
+        session.bench().instruments().stream().map(i -> i.description().name()).toList();
     String name = description.name();
     for (int n = 2; names.contains(name); n++) {
       name = description.name() + " " + n;
     }
-    desk.bench()
+    session
+        .bench()
         .addInstrument(
             description.named(name),
             added -> {
@@ -108,19 +109,19 @@ final class InstrumentsPane extends StackPane {
   }
 
   private void read(Path file) {
-    desk.background(
+    session.background(
         () -> {
           try {
             if (Files.size(file) > LARGEST_FILE) {
-              desk.say(file.getFileName() + " is too large to be a description.");
+              session.say(file.getFileName() + " is too large to be a description.");
               return null;
             }
             return DescriptionJson.read(Files.readString(file));
           } catch (DescriptionUnreadable e) {
-            desk.say(file.getFileName() + ": " + e.getMessage());
+            session.say(file.getFileName() + ": " + e.getMessage());
             return null;
           } catch (IOException e) {
-            desk.say(file.getFileName() + " cannot be read as text. Choose another.");
+            session.say(file.getFileName() + " cannot be read as text. Choose another.");
             return null;
           }
         },
@@ -132,7 +133,7 @@ final class InstrumentsPane extends StackPane {
   }
 
   private void show() {
-    List<OnBench> all = desk.bench().instruments();
+    List<OnBench> all = session.bench().instruments();
     if (all.stream().noneMatch(i -> i.id() == chosen)) {
       chosen = all.isEmpty() ? -1 : all.get(0).id();
     }
@@ -152,7 +153,7 @@ final class InstrumentsPane extends StackPane {
     all.stream()
         .filter(i -> i.id() == chosen)
         .findFirst()
-        .ifPresent(i -> side.getChildren().add(new InstrumentForm(desk, i)));
+        .ifPresent(i -> side.getChildren().add(new InstrumentForm(session, i)));
   }
 
   private Node row(OnBench instrument) {

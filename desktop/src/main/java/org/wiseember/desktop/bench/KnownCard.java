@@ -7,7 +7,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.kind.Known;
+import org.wiseember.trial.live.Known;
 
 /** What is known so far in a test by hand, and what nobody has read yet. */
 final class KnownCard extends VBox {

@@ -3,7 +3,7 @@ package org.wiseember.desktop.bench;
 import java.util.List;
 import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.trial.kind.RigCable;
+import org.wiseember.trial.need.RigCable;
 
 /** The leads of a rig: amps at worst, gauge, fuse, what to know of the plug. */
 final class LeadsList extends VBox {

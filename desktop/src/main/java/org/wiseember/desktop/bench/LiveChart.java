@@ -8,7 +8,7 @@ import org.wiseember.bench.run.Thinned;
 import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.model.LiveRun;
-import org.wiseember.report.chart.TraceDrawing;
+import org.wiseember.report.drawing.TraceDrawing;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.workbook.StoredReading;

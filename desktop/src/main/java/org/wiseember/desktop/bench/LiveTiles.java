@@ -7,7 +7,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import org.wiseember.desktop.model.Session;
-import org.wiseember.trial.kind.LiveTile;
+import org.wiseember.trial.live.LiveTile;
 
 /** The large figures of a test, as its settings name them. */
 final class LiveTiles extends GridPane {
@@ -22,12 +22,12 @@ final class LiveTiles extends GridPane {
    *
    * @param room width they have, px
    */
-  LiveTiles(Session desk, ObservableDoubleValue room) {
+  LiveTiles(Session session, ObservableDoubleValue room) {
     setHgap(10);
     setVgap(10);
-    Runnable arrange = () -> arrange(room.get() / desk.textScale().get() > WIDE);
+    Runnable arrange = () -> arrange(room.get() / session.textScale().get() > WIDE);
     room.addListener((o, was, is) -> arrange.run());
-    desk.textScale().addListener((o, was, is) -> arrange.run());
+    session.textScale().addListener((o, was, is) -> arrange.run());
     arrange.run();
   }
 

@@ -22,15 +22,15 @@ import org.wiseember.trial.verdict.Judgement;
  * answers a claim nobody has tested yet. The others are one press away.
  */
 final class NextTest extends HBox {
-  private final Session desk;
+  private final Session session;
   private final Label words = Words.of("strong", "");
   private final Button take;
 
-  NextTest(Session desk, Node others) {
-    this.desk = desk;
+  NextTest(Session session, Node others) {
+    this.session = session;
     setSpacing(10);
     setStyle("-fx-alignment: center-left;");
-    take = Words.button("action", "Take it", () -> next().ifPresent(desk.bench().test()::set));
+    take = Words.button("action", "Take it", () -> next().ifPresent(session.bench().test()::set));
     take.setId("take-next");
     Button other = Words.button("action", "Another test", () -> {});
     other.setId("another-test");
@@ -43,24 +43,24 @@ final class NextTest extends HBox {
     words.setMaxWidth(Double.MAX_VALUE);
     HBox.setHgrow(words, Priority.ALWAYS);
     getChildren().addAll(words, take, other);
-    desk.chosen().addListener((o, was, is) -> show());
-    desk.bench().test().addListener((o, was, is) -> show());
-    desk.bench().onHand().addListener((o, was, is) -> show());
-    desk.planWork().tide().addListener((o, was, is) -> show());
+    session.chosen().addListener((o, was, is) -> show());
+    session.bench().test().addListener((o, was, is) -> show());
+    session.bench().onHand().addListener((o, was, is) -> show());
+    session.planWork().tide().addListener((o, was, is) -> show());
     show();
   }
 
   /** What the plan says of the unit that is looked at. */
   private Optional<ScheduleStep> planned() {
-    Judgement judgement = desk.chosen().get();
-    Schedule tide = desk.planWork().tide().get();
+    Judgement judgement = session.chosen().get();
+    Schedule tide = session.planWork().tide().get();
     return judgement == null || tide == null
         ? Optional.empty()
         : tide.nextTest(judgement.unit().id());
   }
 
   private Optional<TestType> next() {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     Optional<TestType> planned = planned().flatMap(ScheduleStep::wanted).map(w -> w.plan().type());
     return planned.isPresent() ? planned : inOrder(judgement);
   }
@@ -71,7 +71,9 @@ final class NextTest extends HBox {
         : AllTests.list().stream()
             .filter(t -> !t.is(Trait.ONLY_ONCE_MADE) && open(judgement, t))
             .filter(
-                t -> t.settings(judgement.unit().label(), desk.bench().onHand().get()).isPresent())
+                t ->
+                    t.settings(judgement.unit().label(), session.bench().onHand().get())
+                        .isPresent())
             .findFirst();
   }
 
@@ -85,8 +87,8 @@ final class NextTest extends HBox {
   }
 
   private String where() {
-    ScheduleTimes times = desk.planWork().times();
-    Schedule tide = desk.planWork().tide().get();
+    ScheduleTimes times = session.planWork().times();
+    Schedule tide = session.planWork().tide().get();
     return planned()
         .map(
             s ->
@@ -97,7 +99,7 @@ final class NextTest extends HBox {
 
   private void show() {
     Optional<TestType> next = next();
-    TestType chosen = desk.bench().test().get();
+    TestType chosen = session.bench().test().get();
     boolean isNext = next.filter(chosen::equals).isPresent();
     words.setText(
         next.isEmpty()

@@ -17,12 +17,12 @@ import org.wiseember.core.typed.NotebookEntry;
 import org.wiseember.core.typed.NotebookReader;
 import org.wiseember.core.typed.Slip;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.desktop.model.NotebookWork;
-import org.wiseember.workbook.StoredReading;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.workbook.Notebook;
 import org.wiseember.workbook.NotebookLine;
+import org.wiseember.workbook.StoredReading;
 
 /**
  * The notebook of a test by hand: its lines, and one field that takes anything. What is typed is
@@ -33,7 +33,7 @@ final class NotebookCard extends VBox {
   private static final String HINT =
       "Write anything: 231 V, 2.1 kWh, 48\u00a0°C at the plug, beeps twice, E08, it tripped at 14:32.";
 
-  private final Session desk;
+  private final Session session;
   private final NotebookWork notebook;
   private final VBox rows = new VBox();
   private final ScrollPane scroll = new ScrollPane(rows);
@@ -45,9 +45,9 @@ final class NotebookCard extends VBox {
   private Optional<NotebookLine> correcting = Optional.empty();
   private double begun = Double.NaN;
 
-  NotebookCard(Session desk, Runnable photo) {
-    this.desk = desk;
-    this.notebook = desk.bench().notebook();
+  NotebookCard(Session session, Runnable photo) {
+    this.session = session;
+    this.notebook = session.bench().notebook();
     getStyleClass().add("sheet");
     setSpacing(8);
     rows.setId("notebook-rows");
@@ -82,7 +82,7 @@ final class NotebookCard extends VBox {
   private void fieldKey(KeyEvent e) {
     if (e.isShortcutDown() && e.getCode() == KeyCode.Z && field.getText().isEmpty()) {
       // With nothing typed there is no typing to undo: it is the line just kept that is meant.
-      desk.undo();
+      session.undo();
       e.consume();
     } else if (e.getCode() == KeyCode.ESCAPE && correcting.isPresent()) {
       leave();

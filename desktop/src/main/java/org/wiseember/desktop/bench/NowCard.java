@@ -52,7 +52,9 @@ final class NowCard extends HBox {
         new VBox(
             counts,
             time,
-            Words.of("clock-words", "good to ± " + Figures.plain(TimedOperatorEvent.REACTION) + " s by hand"));
+            Words.of(
+                "clock-words",
+                "good to ± " + Figures.plain(TimedOperatorEvent.REACTION) + " s by hand"));
     clock.getStyleClass().addAll("clock", "now-clock");
     getChildren().addAll(words, clock);
     tick = new Timeline(new KeyFrame(Duration.millis(100), e -> showTime()));

@@ -20,8 +20,8 @@ import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.label.Group;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.OnBench;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
@@ -46,7 +46,7 @@ final class SetUpPane extends VBox {
     ROWS.put("Ports and body", EnumSet.of(Group.PORTS, Group.BODY));
   }
 
-  private final Session desk;
+  private final Session session;
   private final VBox about = new VBox();
   private final Runnable toInstruments;
 
@@ -55,8 +55,8 @@ final class SetUpPane extends VBox {
    *
    * @param toInstruments shows the list of instruments
    */
-  SetUpPane(Session desk, Runnable toInstruments) {
-    this.desk = desk;
+  SetUpPane(Session session, Runnable toInstruments) {
+    this.session = session;
     this.toInstruments = toInstruments;
     getStyleClass().add("sheet");
     about.setSpacing(6);
@@ -64,9 +64,9 @@ final class SetUpPane extends VBox {
     others.setId("other-tests");
     ROWS.forEach((name, groups) -> others.getChildren().add(tests(name, groups)));
     Words.shown(others, false);
-    getChildren().addAll(new NextTest(desk, others), others, loads());
+    getChildren().addAll(new NextTest(session, others), others, loads());
     for (TestType test : AllTests.list()) {
-      TestForms.of(test, desk)
+      TestForms.of(test, session)
           .ifPresent(
               form -> {
                 shownFor(form, test::equals);
@@ -74,10 +74,10 @@ final class SetUpPane extends VBox {
               });
     }
     getChildren().addAll(choices(), about);
-    desk.bench().source().addListener((o, was, is) -> show());
-    desk.bench().test().addListener((o, was, is) -> show());
-    desk.bench().onHand().addListener((o, was, is) -> show());
-    desk.bench().instruments().addListener((ListChangeListener<OnBench>) c -> show());
+    session.bench().source().addListener((o, was, is) -> show());
+    session.bench().test().addListener((o, was, is) -> show());
+    session.bench().onHand().addListener((o, was, is) -> show());
+    session.bench().instruments().addListener((ListChangeListener<OnBench>) c -> show());
     show();
   }
 
@@ -94,8 +94,8 @@ final class SetUpPane extends VBox {
   private Node choices() {
     Map<RunSettings.Source, String> words = new LinkedHashMap<>();
     CHOICES.forEach(c -> words.put(c.source(), c.words()));
-    Node row = Choices.row("Readings come from", "source-", words, desk.bench().source());
-    shownFor(row, test -> !desk.bench().byHandOnly());
+    Node row = Choices.row("Readings come from", "source-", words, session.bench().source());
+    shownFor(row, test -> !session.bench().byHandOnly());
     return row;
   }
 
@@ -106,36 +106,36 @@ final class SetUpPane extends VBox {
         words.put(test.key(), test.words());
       }
     }
-    ObjectProperty<String> key = new SimpleObjectProperty<>(desk.bench().test().get().key());
-    key.addListener((o, was, is) -> desk.bench().test().set(AllTests.of(is)));
-    desk.bench().test().addListener((o, was, is) -> key.set(is.key()));
+    ObjectProperty<String> key = new SimpleObjectProperty<>(session.bench().test().get().key());
+    key.addListener((o, was, is) -> session.bench().test().set(AllTests.of(is)));
+    session.bench().test().addListener((o, was, is) -> key.set(is.key()));
     return Choices.row(name, "test-", words, key);
   }
 
   /** Shows a part only for some tests. */
   private void shownFor(Node part, Predicate<TestType> tests) {
-    Runnable shown = () -> Words.shown(part, tests.test(desk.bench().test().get()));
-    desk.bench().test().addListener((o, was, is) -> shown.run());
-    desk.bench().onHand().addListener((o, was, is) -> shown.run());
+    Runnable shown = () -> Words.shown(part, tests.test(session.bench().test().get()));
+    session.bench().test().addListener((o, was, is) -> shown.run());
+    session.bench().onHand().addListener((o, was, is) -> shown.run());
     shown.run();
   }
 
   /** What a ladder can be made of. */
   private Node loads() {
-    TextField field = new TextField(desk.bench().loadsOnHand().get());
+    TextField field = new TextField(session.bench().loadsOnHand().get());
     field.setId("loads-on-hand");
     field.setAccessibleText("Loads on hand, watts");
     field.setPrefColumnCount(24);
-    field.setOnAction(e -> desk.bench().keepLoads(field.getText().strip()));
+    field.setOnAction(e -> session.bench().keepLoads(field.getText().strip()));
     field
         .focusedProperty()
         .addListener(
             (o, was, is) -> {
               if (!is) {
-                desk.bench().keepLoads(field.getText().strip());
+                session.bench().keepLoads(field.getText().strip());
               }
             });
-    desk.bench().loadsOnHand().addListener((o, was, is) -> field.setText(is));
+    session.bench().loadsOnHand().addListener((o, was, is) -> field.setText(is));
     Label name = Words.line("strong", "Loads on hand, W");
     name.setLabelFor(field);
     FlowPane row = new FlowPane(8, 6, name, field);
@@ -145,7 +145,7 @@ final class SetUpPane extends VBox {
 
   private void show() {
     about.getChildren().clear();
-    if (desk.bench().byHandOnly()) {
+    if (session.bench().byHandOnly()) {
       about
           .getChildren()
           .add(
@@ -155,10 +155,10 @@ final class SetUpPane extends VBox {
                       + " what you read."));
       return;
     }
-    switch (desk.bench().source().get()) {
+    switch (session.bench().source().get()) {
       case INSTRUMENTS -> showInstruments();
       case BY_HAND -> {
-        String cannot = desk.bench().test().get().declaration().cannotByHand();
+        String cannot = session.bench().test().get().declaration().cannotByHand();
         about
             .getChildren()
             .add(
@@ -182,34 +182,35 @@ final class SetUpPane extends VBox {
       box.setMinWidth(USE_PREF_SIZE);
       box.setId("fault-" + fault);
       box.setAccessibleHelp(fault.words());
-      box.setSelected(desk.bench().faults().contains(fault));
+      box.setSelected(session.bench().faults().contains(fault));
       box.selectedProperty()
           .addListener(
               (o, was, is) -> {
                 if (is) {
-                  desk.bench().faults().add(fault);
+                  session.bench().faults().add(fault);
                 } else {
-                  desk.bench().faults().remove(fault);
+                  session.bench().faults().remove(fault);
                 }
                 words.setText(faultWords());
                 Words.shown(words, !words.getText().isEmpty());
               });
-      desk.bench()
+      session
+          .bench()
           .faults()
           .addListener(
               (SetChangeListener<Fault>)
-                  c -> box.setSelected(desk.bench().faults().contains(fault)));
+                  c -> box.setSelected(session.bench().faults().contains(fault)));
       row.getChildren().add(box);
     }
     about.getChildren().addAll(row, words);
   }
 
   private String faultWords() {
-    return String.join(" ", desk.bench().faults().stream().sorted().map(Fault::words).toList());
+    return String.join(" ", session.bench().faults().stream().sorted().map(Fault::words).toList());
   }
 
   private void showInstruments() {
-    List<OnBench> all = desk.bench().instruments();
+    List<OnBench> all = session.bench().instruments();
     about
         .getChildren()
         .addAll(
@@ -224,7 +225,7 @@ final class SetUpPane extends VBox {
 
   private Node meters() {
     FlowPane row = new FlowPane(18, 6);
-    for (OnBench instrument : desk.bench().instruments()) {
+    for (OnBench instrument : session.bench().instruments()) {
       row.getChildren()
           .add(
               Words.line(

@@ -23,10 +23,10 @@ import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Session;
-import org.wiseember.trial.kind.Ask;
-import org.wiseember.trial.kind.ChargeSetting;
-import org.wiseember.trial.kind.MotorOnHand;
 import org.wiseember.trial.kind.TestType;
+import org.wiseember.trial.onhand.Ask;
+import org.wiseember.trial.onhand.ChargeSetting;
+import org.wiseember.trial.onhand.MotorOnHand;
 
 /** What a test asks for beside loads, drawn from what it declares; answers are taken as typed. */
 public final class TestForms {
@@ -34,30 +34,30 @@ public final class TestForms {
   private static final Map<String, Function<Session, Node>> OWN =
       Map.of(
           MotorOnHand.ASK.key(),
-          desk -> new MotorForm(answered(desk, MotorOnHand.ASK), "motor-"),
+          session -> new MotorForm(answered(session, MotorOnHand.ASK), "motor-"),
           ChargeSetting.ASK.key(),
           ChargeForm::new);
 
-  private final Session desk;
+  private final Session session;
   private final Pane form = new VBox(6);
   private final Map<String, ObjectProperty<?>> answers = new LinkedHashMap<>();
 
-  private TestForms(Session desk) {
-    this.desk = desk;
+  private TestForms(Session session) {
+    this.session = session;
   }
 
   /** The form of a test; empty where it asks for nothing. */
-  static Optional<Node> of(TestType test, Session desk) {
-    TestForms forms = new TestForms(desk);
+  static Optional<Node> of(TestType test, Session session) {
+    TestForms forms = new TestForms(session);
     test.declaration().asks().forEach(forms::add);
     return forms.form.getChildren().isEmpty() ? Optional.empty() : Optional.of(forms.form);
   }
 
   /** An answer as a property: what is set there is on hand. */
-  private static <T> ObjectProperty<T> answered(Session desk, Ask<T> ask) {
+  private static <T> ObjectProperty<T> answered(Session session, Ask<T> ask) {
     ObjectProperty<T> property =
-        new SimpleObjectProperty<>(desk.bench().onHand().get().answer(ask));
-    property.addListener((o, was, is) -> desk.bench().have(ask, is));
+        new SimpleObjectProperty<>(session.bench().onHand().get().answer(ask));
+    property.addListener((o, was, is) -> session.bench().have(ask, is));
     return property;
   }
 
@@ -69,27 +69,27 @@ public final class TestForms {
     } else if (ask instanceof Ask.Lines lines) {
       lines(lines);
     } else {
-      form.getChildren().add(OWN.get(ask.key()).apply(desk));
+      form.getChildren().add(OWN.get(ask.key()).apply(session));
     }
   }
 
   private <T> void choice(Ask.OneOf<T> ask) {
     Map<T, String> words = new LinkedHashMap<>();
     ask.values().forEach(v -> words.put(v, ask.names().apply(v)));
-    ObjectProperty<T> answer = answered(desk, ask);
+    ObjectProperty<T> answer = answered(session, ask);
     answers.put(ask.key(), answer);
     form.getChildren().add(Choices.row(ask.words(), ask.key() + "-", words, answer));
   }
 
   /** Stands in the row of the choice before it. */
   private void amount(Ask.Amount ask) {
-    double usual = desk.bench().onHand().get().answer(ask);
+    double usual = session.bench().onHand().get().answer(ask);
     TextField field =
         Field.of(ask.key(), ask.words(), Double.isNaN(usual) ? "" : Figures.plain(usual), 6);
     Label unit = Words.line("quiet", ask.symbol());
     Label trouble = Words.of("care", "");
     Words.shown(trouble, false);
-    ObjectProperty<Double> answer = answered(desk, ask);
+    ObjectProperty<Double> answer = answered(session, ask);
     field
         .textProperty()
         .addListener(
@@ -126,7 +126,7 @@ public final class TestForms {
 
   /** A line each in the tester's own words, with what was understood said back beside it. */
   private void lines(Ask.Lines ask) {
-    ObjectProperty<List<String>> answer = answered(desk, ask);
+    ObjectProperty<List<String>> answer = answered(session, ask);
     TextArea area = Field.lines(ask.key(), ask.words(), String.join("\n", answer.get()), 6);
     Label echo = Words.of("quiet", "");
     Runnable sayBack =
@@ -152,7 +152,7 @@ public final class TestForms {
   }
 
   /** The motor on hand, which a question about it begins with. */
-  public static Nameplate motorOnHand(Session desk) {
-    return desk.bench().onHand().get().answer(MotorOnHand.ASK);
+  public static Nameplate motorOnHand(Session session) {
+    return session.bench().onHand().get().answer(MotorOnHand.ASK);
   }
 }

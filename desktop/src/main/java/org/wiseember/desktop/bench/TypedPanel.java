@@ -21,15 +21,15 @@ import org.wiseember.core.typed.TypedReader;
 import org.wiseember.core.typed.TypedReading;
 import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
+import org.wiseember.desktop.model.Session;
 
 /**
  * Fields for what a person reads off. What is typed is said back while it is typed, what does not
  * fit is said beside it, and Enter keeps it.
  */
 final class TypedPanel extends VBox {
-  private final Session desk;
+  private final Session session;
   private final Map<TypedKind, TextField> fields = new EnumMap<>(TypedKind.class);
   private final Map<TypedKind, Label> names = new EnumMap<>(TypedKind.class);
   private final Label totalName = Words.of("quiet", "Meter total");
@@ -39,8 +39,8 @@ final class TypedPanel extends VBox {
   private List<TypedKind> wanted = List.of();
   private final Button keep;
 
-  TypedPanel(Session desk) {
-    this.desk = desk;
+  TypedPanel(Session session) {
+    this.session = session;
     setSpacing(7);
     grid.setHgap(8);
     grid.setVgap(5);
@@ -69,7 +69,7 @@ final class TypedPanel extends VBox {
           KeyEvent.KEY_PRESSED,
           e -> {
             if (e.isShortcutDown() && e.getCode() == KeyCode.Z && field.getText().isEmpty()) {
-              desk.undo();
+              session.undo();
               e.consume();
             }
           });
@@ -93,12 +93,12 @@ final class TypedPanel extends VBox {
     for (TypedKind kind : wanted) {
       grid.addRow(wanted.indexOf(kind), names.get(kind), fields.get(kind));
     }
-    totalName.setText(desk.bench().meterOf(run) + " total");
+    totalName.setText(session.bench().meterOf(run) + " total");
   }
 
   private Expected expected() {
-    LiveRun run = desk.bench().live().get();
-    return (run == null ? Expected.nothing() : run.expected()).by(desk.units().get());
+    LiveRun run = session.bench().live().get();
+    return (run == null ? Expected.nothing() : run.expected()).by(session.units().get());
   }
 
   private List<TypedAnswer> answers() {
@@ -167,7 +167,7 @@ final class TypedPanel extends VBox {
     if (readings.isEmpty() || !all) {
       return;
     }
-    desk.bench().keepTyped(readings);
+    session.bench().keepTyped(readings);
     fields.values().forEach(TextField::clear);
     echo.setText(
         "Kept: "

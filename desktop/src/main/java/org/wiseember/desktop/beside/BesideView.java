@@ -28,7 +28,7 @@ import org.wiseember.workbook.day.WatchJson;
 
 /** Runs of appliances and sources: one of them in full, and the forms that make the next. */
 public final class BesideView extends VBox {
-  private final Session desk;
+  private final Session session;
   private final BecausePanel because;
   private final FlowPane cards = new FlowPane(8, 8);
   private final VBox form = new VBox();
@@ -42,17 +42,17 @@ public final class BesideView extends VBox {
   private final Label trouble = Words.of("care", "");
   private long chosen;
 
-  public BesideView(Session desk, BecausePanel because) {
-    this.desk = desk;
+  public BesideView(Session session, BecausePanel because) {
+    this.session = session;
     this.because = because;
     setSpacing(12);
     figures = new HeadFigures(because::explain);
-    found = new FindingView(desk);
-    save = new SheetSave(desk, "appliance", "A sheet to keep with it");
+    found = new FindingView(session);
+    save = new SheetSave(session, "appliance", "A sheet to keep with it");
     source =
         new SourceForm(
             (kind, called, tries) -> {
-              desk.beside().keepSource(kind, called, tries);
+              session.beside().keepSource(kind, called, tries);
               open(null);
             });
     watch = watchForm();
@@ -61,7 +61,7 @@ public final class BesideView extends VBox {
     var other = Words.button("action", "Try the mains or a generator", this::openSource);
     other.setId("try-source");
     getChildren().addAll(cards, new FlowPane(8, 6, one, other), form, shown);
-    desk.beside().runs().addListener((ListChangeListener<BesideRun>) this::changed);
+    session.beside().runs().addListener((ListChangeListener<BesideRun>) this::changed);
   }
 
   private VBox watchForm() {
@@ -75,7 +75,7 @@ public final class BesideView extends VBox {
                 return;
               }
               Words.shown(trouble, false);
-              desk.beside().keepWatch(called.substring(0, Math.min(80, called.length())), w);
+              session.beside().keepWatch(called.substring(0, Math.min(80, called.length())), w);
               open(null);
             });
     Words.shown(trouble, false);
@@ -126,7 +126,7 @@ public final class BesideView extends VBox {
   }
 
   private Optional<BesideRun> chosen() {
-    List<BesideRun> all = desk.beside().runs();
+    List<BesideRun> all = session.beside().runs();
     return all.stream()
         .filter(r -> r.run().id() == chosen)
         .findFirst()
@@ -137,7 +137,7 @@ public final class BesideView extends VBox {
   public void show() {
     Optional<BesideRun> run = chosen();
     cards.getChildren().clear();
-    for (BesideRun each : desk.beside().runs()) {
+    for (BesideRun each : session.beside().runs()) {
       cards.getChildren().add(card(each, run.filter(each::equals).isPresent()));
     }
     Words.shown(cards, !cards.getChildren().isEmpty());
@@ -186,7 +186,7 @@ public final class BesideView extends VBox {
                         LocalDate.ofInstant(run.run().startedAt(), ZoneId.systemDefault()))
                     + "."));
     HBox.setHgrow(words, Priority.ALWAYS);
-    var away = Words.button("action", "Take it away", () -> desk.beside().remove(run));
+    var away = Words.button("action", "Delete", () -> session.beside().remove(run));
     away.setId("remove-beside");
     HBox head = new HBox(words, away);
     head.getStyleClass().add("stage-head");

@@ -21,14 +21,14 @@ final class CaptureActions extends VBox {
   private CapturedWaves run;
   private Wave wave;
 
-  CaptureActions(Session desk) {
+  CaptureActions(Session session) {
     setSpacing(6);
     getStyleClass().add("sheet");
     save =
         Words.button(
             "action",
             "Save this capture",
-            () -> desk.captures().save(run.run(), wave, format.get()));
+            () -> session.captures().save(run.run(), wave, format.get()));
     save.setId("save-capture");
     Map<DataFormat, String> words = new LinkedHashMap<>();
     for (DataFormat f : DataFormat.values()) {

@@ -23,11 +23,11 @@ final class DecisionList extends VBox {
   private static final Pattern OHMS = Pattern.compile("(?i)\\s*(ohms?|Ω)$");
   private static final double MOST = 1_000_000;
 
-  private final Session desk;
+  private final Session session;
   private TestRun run;
 
-  DecisionList(Session desk) {
-    this.desk = desk;
+  DecisionList(Session session) {
+    this.session = session;
     setSpacing(4);
   }
 
@@ -40,7 +40,8 @@ final class DecisionList extends VBox {
       row(
           "Left out from " + span + ": " + stretch.reason() + ".",
           "Put it back",
-          () -> desk.decisions().decide(run, treatment.puttingBack(stretch), span + " put back"));
+          () ->
+              session.decisions().decide(run, treatment.puttingBack(stretch), span + " put back"));
     }
     treatment
         .cutoff()
@@ -50,7 +51,8 @@ final class DecisionList extends VBox {
                     "Cut-off set by hand to " + Figures.clock(moment) + ".",
                     "Back to the one seen",
                     () ->
-                        desk.decisions()
+                        session
+                            .decisions()
                             .decide(
                                 run,
                                 treatment.withCutoff(OptionalDouble.empty()),
@@ -117,15 +119,17 @@ final class DecisionList extends VBox {
     try {
       value = TypedFigure.read(name, clean, name.endsWith("W") ? "W" : "", 0, MOST).orElse(0);
     } catch (IllegalArgumentException e) {
-      desk.say(e.getMessage());
+      session.say(e.getMessage());
       return;
     }
     try {
-      desk.decisions()
+      session
+          .decisions()
           .decide(
               run, with.apply(value), name + (value > 0 ? ": " + Figures.plain(value) : ": none"));
     } catch (IllegalArgumentException e) {
-      desk.say(Character.toUpperCase(e.getMessage().charAt(0)) + e.getMessage().substring(1) + ".");
+      session.say(
+          Character.toUpperCase(e.getMessage().charAt(0)) + e.getMessage().substring(1) + ".");
     }
   }
 }

@@ -45,7 +45,7 @@ public final class EvidenceStage extends StackPane {
     TRACE
   }
 
-  private final Session desk;
+  private final Session session;
   private final VBox main = new VBox();
   private final BecausePanel because;
   private final Adaptive adaptive;
@@ -65,41 +65,44 @@ public final class EvidenceStage extends StackPane {
   /** Counts what was chosen: what is read for an earlier choice is not shown any more. */
   private int turn;
 
-  public EvidenceStage(Session desk) {
-    this.desk = desk;
+  public EvidenceStage(Session session) {
+    this.session = session;
     main.getStyleClass().add("stage");
     noticed.setSpacing(4);
-    because = new BecausePanel(desk);
+    because = new BecausePanel(session);
     cards = new RunCards(this::choose, this::chooseTogether, this::chooseBeside);
-    besides = new BesideView(desk, because);
+    besides = new BesideView(session, because);
     figures = new HeadFigures(why -> because.explain(shown, why));
-    aside = new SetAside(desk);
-    trace = new TraceView(desk);
-    together = new TogetherView(desk, because);
+    aside = new SetAside(session);
+    trace = new TraceView(session);
+    together = new TogetherView(session, because);
     for (Node view : List.of(trace, together)) {
       VBox.setVgrow(view, Priority.ALWAYS);
     }
-    adaptive = new Adaptive(main, because, desk.textScale());
-    desk.chosen()
+    adaptive = new Adaptive(main, because, session.textScale());
+    session
+        .chosen()
         .addListener(
             (o, was, is) -> {
               all = all && was != null && is != null && was.unit().id() == is.unit().id();
               rebuild();
             });
-    desk.shownRun()
+    session
+        .shownRun()
         .addListener(
             (o, was, is) -> {
               all = false;
               beside = false;
               rebuild();
             });
-    desk.besideRun()
+    session
+        .besideRun()
         .addListener(
             (o, was, is) -> {
               if (is != null) {
                 besides.choose(is);
                 chooseBeside();
-                desk.besideRun().set(null);
+                session.besideRun().set(null);
               }
             });
     look.addListener((o, was, is) -> rebuild());
@@ -110,12 +113,12 @@ public final class EvidenceStage extends StackPane {
     boolean was = all || beside;
     all = false;
     beside = false;
-    if (desk.shownRun().get() != null && desk.shownRun().get() == run.run().id()) {
+    if (session.shownRun().get() != null && session.shownRun().get() == run.run().id()) {
       if (was) {
         rebuild();
       }
     } else {
-      desk.shownRun().set(run.run().id());
+      session.shownRun().set(run.run().id());
     }
   }
 
@@ -132,7 +135,7 @@ public final class EvidenceStage extends StackPane {
 
   private void rebuild() {
     turn++;
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     List<TestRun> runs = judgement == null ? List.of() : judgement.all();
     if (beside) {
       getChildren().setAll(adaptive);
@@ -148,7 +151,7 @@ public final class EvidenceStage extends StackPane {
               "The readings of every run of this unit will be here: the trace, what was noticed,"
                   + " and the figures that rest on it. Run a test on the bench first.",
               "To the bench",
-              () -> desk.stage().set(StageName.BENCH));
+              () -> session.stage().set(StageName.BENCH));
       var other =
           Words.button("action", "Appliances and sources, without a unit", this::chooseBeside);
       other.setId("to-beside");
@@ -158,7 +161,7 @@ public final class EvidenceStage extends StackPane {
     }
     getChildren().setAll(adaptive);
     shown =
-        Optional.ofNullable(desk.shownRun().get())
+        Optional.ofNullable(session.shownRun().get())
             .flatMap(judgement::run)
             .orElseGet(() -> judgement.all().get(judgement.all().size() - 1));
     boolean joint = joint(judgement);
@@ -169,7 +172,7 @@ public final class EvidenceStage extends StackPane {
     } else {
       main.getChildren().setAll(cards, head(judgement));
       int mine = turn;
-      desk.fetch(
+      session.fetch(
           alike(judgement),
           () -> {
             if (mine == turn) {
@@ -208,7 +211,7 @@ public final class EvidenceStage extends StackPane {
     aside.of(shown);
     main.getChildren().setAll(cards, head(judgement), aside, figures);
     RunViews.RunView view =
-        views.computeIfAbsent(shown.type().key(), key -> RunViews.of(desk, key));
+        views.computeIfAbsent(shown.type().key(), key -> RunViews.of(session, key));
     Node found = view.of(judgement, shown, because);
     boolean readings = RunTrace.shows(shown);
     boolean pictured = !page.charts().isEmpty();
@@ -230,7 +233,7 @@ public final class EvidenceStage extends StackPane {
     noticed.getChildren().clear();
     trace.of(shown, List.of());
     long id = shown.run().id();
-    desk.events(
+    session.events(
         id,
         events -> {
           if (shown != null && shown.run().id() == id) {
@@ -257,7 +260,8 @@ public final class EvidenceStage extends StackPane {
                     + ", "
                     + STARTED.format(run.startedAt())
                     + ", "
-                    + desk.units()
+                    + session
+                        .units()
                         .get()
                         .time(LocalTime.ofInstant(run.startedAt(), ZoneId.systemDefault()))
                     + where
@@ -267,10 +271,12 @@ public final class EvidenceStage extends StackPane {
     HBox.setHgrow(words, Priority.ALWAYS);
     var pack =
         Words.button(
-            "action", "Pack this run", () -> desk.readingIn().pack(run, judgement.unit().name()));
+            "action",
+            "Pack this run",
+            () -> session.readingIn().pack(run, judgement.unit().name()));
     pack.setId("pack-run");
     Words.shown(pack, shown.preview().size() > 0 || shown.headline().isPresent());
-    var set = Words.button("action", "Set this run aside", aside::ask);
+    var set = Words.button("action", "Exclude this run", aside::ask);
     set.setId("set-aside");
     Words.shown(set, !shown.aside() && run.state() != Run.State.RUNNING);
     HBox head = new HBox(words, set, pack);

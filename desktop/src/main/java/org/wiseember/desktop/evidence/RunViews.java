@@ -33,16 +33,16 @@ final class RunViews {
   private RunViews() {}
 
   /** The view of a test. */
-  static RunView of(Session desk, String key) {
-    return SPECIAL.getOrDefault(key, RunViews::page).apply(desk);
+  static RunView of(Session session, String key) {
+    return SPECIAL.getOrDefault(key, RunViews::page).apply(session);
   }
 
-  private static RunView page(Session desk) {
-    FindingView view = new FindingView(desk);
+  private static RunView page(Session session) {
+    FindingView view = new FindingView(session);
     return (judgement, run, because) -> {
       view.of(run.whole(judgement));
       if (run.throughLeads() && !run.treatable()) {
-        DecisionList leads = new DecisionList(desk);
+        DecisionList leads = new DecisionList(session);
         leads.of(run);
         view.add(leads);
       }
@@ -51,9 +51,9 @@ final class RunViews {
     };
   }
 
-  private static RunView starts(Session desk) {
-    RunView page = page(desk);
-    WillItStart willItStart = new WillItStart(desk);
+  private static RunView starts(Session session) {
+    RunView page = page(session);
+    WillItStart willItStart = new WillItStart(session);
     return (judgement, run, because) -> {
       Node shown = page.of(judgement, run, because);
       if (shown instanceof FindingView view && judgement.startLimits().known()) {
@@ -64,9 +64,9 @@ final class RunViews {
     };
   }
 
-  private static RunView waves(Session desk) {
-    WaveView view = new WaveView(desk);
-    RunView page = page(desk);
+  private static RunView waves(Session session) {
+    WaveView view = new WaveView(session);
+    RunView page = page(session);
     return (judgement, run, because) -> {
       if (run instanceof CapturedWaves read && read.waves().isEmpty() && !read.read().isEmpty()) {
         return page.of(judgement, run, because);

@@ -10,12 +10,12 @@ import org.wiseember.trial.kind.TestRun;
 
 /** Has a run count for nothing, with a reason, or count again. */
 final class SetAside extends HBox {
-  private final Session desk;
+  private final Session session;
   private final TextField reason = new TextField();
   private TestRun run;
 
-  SetAside(Session desk) {
-    this.desk = desk;
+  SetAside(Session session) {
+    this.session = session;
     setSpacing(8);
     setStyle("-fx-alignment: center-left;");
     reason.setId("set-aside-reason");
@@ -34,8 +34,7 @@ final class SetAside extends HBox {
     run.unreadable().ifPresent(this::tell);
     if (run.treatment().aside()) {
       tell("Set aside, it counts for nothing: " + run.treatment().setAside() + ".");
-      var back =
-          Words.button("action", "Have it count again", () -> desk.decisions().takeBack(run));
+      var back = Words.button("action", "Include", () -> session.decisions().takeBack(run));
       back.setId("take-back-run");
       getChildren().add(back);
     }
@@ -54,14 +53,14 @@ final class SetAside extends HBox {
 
   /** Asks why. */
   void ask() {
-    var set = Words.button("action", "Set it aside", this::decide);
+    var set = Words.button("action", "Exclude", this::decide);
     set.setId("set-aside-now");
-    getChildren().setAll(Words.line("strong", "Set this run aside"), reason, set);
+    getChildren().setAll(Words.line("strong", "Exclude this run"), reason, set);
     Words.shown(this, true);
     reason.requestFocus();
   }
 
   private void decide() {
-    desk.decisions().setAside(run, reason.getText());
+    session.decisions().setAside(run, reason.getText());
   }
 }

@@ -17,14 +17,14 @@ import org.wiseember.trial.kind.Trait;
 
 /** What lies between the cursors, and what can be decided about it. */
 final class StretchBar extends VBox {
-  private final Session desk;
+  private final Session session;
   private final Cursors cursors;
   private final FlowPane figures = new FlowPane(22, 4);
   private final TextField reason = new TextField();
   private TestRun run;
 
-  StretchBar(Session desk, Cursors cursors) {
-    this.desk = desk;
+  StretchBar(Session session, Cursors cursors) {
+    this.session = session;
     this.cursors = cursors;
     getStyleClass().add("sheet");
     setSpacing(8);
@@ -41,7 +41,7 @@ final class StretchBar extends VBox {
     run = shown;
     FlowPane actions = new FlowPane(8, 6);
     actions.getChildren().add(reason);
-    var leave = Words.button("action", "Leave this stretch out", this::leaveOut);
+    var leave = Words.button("action", "Exclude this stretch", this::leaveOut);
     leave.setId("leave-out");
     actions.getChildren().add(leave);
     if (shown.type().is(Trait.DRAINS)) {
@@ -99,24 +99,26 @@ final class StretchBar extends VBox {
     String why = reason.getText().strip();
     TraceStretch s = stretch();
     if (why.isEmpty()) {
-      desk.say("Say why the stretch is left out; whoever reads the figure will ask.");
+      session.say("Say why the stretch is left out; whoever reads the figure will ask.");
       reason.requestFocus();
       return;
     }
     if (!(s.seconds() > 0)) {
-      desk.say("The cursors stand on the same moment. Move one of them first.");
+      session.say("The cursors stand on the same moment. Move one of them first.");
       return;
     }
     reason.clear();
     Treatment treatment = run.treatment().leavingOut(new Treatment.LeftOut(s.from(), s.to(), why));
-    desk.decisions()
+    session
+        .decisions()
         .decide(
             run, treatment, Figures.clock(s.from()) + " to " + Figures.clock(s.to()) + " left out");
   }
 
   private void cutOff() {
     double moment = stretch().to();
-    desk.decisions()
+    session
+        .decisions()
         .decide(
             run,
             run.treatment().withCutoff(OptionalDouble.of(moment)),

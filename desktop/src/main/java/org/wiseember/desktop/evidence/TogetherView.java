@@ -25,7 +25,7 @@ import org.wiseember.trial.verdict.RatePicture;
 
 /** All drains of a unit together: energy against load, read off anywhere, and what they imply. */
 final class TogetherView extends VBox {
-  private final Session desk;
+  private final Session session;
   private final BecausePanel because;
   private final ChartPane chart = new ChartPane("Energy delivered against load");
   private final TextField load = new TextField();
@@ -33,8 +33,8 @@ final class TogetherView extends VBox {
   private final VBox below = new VBox();
   private Judgement judgement;
 
-  TogetherView(Session desk, BecausePanel because) {
-    this.desk = desk;
+  TogetherView(Session session, BecausePanel because) {
+    this.session = session;
     this.because = because;
     setSpacing(10);
     below.setSpacing(6);
@@ -47,7 +47,7 @@ final class TogetherView extends VBox {
     load.getStyleClass().add("typed-field");
     load.setAccessibleText("Load to read the energy off at, watts");
     load.textProperty().addListener((o, was, is) -> readOff());
-    desk.whenLookChanges(this::draw);
+    session.whenLookChanges(this::draw);
   }
 
   void of(Judgement shown) {
@@ -139,7 +139,7 @@ final class TogetherView extends VBox {
   private void draw() {
     if (judgement != null && judgement.together().rate().isPresent()) {
       Judgement shown = judgement;
-      chart.show(() -> desk.drawn(RatePicture.of(shown, shown.together().rate().get())));
+      chart.show(() -> session.drawn(RatePicture.of(shown, shown.together().rate().get())));
     }
   }
 }

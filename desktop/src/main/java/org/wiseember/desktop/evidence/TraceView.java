@@ -6,14 +6,14 @@ import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.model.Session;
 import org.wiseember.report.chart.TraceChart;
-import org.wiseember.report.chart.TraceDrawing;
+import org.wiseember.report.drawing.TraceDrawing;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.page.RunTrace;
 import org.wiseember.workbook.Event;
 
 /** The trace of a run with its cursors, and what is decided about it. */
 final class TraceView extends VBox {
-  private final Session desk;
+  private final Session session;
   private final ChartPane chart = new ChartPane("Power and case temperature over the run");
   private final Cursors cursors = new Cursors(chart);
   private final StretchBar stretch;
@@ -21,16 +21,16 @@ final class TraceView extends VBox {
   private TestRun run;
   private List<Event> events = List.of();
 
-  TraceView(Session desk) {
-    this.desk = desk;
-    stretch = new StretchBar(desk, cursors);
-    decisions = new DecisionList(desk);
+  TraceView(Session session) {
+    this.session = session;
+    stretch = new StretchBar(session, cursors);
+    decisions = new DecisionList(session);
     setSpacing(10);
     chart.setMinHeight(230);
     chart.setPrefHeight(300);
     VBox.setVgrow(cursors, Priority.ALWAYS);
     getChildren().addAll(cursors, stretch, decisions);
-    desk.whenLookChanges(this::draw);
+    session.whenLookChanges(this::draw);
   }
 
   void of(TestRun shown, List<Event> noticed) {
@@ -48,7 +48,7 @@ final class TraceView extends VBox {
     TraceDrawing figure = RunTrace.of(run, events);
     double begin = run.trace().isEmpty() ? 0 : run.trace().seconds(0);
     double end = begin + run.trace().span();
-    chart.show(() -> desk.drawn(figure));
+    chart.show(() -> session.drawn(figure));
     cursors.over(begin, end, TraceChart.axisSeconds(figure));
   }
 }

@@ -62,7 +62,7 @@ final class WaveView extends VBox {
     }
   }
 
-  private final Session desk;
+  private final Session session;
   private final WaveZoom large;
   private final ChartPane harmonics = new ChartPane("Harmonics in percent of the fundamental");
   private final ChartPane byLoad = new ChartPane("A figure against load");
@@ -82,10 +82,10 @@ final class WaveView extends VBox {
   private BecausePanel because;
   private Wave wave;
 
-  WaveView(Session desk) {
-    this.desk = desk;
-    large = new WaveZoom(desk);
-    actions = new CaptureActions(desk);
+  WaveView(Session session) {
+    this.session = session;
+    large = new WaveZoom(session);
+    actions = new CaptureActions(session);
     setSpacing(10);
     harmonics.setMinHeight(210);
     harmonics.setPrefHeight(230);
@@ -118,7 +118,7 @@ final class WaveView extends VBox {
             actions);
     caps.addListener((o, was, is) -> drawHarmonics());
     beside.addListener((o, was, is) -> besideChosen());
-    desk.whenLookChanges(this::draw);
+    session.whenLookChanges(this::draw);
   }
 
   /**
@@ -182,7 +182,7 @@ final class WaveView extends VBox {
               mark(card);
               show();
             } else {
-              desk.say(w.kept().words() + ": " + w.trouble());
+              session.say(w.kept().words() + ": " + w.trouble());
             }
           });
       cards.getChildren().add(card);
@@ -225,7 +225,7 @@ final class WaveView extends VBox {
   /** Other units whose wave was captured, those of the likest rating first. */
   private List<TestedUnit> likeUnits() {
     double rated = 2 * half(judgement.unit());
-    return desk.shelf().stream()
+    return session.shelf().stream()
         .filter(p -> p.unit().id() != judgement.unit().id())
         .filter(
             p ->
@@ -255,7 +255,7 @@ final class WaveView extends VBox {
     if (i >= 0 && i < others.size() && others.get(i).wave().isEmpty()) {
       List<Beside> asked = others;
       TestedUnit unit = asked.get(i).unit();
-      desk.judged(
+      session.judged(
           unit.id(),
           found -> {
             if (others == asked) {
@@ -303,7 +303,7 @@ final class WaveView extends VBox {
     Words.shown(againstRow, several);
     if (several) {
       byLoad.show(
-          () -> desk.drawn(WavePictures.againstLoad(run, judgement.label(), against.get())));
+          () -> session.drawn(WavePictures.againstLoad(run, judgement.label(), against.get())));
     }
   }
 
@@ -313,7 +313,7 @@ final class WaveView extends VBox {
     }
     WaveformFinding f = wave.finding().orElseThrow();
     Optional<LimitSet> set = Optional.ofNullable(caps.get().set);
-    harmonics.show(() -> desk.drawn(WavePictures.harmonics(f, set)));
+    harmonics.show(() -> session.drawn(WavePictures.harmonics(f, set)));
     Words.shown(limits, set.isPresent());
     limits.setText(
         set.map(

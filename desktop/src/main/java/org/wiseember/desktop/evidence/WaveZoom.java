@@ -17,7 +17,7 @@ import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Session;
-import org.wiseember.report.chart.CycleDrawing;
+import org.wiseember.report.drawing.CycleDrawing;
 import org.wiseember.trial.wave.Wave;
 import org.wiseember.trial.wave.WavePictures;
 
@@ -43,7 +43,7 @@ final class WaveZoom extends VBox {
     }
   }
 
-  private final Session desk;
+  private final Session session;
   private final ChartPane chart =
       new ChartPane("The wave, the best sine behind it, and what is left over below");
   private final Cursors cursors = new Cursors(chart);
@@ -54,12 +54,12 @@ final class WaveZoom extends VBox {
   private double from;
   private double to;
 
-  WaveZoom(Session desk) {
-    this.desk = desk;
+  WaveZoom(Session session) {
+    this.session = session;
     setSpacing(6);
     // Two plots one above the other: larger text wants more room for its ticks.
-    chart.minHeightProperty().bind(desk.textScale().multiply(310));
-    chart.prefHeightProperty().bind(desk.textScale().multiply(340));
+    chart.minHeightProperty().bind(session.textScale().multiply(310));
+    chart.prefHeightProperty().bind(session.textScale().multiply(340));
     VBox.setVgrow(cursors, Priority.ALWAYS);
     Map<Part, String> words = new LinkedHashMap<>();
     for (Part p : Part.values()) {
@@ -178,7 +178,7 @@ final class WaveZoom extends VBox {
     Optional<Wave> compared = beside;
     CycleDrawing figure =
         over ? WavePictures.overlaid(shown) : WavePictures.stretch(shown, compared, left, right);
-    chart.show(() -> desk.drawn(figure));
+    chart.show(() -> session.drawn(figure));
     cursors.over(left / 1000, right / 1000, 0.001);
     say();
   }

@@ -5,8 +5,8 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import org.wiseember.core.start.StartForecast;
 import org.wiseember.core.start.Nameplate;
+import org.wiseember.core.start.StartForecast;
 import org.wiseember.desktop.bench.MotorForm;
 import org.wiseember.desktop.bench.TestForms;
 import org.wiseember.desktop.look.Words;
@@ -20,8 +20,8 @@ final class WillItStart extends VBox {
   private final Label reason = Words.of("notice-text", "");
   private Judgement judgement;
 
-  WillItStart(Session desk) {
-    plate = new SimpleObjectProperty<>(TestForms.motorOnHand(desk));
+  WillItStart(Session session) {
+    plate = new SimpleObjectProperty<>(TestForms.motorOnHand(session));
     setSpacing(6);
     HBox answer = new HBox(likely, reason);
     answer.setSpacing(10);

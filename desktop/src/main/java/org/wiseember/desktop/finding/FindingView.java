@@ -12,7 +12,7 @@ import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Session;
-import org.wiseember.report.chart.Drawing;
+import org.wiseember.report.drawing.Drawing;
 import org.wiseember.report.page.FindingPage;
 
 /**
@@ -20,13 +20,13 @@ import org.wiseember.report.page.FindingPage;
  * name are looked at one at a time.
  */
 public final class FindingView extends VBox {
-  private final Session desk;
+  private final Session session;
   private final List<Runnable> redraw = new ArrayList<>();
 
-  public FindingView(Session desk) {
-    this.desk = desk;
+  public FindingView(Session session) {
+    this.session = session;
     setSpacing(10);
-    desk.whenLookChanges(() -> redraw.forEach(Runnable::run));
+    session.whenLookChanges(() -> redraw.forEach(Runnable::run));
   }
 
   /** Draws a page in place of the one before. */
@@ -76,12 +76,12 @@ public final class FindingView extends VBox {
     ChartPane pane = new ChartPane("What the run found, as a chart");
     Runnable draw =
         () -> {
-          double scale = desk.textScale().get();
+          double scale = session.textScale().get();
           // Larger words want a larger chart.
           pane.setMinHeight(270 * Math.sqrt(scale));
           pane.setPrefHeight(320 * Math.sqrt(scale));
           Drawing drawing = charts.get(chosen.get()).drawing();
-          pane.show(() -> desk.drawn(drawing));
+          pane.show(() -> session.drawn(drawing));
         };
     chosen.addListener((o, was, is) -> draw.run());
     redraw.add(draw);

@@ -25,7 +25,7 @@ import org.wiseember.trial.page.TrialPage;
 
 /** Saves what is on show: as a sheet that prints, or as a file another workbook reads. */
 public final class SheetSave extends VBox {
-  private final Session desk;
+  private final Session session;
   private final String thing;
   private final TextField place = new TextField();
   private final Label state = Words.of("quiet", "");
@@ -40,8 +40,8 @@ public final class SheetSave extends VBox {
    * @param thing what is saved, {@code day}; its fields are named after it
    * @param heading above them
    */
-  public SheetSave(Session desk, String thing, String heading) {
-    this.desk = desk;
+  public SheetSave(Session session, String thing, String heading) {
+    this.session = session;
     this.thing = thing;
     setSpacing(6);
     place.setId(thing + "-file");
@@ -91,7 +91,8 @@ public final class SheetSave extends VBox {
   private String proposed(String title) {
     String name = title.replaceAll("[^\\p{L}\\p{N} ._-]", "").strip();
     Path folder =
-        desk.workbook()
+        session
+            .workbook()
             .map(w -> w.file().toAbsolutePath().getParent())
             .orElse(Path.of(System.getProperty("user.home")));
     return folder.resolve((name.isEmpty() ? thing : name) + ".pdf").toString();
@@ -111,7 +112,7 @@ public final class SheetSave extends VBox {
 
   private void said(String words) {
     state.setText(words);
-    desk.say(words);
+    session.say(words);
   }
 
   private void sheet(boolean pdf) {
@@ -126,11 +127,11 @@ public final class SheetSave extends VBox {
       said("Type where the sheet should go first.");
       return;
     }
-    ReaderUnits units = desk.units().get();
+    ReaderUnits units = session.units().get();
     Sheet now = sheet.get();
-    String title = desk.title().get();
+    String title = session.title().get();
     String made = TrialPage.date(LocalDate.now(ZoneId.systemDefault()));
-    desk.background(
+    session.background(
         () -> {
           String html = new PageHtml(units).write(now, title, made);
           if (!pdf) {
@@ -147,7 +148,7 @@ public final class SheetSave extends VBox {
     try {
       Path file = file(".json");
       byte[] content = text.get().getBytes(StandardCharsets.UTF_8);
-      desk.background(() -> Session.written(file, content), this::said);
+      session.background(() -> Session.written(file, content), this::said);
     } catch (InvalidPathException e) {
       said("Type where the " + thing + " should go first.");
     }

@@ -3,8 +3,8 @@ package org.wiseember.desktop.frame;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.RemovedItems;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.kind.TestType;
@@ -15,7 +15,7 @@ import org.wiseember.workbook.RunSettings;
 /** Everything Ctrl+K can find: units, stages, runs, numbers, actions. */
 final class Actions {
   /** What brings back something that was taken off the shelf begins with this. */
-  static final String PUT_BACK = "Put back";
+  static final String PUT_BACK = "Restore";
 
   private static final int MOST = 9;
 
@@ -30,9 +30,9 @@ final class Actions {
   private Actions() {}
 
   /** What has all the typed words in it, best first. */
-  static List<Found> find(Session desk, FileChoices files, Runnable units, String typed) {
+  static List<Found> find(Session session, FileChoices files, Runnable units, String typed) {
     String[] words = typed.toLowerCase(Locale.ROOT).strip().split("\\s+");
-    return all(desk, files, units).stream()
+    return all(session, files, units).stream()
         .filter(
             f -> {
               String text = (f.words() + " " + f.kind()).toLowerCase(Locale.ROOT);
@@ -47,52 +47,55 @@ final class Actions {
         .toList();
   }
 
-  private static Found readings(Session desk, String words, RunSettings.Source source) {
-    return new Found(words, "action", () -> desk.bench().source().set(source));
+  private static Found readings(Session session, String words, RunSettings.Source source) {
+    return new Found(words, "action", () -> session.bench().source().set(source));
   }
 
-  private static List<Found> all(Session desk, FileChoices files, Runnable units) {
+  private static List<Found> all(Session session, FileChoices files, Runnable units) {
     List<Found> all = new ArrayList<>();
-    for (Shelf.Place place : desk.shelf()) {
-      all.add(new Found(place.unit().name(), "unit", () -> desk.choose(place.unit().id())));
+    for (Shelf.Place place : session.shelf()) {
+      all.add(new Found(place.unit().name(), "unit", () -> session.choose(place.unit().id())));
     }
     for (StageName stage : StageName.values()) {
-      all.add(new Found(stage.words(), "stage", () -> desk.stage().set(stage)));
+      all.add(new Found(stage.words(), "stage", () -> session.stage().set(stage)));
     }
-    all.add(new Found("Add a unit", "action", desk::addUnit));
-    all.add(new Found("Take the unit off the shelf", "action", desk::removeChosen));
+    all.add(new Found("Add a unit", "action", session::addUnit));
+    all.add(new Found("Remove the unit from the shelf", "action", session::removeChosen));
     all.add(new Found("Open a workbook", "action", files.open()));
     all.add(new Found("Save a copy of the workbook", "action", files.saveCopy()));
     all.add(new Found("Merge another workbook into this one", "action", files.merge()));
     all.add(
-        new Found("Read in a log, a packed run or somebody else's unit", "action", files.readIn()));
-    all.add(new Found("Light or dark", "action", desk::switchPalette));
+        new Found("Import a log, a packed run or somebody else's unit", "action", files.readIn()));
+    all.add(new Found("Light or dark", "action", session::switchPalette));
     all.add(
         new Found("Units: °C or °F, m or ft, kg or lb, AWG or mm², 24 or 12 h", "action", units));
-    all.add(new Found("Larger text", "action", () -> desk.changeText(1)));
-    all.add(new Found("Smaller text", "action", () -> desk.changeText(-1)));
+    all.add(new Found("Larger text", "action", () -> session.changeText(1)));
+    all.add(new Found("Smaller text", "action", () -> session.changeText(-1)));
     all.add(
         new Found(
-            "Guard band on or off", "action", () -> desk.guardBand().set(!desk.guardBand().get())));
-    all.add(new Found("Undo", "action", desk::undo));
-    all.add(readings(desk, "Readings by hand", RunSettings.Source.BY_HAND));
-    all.add(readings(desk, "Readings from my instruments", RunSettings.Source.INSTRUMENTS));
-    all.add(readings(desk, "Readings from the simulated bench", RunSettings.Source.SIMULATED));
+            "Guard band on or off",
+            "action",
+            () -> session.guardBand().set(!session.guardBand().get())));
+    all.add(new Found("Undo", "action", session::undo));
+    all.add(readings(session, "Readings by hand", RunSettings.Source.BY_HAND));
+    all.add(readings(session, "Readings from my instruments", RunSettings.Source.INSTRUMENTS));
+    all.add(readings(session, "Readings from the simulated bench", RunSettings.Source.SIMULATED));
     for (TestType test : AllTests.list()) {
       all.add(
           new Found(
               test.words(),
               "test",
               () -> {
-                desk.bench().test().set(test);
-                desk.stage().set(StageName.BENCH);
+                session.bench().test().set(test);
+                session.stage().set(StageName.BENCH);
               }));
     }
-    for (RemovedItems.Thing thing : desk.drawer().things()) {
+    for (RemovedItems.Thing thing : session.drawer().things()) {
       all.add(
-          new Found(PUT_BACK + " " + thing.words(), "drawer", () -> desk.drawer().putBack(thing)));
+          new Found(
+              PUT_BACK + " " + thing.words(), "drawer", () -> session.drawer().putBack(thing)));
     }
-    for (Shelf.Place place : desk.shelf()) {
+    for (Shelf.Place place : session.shelf()) {
       String name = place.unit().name();
       long id = place.unit().id();
       for (Summary.OfRun run : place.summary().map(Summary::runs).orElse(List.of())) {
@@ -101,9 +104,9 @@ final class Actions {
                 run.title() + ", " + name,
                 "run",
                 () -> {
-                  desk.choose(id);
-                  desk.shownRun().set(run.id());
-                  desk.stage().set(StageName.EVIDENCE);
+                  session.choose(id);
+                  session.shownRun().set(run.id());
+                  session.stage().set(StageName.EVIDENCE);
                 }));
       }
       for (Summary.Line line : place.summary().map(Summary::lines).orElse(List.of())) {
@@ -113,8 +116,8 @@ final class Actions {
                   line.title() + ", " + line.measured() + ", " + name,
                   "number",
                   () -> {
-                    desk.choose(id);
-                    desk.stage().set(StageName.VERDICT);
+                    session.choose(id);
+                    session.stage().set(StageName.VERDICT);
                   }));
         }
       }

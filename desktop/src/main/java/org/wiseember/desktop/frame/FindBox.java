@@ -13,7 +13,7 @@ import org.wiseember.desktop.model.Session;
 
 /** Ctrl+K: type a few letters, arrows and Enter go there. */
 final class FindBox extends VBox {
-  private final Session desk;
+  private final Session session;
   private final FileChoices files;
   private final Runnable units;
   private final Runnable close;
@@ -22,8 +22,8 @@ final class FindBox extends VBox {
   private List<Actions.Found> found = List.of();
   private int at;
 
-  FindBox(Session desk, FileChoices files, Runnable units, Runnable close) {
-    this.desk = desk;
+  FindBox(Session session, FileChoices files, Runnable units, Runnable close) {
+    this.session = session;
     this.files = files;
     this.units = units;
     this.close = close;
@@ -66,7 +66,7 @@ final class FindBox extends VBox {
   }
 
   private void refill() {
-    found = Actions.find(desk, files, units, field.getText());
+    found = Actions.find(session, files, units, field.getText());
     at = 0;
     rows.getChildren().clear();
     for (Actions.Found f : found) {

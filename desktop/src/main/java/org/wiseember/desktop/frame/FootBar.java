@@ -19,11 +19,11 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.look.Look;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.desktop.model.PlanWork;
-import org.wiseember.workbook.StoredReading;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredReading;
 
 /** The foot: what every meter reads and how it does, and how the bench and the workbook are. */
 public final class FootBar extends HBox {
@@ -35,7 +35,7 @@ public final class FootBar extends HBox {
   /** A longer reminder would push the meters out. */
   private static final double MOST_OF_FOOT = 0.3;
 
-  private final Session desk;
+  private final Session session;
   private final HBox meters = new HBox();
   private final List<Meter> shown = new ArrayList<>();
   private final Label state = Words.line("foot-state", "");
@@ -87,8 +87,8 @@ public final class FootBar extends HBox {
    *
    * @param openUnits shows what figures are told in
    */
-  FootBar(Session desk, Runnable openUnits) {
-    this.desk = desk;
+  FootBar(Session session, Runnable openUnits) {
+    this.session = session;
     getStyleClass().add("foot");
     meters.getStyleClass().add("foot-meters");
     // In a narrow window the last meters give way, not the state of the bench.
@@ -98,28 +98,29 @@ public final class FootBar extends HBox {
     clip.heightProperty().bind(meters.heightProperty());
     meters.setClip(clip);
     HBox.setHgrow(meters, javafx.scene.layout.Priority.ALWAYS);
-    Button text = Words.button("foot-button", "Text 100 %", () -> desk.changeText(step()));
+    Button text = Words.button("foot-button", "Text 100 %", () -> session.changeText(step()));
     text.setId("text-size");
     text.textProperty()
-        .bind(desk.textScale().map(s -> "Text " + Math.round(s.doubleValue() * 100) + " %"));
-    Button look = Words.button("foot-button", "Dark", desk::switchPalette);
+        .bind(session.textScale().map(s -> "Text " + Math.round(s.doubleValue() * 100) + " %"));
+    Button look = Words.button("foot-button", "Dark", session::switchPalette);
     look.setId("look");
-    look.textProperty().bind(desk.palette().map(p -> p.dark() ? "Light" : "Dark"));
+    look.textProperty().bind(session.palette().map(p -> p.dark() ? "Light" : "Dark"));
     Button units = Words.button("foot-button", "Units", openUnits);
     units.setId("choose-units");
     stop.getStyleClass().setAll("button", "foot-stop");
     stop.setId("foot-stop");
     stop.setMinWidth(USE_PREF_SIZE);
-    stop.setOnAction(e -> desk.bench().stopRun());
+    stop.setOnAction(e -> session.bench().stopRun());
     reminder.setId("foot-reminder");
     reminder.getStyleClass().add("foot-reminder");
     getChildren().addAll(meters, stop, reminder, units, text, look, state);
     minute = new Timeline(new KeyFrame(Duration.minutes(1), e -> minutePassed()));
     minute.setCycleCount(Animation.INDEFINITE);
     minute.play();
-    desk.planWork().tide().addListener((o, was, is) -> remind());
+    session.planWork().tide().addListener((o, was, is) -> remind());
     remind();
-    desk.bench()
+    session
+        .bench()
         .live()
         .addListener(
             (o, was, is) -> {
@@ -132,26 +133,26 @@ public final class FootBar extends HBox {
               }
               showState();
             });
-    desk.bench().pace().addListener((o, was, is) -> showState());
-    desk.bench().source().addListener((o, was, is) -> showState());
-    desk.shelf().addListener((javafx.beans.Observable o) -> showState());
+    session.bench().pace().addListener((o, was, is) -> showState());
+    session.bench().source().addListener((o, was, is) -> showState());
+    session.shelf().addListener((javafx.beans.Observable o) -> showState());
     meters.widthProperty().addListener((o, was, is) -> fit());
     widthProperty().addListener((o, was, is) -> remind());
-    desk.textScale().addListener((o, was, is) -> remind());
+    session.textScale().addListener((o, was, is) -> remind());
     showState();
   }
 
   private void minutePassed() {
-    desk.planWork().tick();
+    session.planWork().tick();
     remind();
   }
 
   /** What the plan wants somebody for soon. */
   private void remind() {
-    Optional<PlanWork.Reminder> due = desk.planWork().reminder();
+    Optional<PlanWork.Reminder> due = session.planWork().reminder();
     Words.shown(reminder, due.isPresent());
     // In a narrow window it names the moment alone.
-    boolean roomy = getWidth() > ROOMY_EM * desk.textScale().get() * Look.BASE;
+    boolean roomy = getWidth() > ROOMY_EM * session.textScale().get() * Look.BASE;
     reminder.setText(due.map(r -> roomy ? r.words() : r.brief()).orElse(""));
     double most = getWidth() * MOST_OF_FOOT;
     if (roomy && reminder.prefWidth(-1) > most) {
@@ -178,7 +179,7 @@ public final class FootBar extends HBox {
   }
 
   private int step() {
-    return desk.textScale().get() >= 1.49 ? -3 : 1;
+    return session.textScale().get() >= 1.49 ? -3 : 1;
   }
 
   private void show(RunView view) {
@@ -220,7 +221,7 @@ public final class FootBar extends HBox {
   }
 
   private Optional<Double> typed(String meter, Channel channel) {
-    LiveRun run = desk.bench().live().get();
+    LiveRun run = session.bench().live().get();
     return run.typed().stream()
         .filter(r -> r.channel() == channel && r.meter().equals(meter))
         .reduce((a, b) -> b)
@@ -228,19 +229,19 @@ public final class FootBar extends HBox {
   }
 
   private void showState() {
-    LiveRun run = desk.bench().live().get();
+    LiveRun run = session.bench().live().get();
     RunSettings.Source source =
-        run != null && run.going() ? run.run().source() : desk.bench().source().get();
+        run != null && run.going() ? run.run().source() : session.bench().source().get();
     String bench =
         switch (source) {
-          case SIMULATED -> "Simulated bench, " + desk.bench().pace().get().words();
+          case SIMULATED -> "Simulated bench, " + session.bench().pace().get().words();
           case INSTRUMENTS -> "My instruments";
           case BY_HAND, FILE -> "Read by hand";
         };
     String saved;
-    if (desk.workbook().isEmpty()) {
+    if (session.workbook().isEmpty()) {
       saved = "no workbook";
-    } else if (desk.readOnly()) {
+    } else if (session.readOnly()) {
       saved = "reading only";
     } else if (run != null && run.going()) {
       boolean unsaved = run.view().get() != null && !run.view().get().unsaved().isEmpty();

@@ -31,31 +31,31 @@ final class HelpPage extends VBox {
   private static final String FIRST = "README.md";
   private static final Pattern TEST = Pattern.compile("(?:tests/)?([a-z-]+)\\.md");
 
-  private final Session desk;
+  private final Session session;
   private final MarkdownView page = new MarkdownView(this::open);
   private final Button back = Words.button("action", "Back", this::back);
   private final Button first = Words.button("action", "The whole guide", () -> open(FIRST));
   private final Deque<String> before = new ArrayDeque<>();
   private String shown = "";
 
-  HelpPage(Session desk) {
+  HelpPage(Session session) {
     super(8);
-    this.desk = desk;
+    this.session = session;
     back.setId("guide-back");
     first.setId("guide-first");
     getChildren().addAll(page, new FlowPane(6, 6, back, first));
-    desk.stage().addListener((o, was, is) -> follow());
-    desk.bench().test().addListener((o, was, is) -> follow());
+    session.stage().addListener((o, was, is) -> follow());
+    session.bench().test().addListener((o, was, is) -> follow());
     follow();
   }
 
   /** Shows what belongs to the work. */
   private void follow() {
     before.clear();
-    StageName stage = desk.stage().get();
+    StageName stage = session.stage().get();
     String own = stage.name().toLowerCase(Locale.ROOT).replace('_', '-') + ".md";
     if (stage == StageName.BENCH) {
-      put("tests/" + desk.bench().test().get().key() + ".md");
+      put("tests/" + session.bench().test().get().key() + ".md");
       before.push(own);
     } else {
       put(own);
@@ -88,7 +88,7 @@ final class HelpPage extends VBox {
       before.push(shown);
       put(place);
     } else {
-      desk.say("That page is beside the program, in its folder docs.");
+      session.say("That page is beside the program, in its folder docs.");
     }
   }
 

@@ -41,7 +41,7 @@ public final class MainWindow extends StackPane {
   /** Narrower than this many em, the shelf gives some of its width away. */
   private static final double WIDE_EM = 75;
 
-  private final Session desk;
+  private final Session session;
   private final StackPane place = new StackPane();
   private final Map<StageName, Node> made = new EnumMap<>(StageName.class);
   private final Map<StageName, Function<Session, Node>> makers = new EnumMap<>(StageName.class);
@@ -54,9 +54,9 @@ public final class MainWindow extends StackPane {
   private final CapturePane capturePane;
   private final HBox said = new HBox();
 
-  public MainWindow(Session desk) {
-    this.desk = desk;
-    InUnits.follow(desk.units());
+  public MainWindow(Session session) {
+    this.session = session;
+    InUnits.follow(session.units());
     makers.put(StageName.LABEL, LabelStage::new);
     makers.put(StageName.BENCH, BenchStage::new);
     makers.put(StageName.EVIDENCE, EvidenceStage::new);
@@ -66,38 +66,38 @@ public final class MainWindow extends StackPane {
     makers.put(StageName.LINE_UP, LineUpStage::new);
     makers.put(StageName.RUN_TIME, RunTimeStage::new);
 
-    shelf = new ShelfView(desk, () -> openFind(Actions.PUT_BACK));
+    shelf = new ShelfView(session, () -> openFind(Actions.PUT_BACK));
     buildSaid();
     find =
         new FindBox(
-            desk,
+            session,
             new FileChoices(this::chooseFile, this::chooseCopy, this::chooseMerge, this::chooseLog),
             this::openUnits,
             this::closeFind);
     Words.shown(find, false);
     StackPane.setAlignment(find, Pos.TOP_CENTER);
-    help = new SidePanel(desk, "help", new HelpPage(desk), "Close   F1");
-    unitsPage = new UnitsPage(desk);
-    units = new SidePanel(desk, "units", unitsPage, "Close   Esc");
+    help = new SidePanel(session, "help", new HelpPage(session), "Close   F1");
+    unitsPage = new UnitsPage(session);
+    units = new SidePanel(session, "units", unitsPage, "Close   Esc");
 
     // Tab follows the order in which they are put in: unit, stage, what is on it, the foot.
     BorderPane right = new BorderPane();
-    right.setTop(new VBox(new PathBar(desk), new LeftOnBar(desk.bench().leftOn()), said));
+    right.setTop(new VBox(new PathBar(session), new LeftOnBar(session.bench().leftOn()), said));
     right.setCenter(new StackPane(place, help, units));
     BorderPane frame = new BorderPane();
     frame.setLeft(shelf);
     frame.setCenter(right);
-    frame.setBottom(new FootBar(desk, this::openUnits));
+    frame.setBottom(new FootBar(session, this::openUnits));
     getChildren().addAll(frame, find);
 
-    logPane = new LogPane(desk);
-    capturePane = new CapturePane(desk);
+    logPane = new LogPane(session);
+    capturePane = new CapturePane(session);
     acceptFiles();
-    desk.stage().addListener((o, was, is) -> show());
-    desk.readingIn().draft().addListener((o, was, is) -> show());
-    desk.captures().draft().addListener((o, was, is) -> show());
-    desk.palette().addListener((o, was, is) -> applyLook());
-    desk.textScale().addListener((o, was, is) -> applyLook());
+    session.stage().addListener((o, was, is) -> show());
+    session.readingIn().draft().addListener((o, was, is) -> show());
+    session.captures().draft().addListener((o, was, is) -> show());
+    session.palette().addListener((o, was, is) -> applyLook());
+    session.textScale().addListener((o, was, is) -> applyLook());
     widthProperty().addListener((o, was, is) -> sizeShelf());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     Focus.guard(this);
@@ -108,23 +108,25 @@ public final class MainWindow extends StackPane {
   private void buildSaid() {
     Label sentence = Words.of("said-text", "");
     sentence.setId("said");
-    sentence.setText(desk.said().get());
-    desk.said().addListener((o, was, is) -> sentence.setText(is));
+    sentence.setText(session.said().get());
+    session.said().addListener((o, was, is) -> sentence.setText(is));
     said.getStyleClass().add("said");
     said.getChildren()
         .addAll(
-            sentence, Words.spring(), Words.button("action", "Close", () -> desk.said().set("")));
-    Words.shown(said, !desk.said().get().isEmpty());
-    desk.said().addListener((o, was, is) -> Words.shown(said, !is.isEmpty()));
+            sentence,
+            Words.spring(),
+            Words.button("action", "Close", () -> session.said().set("")));
+    Words.shown(said, !session.said().get().isEmpty());
+    session.said().addListener((o, was, is) -> Words.shown(said, !is.isEmpty()));
   }
 
   private void applyLook() {
-    Look.apply(this, desk.palette().get(), desk.textScale().get());
+    Look.apply(this, session.palette().get(), session.textScale().get());
     sizeShelf();
   }
 
   private void sizeShelf() {
-    double em = Look.BASE * desk.textScale().get();
+    double em = Look.BASE * session.textScale().get();
     double width = (getWidth() / em < WIDE_EM ? 12.8 : 16.3) * em;
     shelf.setMinWidth(width);
     shelf.setPrefWidth(width);
@@ -151,19 +153,19 @@ public final class MainWindow extends StackPane {
   private void take(Path file) {
     String name = String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT);
     if (name.endsWith(".ember")) {
-      desk.open(file);
+      session.open(file);
     } else if (name.matches(".*\\.(jpe?g|png|heic)")) {
-      desk.bench().photo(file);
+      session.bench().photo(file);
     } else if (name.endsWith(".json")) {
-      desk.dayWork().take(file);
+      session.dayWork().take(file);
     } else {
-      desk.readingIn().take(file);
+      session.readingIn().take(file);
     }
   }
 
   private void chooseLog() {
     FileChooser chooser = new FileChooser();
-    chooser.setTitle("Read in a log, a capture, a packed run or a day");
+    chooser.setTitle("Import a log, a capture, a packed run or a day");
     chooser
         .getExtensionFilters()
         .addAll(
@@ -185,16 +187,16 @@ public final class MainWindow extends StackPane {
   }
 
   private void show() {
-    if (desk.captures().draft().get() != null) {
+    if (session.captures().draft().get() != null) {
       place.getChildren().setAll(capturePane);
       return;
     }
-    if (desk.readingIn().draft().get() != null) {
+    if (session.readingIn().draft().get() != null) {
       place.getChildren().setAll(logPane);
       return;
     }
-    StageName stage = desk.stage().get();
-    Node view = made.computeIfAbsent(stage, s -> makers.get(s).apply(desk));
+    StageName stage = session.stage().get();
+    Node view = made.computeIfAbsent(stage, s -> makers.get(s).apply(session));
     place.getChildren().setAll(view);
   }
 
@@ -206,7 +208,8 @@ public final class MainWindow extends StackPane {
   private void chooseCopy() {
     FileChooser chooser = new FileChooser();
     chooser.setTitle("Save a copy of the workbook");
-    desk.workbook()
+    session
+        .workbook()
         .ifPresent(
             w -> {
               chooser.setInitialDirectory(w.file().toAbsolutePath().getParent().toFile());
@@ -214,7 +217,7 @@ public final class MainWindow extends StackPane {
             });
     File file = chooser.showSaveDialog(getScene().getWindow());
     if (file != null) {
-      desk.saveCopy(file.toPath());
+      session.saveCopy(file.toPath());
     }
   }
 
@@ -238,11 +241,11 @@ public final class MainWindow extends StackPane {
   }
 
   private void chooseFile() {
-    chooseWorkbook("Open a workbook", desk::open);
+    chooseWorkbook("Open a workbook", session::open);
   }
 
   private void chooseMerge() {
-    chooseWorkbook("Merge a workbook into this one", desk::merge);
+    chooseWorkbook("Merge a workbook into this one", session::merge);
   }
 
   private void chooseWorkbook(String title, Consumer<Path> then) {
@@ -271,7 +274,7 @@ public final class MainWindow extends StackPane {
       } else if (units.isOpen()) {
         openUnits();
       } else {
-        desk.said().set("");
+        session.said().set("");
       }
     }
   }
@@ -279,7 +282,7 @@ public final class MainWindow extends StackPane {
   private void shortcut(KeyEvent e) {
     boolean typing = e.getTarget() instanceof TextInputControl;
     switch (e.getCode()) {
-      case N -> desk.addUnit();
+      case N -> session.addUnit();
       case O -> chooseFile();
       case K -> {
         openFind("");
@@ -288,16 +291,16 @@ public final class MainWindow extends StackPane {
         if (typing) {
           return;
         }
-        desk.undo();
+        session.undo();
       }
-      case EQUALS, PLUS, ADD -> desk.changeText(1);
-      case MINUS, SUBTRACT -> desk.changeText(-1);
+      case EQUALS, PLUS, ADD -> session.changeText(1);
+      case MINUS, SUBTRACT -> session.changeText(-1);
       default -> {
         String name = e.getCode().getName();
         if (name.length() != 1 || !Character.isDigit(name.charAt(0))) {
           return;
         }
-        StageName.byNumber(name.charAt(0) - '0').ifPresent(desk.stage()::set);
+        StageName.byNumber(name.charAt(0) - '0').ifPresent(session.stage()::set);
       }
     }
     e.consume();

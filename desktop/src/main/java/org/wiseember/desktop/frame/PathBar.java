@@ -30,12 +30,12 @@ public final class PathBar extends StackPane {
     DONE
   }
 
-  private final Session desk;
+  private final Session session;
   private final Map<StageName, VBox> steps = new EnumMap<>(StageName.class);
   private final Map<StageName, Circle> marks = new EnumMap<>(StageName.class);
 
-  public PathBar(Session desk) {
-    this.desk = desk;
+  public PathBar(Session session) {
+    this.session = session;
     getStyleClass().add("path");
     HBox row = new HBox();
     List<Line> lines = new ArrayList<>();
@@ -44,7 +44,7 @@ public final class PathBar extends StackPane {
       VBox step = new VBox(mark, Words.line("path-word", stage.words()));
       step.getStyleClass().add("path-step");
       step.setId("stage-" + stage.words());
-      Row.make(step, stage.words(), () -> desk.stage().set(stage));
+      Row.make(step, stage.words(), () -> session.stage().set(stage));
       HBox.setHgrow(step, Priority.ALWAYS);
       step.setMaxWidth(Double.MAX_VALUE);
       row.getChildren().add(step);
@@ -68,11 +68,11 @@ public final class PathBar extends StackPane {
     behind.setMouseTransparent(true);
     getChildren().addAll(row, behind);
     row.layoutBoundsProperty().addListener((o, was, is) -> behind.requestLayout());
-    desk.stage().addListener((o, was, is) -> update());
-    desk.chosen().addListener((o, was, is) -> update());
-    desk.bench().live().addListener((o, was, is) -> update());
-    desk.solar().panels().addListener((o, was, is) -> update());
-    desk.dayWork().chosen().addListener((o, was, is) -> update());
+    session.stage().addListener((o, was, is) -> update());
+    session.chosen().addListener((o, was, is) -> update());
+    session.bench().live().addListener((o, was, is) -> update());
+    session.solar().panels().addListener((o, was, is) -> update());
+    session.dayWork().chosen().addListener((o, was, is) -> update());
     update();
   }
 
@@ -96,9 +96,9 @@ public final class PathBar extends StackPane {
   }
 
   private void update() {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     for (StageName stage : StageName.values()) {
-      boolean chosen = desk.stage().get() == stage;
+      boolean chosen = session.stage().get() == stage;
       Row.chosen(steps.get(stage), chosen);
       Mark mark = judgement == null ? Mark.NONE : markOf(stage, judgement);
       steps
@@ -138,18 +138,18 @@ public final class PathBar extends StackPane {
       case VERDICT -> complete ? Mark.DONE : Mark.NONE;
       case REPORT -> complete ? Mark.BEGUN : Mark.NONE;
       case RUN_TIME -> !laidOut() ? Mark.NONE : complete ? Mark.DONE : Mark.BEGUN;
-      case LINE_UP -> !complete ? Mark.NONE : desk.shelf().size() > 1 ? Mark.DONE : Mark.BEGUN;
+      case LINE_UP -> !complete ? Mark.NONE : session.shelf().size() > 1 ? Mark.DONE : Mark.BEGUN;
     };
   }
 
   /** Something is on, on some day. */
   private boolean laidOut() {
-    return desk.dayWork().days().stream().anyMatch(d -> !d.day().appliances().isEmpty());
+    return session.dayWork().days().stream().anyMatch(d -> !d.day().appliances().isEmpty());
   }
 
   /** Panels are named and the label tells where they would go in. */
   private boolean planned(Judgement judgement) {
-    return !desk.solar().panels().get().lots().isEmpty()
+    return !session.solar().panels().get().lots().isEmpty()
         && LabelInputs.port(judgement.unit().label()).isPresent();
   }
 }

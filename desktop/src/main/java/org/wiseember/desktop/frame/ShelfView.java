@@ -22,7 +22,7 @@ import org.wiseember.trial.verdict.Summary;
 
 /** The shelf: every unit of the workbook with its small seam. */
 public final class ShelfView extends VBox {
-  private final Session desk;
+  private final Session session;
   private final VBox units = new VBox();
 
   /**
@@ -30,14 +30,14 @@ public final class ShelfView extends VBox {
    *
    * @param openDrawer shows what was taken off it
    */
-  public ShelfView(Session desk, Runnable openDrawer) {
-    this.desk = desk;
+  public ShelfView(Session session, Runnable openDrawer) {
+    this.session = session;
     getStyleClass().add("shelf");
     Label wise = Words.line("brand", "Wise ");
     Label ember = Words.line("brand", "Ember");
     ember.getStyleClass().add("brand-ember");
     Label title = Words.of("shelf-quiet", "");
-    title.textProperty().bind(desk.title());
+    title.textProperty().bind(session.title());
     VBox head = new VBox(new HBox(wise, ember), title);
     head.getStyleClass().add("shelf-head");
     Label caption = Words.line("shelf-quiet", "Units on the shelf");
@@ -45,17 +45,17 @@ public final class ShelfView extends VBox {
     captionRow.setStyle("-fx-padding: 0 1.2em 0.5em 1.2em;");
     ScrollPane scroll = Adaptive.scroll(units);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    var add = Words.button("shelf-button", "Add a unit   Ctrl N", desk::addUnit);
+    var add = Words.button("shelf-button", "Add a unit   Ctrl N", session::addUnit);
     add.setId("add-unit");
     Button off = Words.button("shelf-button", "", openDrawer);
     off.setId("open-drawer");
-    off.textProperty().bind(Bindings.size(desk.drawer().things()).asString("Taken off: %d"));
-    off.visibleProperty().bind(Bindings.isNotEmpty(desk.drawer().things()));
+    off.textProperty().bind(Bindings.size(session.drawer().things()).asString("Removed: %d"));
+    off.visibleProperty().bind(Bindings.isNotEmpty(session.drawer().things()));
     off.managedProperty().bind(off.visibleProperty());
     getChildren().addAll(head, captionRow, scroll, off, add);
-    desk.shelf().addListener(this::changed);
-    desk.chosenUnit().addListener((o, was, is) -> markChosen());
-    desk.guardBand().addListener((o, was, is) -> entries().forEach(e -> e.seam.show(is)));
+    session.shelf().addListener(this::changed);
+    session.chosenUnit().addListener((o, was, is) -> markChosen());
+    session.guardBand().addListener((o, was, is) -> entries().forEach(e -> e.seam.show(is)));
     rebuild();
   }
 
@@ -72,7 +72,7 @@ public final class ShelfView extends VBox {
       }
       for (int i = change.getFrom(); i < change.getTo(); i++) {
         boolean hadFocus = units.getChildren().get(i).isFocused();
-        units.getChildren().set(i, new Entry(desk.shelf().get(i)));
+        units.getChildren().set(i, new Entry(session.shelf().get(i)));
         if (hadFocus) {
           Focus.keep(units.getChildren().get(i));
         }
@@ -82,7 +82,7 @@ public final class ShelfView extends VBox {
   }
 
   private void rebuild() {
-    units.getChildren().setAll(desk.shelf().stream().map(p -> new Entry(p)).toList());
+    units.getChildren().setAll(session.shelf().stream().map(p -> new Entry(p)).toList());
     markChosen();
   }
 
@@ -92,7 +92,7 @@ public final class ShelfView extends VBox {
 
     Entry(Shelf.Place place) {
       String name = place.unit().name();
-      seam = new ShelfClaimScale(place.summary(), desk.guardBand().get());
+      seam = new ShelfClaimScale(place.summary(), session.guardBand().get());
       getChildren()
           .addAll(
               Words.of("shelf-name", name), Words.of("shelf-quiet", facts(place.rating())), seam);
@@ -109,12 +109,12 @@ public final class ShelfView extends VBox {
   }
 
   private void choose(long unitId) {
-    desk.shownRun().set(null);
-    desk.choose(unitId);
+    session.shownRun().set(null);
+    session.choose(unitId);
   }
 
   private void markChosen() {
-    Long chosen = desk.chosenUnit().get();
+    Long chosen = session.chosenUnit().get();
     units.getChildren().forEach(node -> Row.chosen(node, node.getUserData().equals(chosen)));
   }
 

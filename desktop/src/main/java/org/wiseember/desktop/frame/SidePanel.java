@@ -19,15 +19,15 @@ final class SidePanel extends VBox {
   private static final double WIDEST = 560;
   private static final double HEAD_EM = 5.2;
 
-  private final Session desk;
+  private final Session session;
 
   /**
    * Makes one, closed.
    *
    * @param closes what stands on the button that closes it
    */
-  SidePanel(Session desk, String id, Node page, String closes) {
-    this.desk = desk;
+  SidePanel(Session session, String id, Node page, String closes) {
+    this.session = session;
     setId(id);
     getStyleClass().add("find");
     ScrollPane scroll = new ScrollPane(page);
@@ -37,7 +37,7 @@ final class SidePanel extends VBox {
     VBox.setVgrow(scroll, Priority.ALWAYS);
     HBox foot = new HBox(Words.spring(), Words.button("action", closes, () -> open(false)));
     getChildren().addAll(scroll, foot);
-    desk.textScale().addListener((o, was, is) -> size());
+    session.textScale().addListener((o, was, is) -> size());
     size();
     open(false);
   }
@@ -51,11 +51,11 @@ final class SidePanel extends VBox {
   }
 
   private void size() {
-    double width = WIDE_EM * Look.BASE * desk.textScale().get();
+    double width = WIDE_EM * Look.BASE * session.textScale().get();
     setMinWidth(Math.min(width, WIDEST));
     setMaxSize(Math.min(width, WIDEST), Region.USE_COMPUTED_SIZE);
     StackPane.setAlignment(this, Pos.TOP_RIGHT);
     // Start and stop stand in the head of a stage and are never covered.
-    StackPane.setMargin(this, new Insets(HEAD_EM * Look.BASE * desk.textScale().get(), 0, 0, 0));
+    StackPane.setMargin(this, new Insets(HEAD_EM * Look.BASE * session.textScale().get(), 0, 0, 0));
   }
 }

@@ -19,9 +19,9 @@ import org.wiseember.desktop.model.Session;
 final class UnitsPage extends VBox {
   private final ObjectProperty<ReaderUnits> units;
 
-  UnitsPage(Session desk) {
+  UnitsPage(Session session) {
     super(10);
-    units = desk.units();
+    units = session.units();
     Map<ReaderUnits.Wire, String> wires = new LinkedHashMap<>();
     wires.put(ReaderUnits.Wire.BOTH, "AWG and mm²");
     wires.put(ReaderUnits.Wire.SQUARE_MILLIMETRES, "mm²");

@@ -42,7 +42,7 @@ public final class LabelStage extends StackPane {
   /** Typing is saved after this pause. */
   private static final Duration PAUSE = Duration.millis(350);
 
-  private final Session desk;
+  private final Session session;
   private final TextField name = new TextField();
   private final Button toBench;
   private final LabelEditor editor = new LabelEditor();
@@ -59,8 +59,8 @@ public final class LabelStage extends StackPane {
   private boolean filling;
   private Claim chosen;
 
-  public LabelStage(Session desk) {
-    this.desk = desk;
+  public LabelStage(Session session) {
+    this.session = session;
     VBox main = new VBox();
     main.getStyleClass().add("stage");
     name.getStyleClass().setAll("text-input", "text-field", "name-field");
@@ -71,10 +71,11 @@ public final class LabelStage extends StackPane {
         .addListener(
             (o, was, is) -> {
               if (!is) {
-                desk.rename(unitId, name.getText());
+                session.rename(unitId, name.getText());
               }
             });
-    toBench = Words.button("action-main", "To the bench", () -> desk.stage().set(StageName.BENCH));
+    toBench =
+        Words.button("action-main", "To the bench", () -> session.stage().set(StageName.BENCH));
     toBench.setId("to-bench");
     claims.setSpacing(3);
     checks.setSpacing(4);
@@ -82,9 +83,9 @@ public final class LabelStage extends StackPane {
     columns.setHgap(16);
     columns.setVgap(12);
     main.getChildren().add(inOrderOfWork());
-    adaptive = new Adaptive(main, panel, desk.textScale());
+    adaptive = new Adaptive(main, panel, session.textScale());
     columns.widthProperty().addListener((o, was, is) -> arrange());
-    desk.textScale().addListener((o, was, is) -> arrange());
+    session.textScale().addListener((o, was, is) -> arrange());
     arrange();
     editor.area().textProperty().addListener((o, was, is) -> typed());
     editor
@@ -112,7 +113,7 @@ public final class LabelStage extends StackPane {
                 save();
               }
             });
-    desk.chosen().addListener((o, was, is) -> rebuild());
+    session.chosen().addListener((o, was, is) -> rebuild());
     rebuild();
   }
 
@@ -138,7 +139,7 @@ public final class LabelStage extends StackPane {
   }
 
   private void arrange() {
-    boolean wide = columns.getWidth() > 43 * 13 * desk.textScale().get();
+    boolean wide = columns.getWidth() > 43 * 13 * session.textScale().get();
     columns.getChildren().clear();
     columns.getColumnConstraints().clear();
     for (int i = 0; i < (wide ? 2 : 1); i++) {
@@ -158,7 +159,7 @@ public final class LabelStage extends StackPane {
   }
 
   private void rebuild() {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     if (judgement == null) {
       unitId = -1;
       getChildren()
@@ -168,7 +169,7 @@ public final class LabelStage extends StackPane {
                   "Units stand on the shelf at the left. Add the first one and type its label line by"
                       + " line, the way it is printed on the box or the data sheet.",
                   "Add a unit",
-                  desk::addUnit));
+                  session::addUnit));
       return;
     }
     if (getChildren().isEmpty() || getChildren().get(0) != adaptive) {
@@ -222,13 +223,13 @@ public final class LabelStage extends StackPane {
   private void save() {
     pause.stop();
     if (unitId >= 0) {
-      desk.saveLabel(unitId, editor.area().getText(), byHand);
+      session.saveLabel(unitId, editor.area().getText(), byHand);
     }
   }
 
   /** How often a test was made of the chosen unit. */
   private long made(TestType test) {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     return judgement == null
         ? 0
         : judgement.runs().stream().filter(r -> r.type().equals(test)).count();

@@ -36,11 +36,11 @@ import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.MarkNode;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LineUpWork;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
-import org.wiseember.report.chart.Drawing;
-import org.wiseember.report.chart.ClaimScalesDrawing;
+import org.wiseember.report.drawing.ClaimScalesDrawing;
+import org.wiseember.report.drawing.Drawing;
 import org.wiseember.report.look.UnitMark;
 import org.wiseember.trial.lineup.Answered;
 import org.wiseember.trial.lineup.LineUp;
@@ -53,7 +53,7 @@ import org.wiseember.trial.verdict.Shelf;
 
 /** Several units beside each other: one seam, like against like, and which one for whom. */
 public final class LineUpStage extends StackPane {
-  private final Session desk;
+  private final Session session;
   private final LineUpWork work;
   private final VBox main = new VBox();
   private final StackPane side = new StackPane();
@@ -87,12 +87,12 @@ public final class LineUpStage extends StackPane {
   private Map<Picture, Drawing> pictures = new EnumMap<>(Picture.class);
   private List<Picture> offered = List.of();
 
-  public LineUpStage(Session desk) {
-    this.desk = desk;
-    this.work = desk.lineUpWork();
+  public LineUpStage(Session session) {
+    this.session = session;
+    this.work = session.lineUpWork();
     main.getStyleClass().add("stage");
-    because = new BecausePanel(desk);
-    whole = new Adaptive(main, side, desk.textScale());
+    because = new BecausePanel(session);
+    whole = new Adaptive(main, side, session.textScale());
     gives = new FiguresTable("gives", LineUpPage.GIVES, this::explain, this::openUnit);
     costs = new FiguresTable("costs", LineUpPage.COSTS, this::explain, this::openUnit);
     wishes = new WishTable(this::explain, this::explain, this::explain);
@@ -105,14 +105,14 @@ public final class LineUpStage extends StackPane {
             });
     bill = new BillForm(work, because, () -> side.getChildren().setAll(because));
     unitForm = new UnitForm(work);
-    save = new SheetSave(desk, "line-up", "A sheet of it");
+    save = new SheetSave(session, "line-up", "A sheet of it");
     at.setPromptText("shared");
     lit.setPromptText("shared");
     Field.whenTyped(at, this::loadTyped);
     Field.whenTyped(lit, this::lightTyped);
     picture.addListener((o, was, is) -> draw());
-    desk.whenLookChanges(this::draw);
-    desk.shelf().addListener((ListChangeListener<Shelf.Place>) change -> chooseUnits());
+    session.whenLookChanges(this::draw);
+    session.shelf().addListener((ListChangeListener<Shelf.Place>) change -> chooseUnits());
     work.shown().addListener((o, was, is) -> showUnlessPressed());
     addEventFilter(MouseEvent.MOUSE_PRESSED, e -> pressed = true);
     addEventFilter(MouseEvent.MOUSE_RELEASED, e -> released());
@@ -189,7 +189,7 @@ public final class LineUpStage extends StackPane {
       double aDay = Field.number(daily, 0.01, 100).orElse(1);
       work.note(work.notes().living(share, aDay), "Life assumed changed");
     } catch (IllegalArgumentException e) {
-      desk.say(e.getMessage());
+      session.say(e.getMessage());
     }
   }
 
@@ -229,7 +229,7 @@ public final class LineUpStage extends StackPane {
                       + " all, with what one really gets for the money. It begins with two units of"
                       + " which each was drained once.",
                   "To the label",
-                  () -> desk.stage().set(StageName.LABEL)));
+                  () -> session.stage().set(StageName.LABEL)));
       return;
     }
     if (!getChildren().contains(whole)) {
@@ -282,7 +282,7 @@ public final class LineUpStage extends StackPane {
   /** Which units stand on the page; all of the shelf where none is chosen. */
   private void chooseUnits() {
     units.getChildren().setAll(Words.line("strong", "On the page"));
-    for (Shelf.Place place : desk.shelf()) {
+    for (Shelf.Place place : session.shelf()) {
       long id = place.unit().id();
       ToggleButton toggle = new ToggleButton(place.unit().name());
       toggle.getStyleClass().setAll("toggle-button", "choice");
@@ -296,7 +296,7 @@ public final class LineUpStage extends StackPane {
   }
 
   private void onPage(long unit, boolean on) {
-    List<Long> all = desk.shelf().stream().map(p -> p.unit().id()).toList();
+    List<Long> all = session.shelf().stream().map(p -> p.unit().id()).toList();
     List<Long> now = new ArrayList<>(work.notes().units().isEmpty() ? all : work.notes().units());
     now.remove(unit);
     if (on) {
@@ -312,7 +312,7 @@ public final class LineUpStage extends StackPane {
       OptionalDouble typed = Field.number(at, 1, 1e6);
       work.note(work.notes().at(typed), "Load of the page changed");
     } catch (IllegalArgumentException e) {
-      desk.say(e.getMessage());
+      session.say(e.getMessage());
     }
   }
 
@@ -321,7 +321,7 @@ public final class LineUpStage extends StackPane {
       OptionalDouble typed = Field.number(lit, 1, 200_000);
       work.note(work.notes().in(typed), "Light of the page changed");
     } catch (IllegalArgumentException e) {
-      desk.say(e.getMessage());
+      session.say(e.getMessage());
     }
   }
 
@@ -360,7 +360,7 @@ public final class LineUpStage extends StackPane {
   private void draw() {
     Drawing drawing = pictures.get(picture.get());
     if (drawing != null) {
-      double scale = desk.textScale().get();
+      double scale = session.textScale().get();
       // A seam has a row a claim; curves want their height.
       double high =
           drawing instanceof ClaimScalesDrawing seam
@@ -368,7 +368,7 @@ public final class LineUpStage extends StackPane {
               : 380 * Math.sqrt(scale);
       chart.setMinHeight(high);
       chart.setPrefHeight(high);
-      chart.show(() -> desk.drawn(drawing));
+      chart.show(() -> session.drawn(drawing));
     }
   }
 

@@ -60,7 +60,7 @@ public final class CapturePane extends StackPane {
     }
   }
 
-  private final Session desk;
+  private final Session session;
   private final VBox page = new VBox();
   private final ChartPane chart = new ChartPane("Two cycles of the capture");
   private final ObjectProperty<At> at = new SimpleObjectProperty<>(At.NO_LOAD);
@@ -72,21 +72,21 @@ public final class CapturePane extends StackPane {
   private final Button keep;
   private CaptureDraft draft;
 
-  public CapturePane(Session desk) {
-    this.desk = desk;
+  public CapturePane(Session session) {
+    this.session = session;
     page.getStyleClass().add("stage");
     getChildren().add(Adaptive.scroll(page));
-    chart.minHeightProperty().bind(desk.textScale().multiply(310));
-    chart.prefHeightProperty().bind(desk.textScale().multiply(340));
+    chart.minHeightProperty().bind(session.textScale().multiply(310));
+    chart.prefHeightProperty().bind(session.textScale().multiply(340));
     keep = Words.button("action-main", "Keep it", this::keep);
     keep.setId("keep-capture");
     at.addListener((o, was, is) -> say());
     watts.textProperty().addListener((o, was, is) -> say());
     ratio.textProperty().addListener((o, was, is) -> say());
-    channel.setOnAction(e -> desk.captures().look(draft.file(), channel.getText()));
-    desk.captures().draft().addListener((o, was, is) -> take(is));
-    desk.whenLookChanges(this::draw);
-    take(desk.captures().draft().get());
+    channel.setOnAction(e -> session.captures().look(draft.file(), channel.getText()));
+    session.captures().draft().addListener((o, was, is) -> take(is));
+    session.whenLookChanges(this::draw);
+    take(session.captures().draft().get());
   }
 
   private TextField field(String id, String name, String prompt) {
@@ -129,7 +129,7 @@ public final class CapturePane extends StackPane {
     FlowPane fields =
         new FlowPane(
             14, 8, named("Load", watts), named("Probe ratio", ratio), named("Channel", channel));
-    Button leave = Words.button("action", "Leave it", () -> desk.captures().forget());
+    Button leave = Words.button("action", "Cancel", () -> session.captures().forget());
     leave.setId("leave-capture");
     HBox buttons = new HBox(keep, leave);
     buttons.setSpacing(8);
@@ -161,10 +161,10 @@ public final class CapturePane extends StackPane {
 
   private Node head() {
     String unit =
-        desk.chosen().get() == null ? "" : " For " + desk.chosen().get().unit().name() + ".";
-    Optional<CapturedWaves> into = desk.captures().into();
+        session.chosen().get() == null ? "" : " For " + session.chosen().get().unit().name() + ".";
+    Optional<CapturedWaves> into = session.captures().into();
     return new VBox(
-        Words.of("title", "Read in a capture"),
+        Words.of("title", "Import a capture"),
         Words.of(
             "quiet",
             draft.file().getFileName()
@@ -237,7 +237,7 @@ public final class CapturePane extends StackPane {
       double two = 2000 / w.finding().orElseThrow().frequency().value();
       chart.show(
           () ->
-              desk.drawn(
+              session.drawn(
                   WavePictures.stretch(
                       w, Optional.empty(), 0, Math.min(two, WavePictures.length(w)))));
     }
@@ -245,7 +245,8 @@ public final class CapturePane extends StackPane {
 
   private void keep() {
     if (draft != null && load().isPresent() && factor().isPresent()) {
-      desk.captures()
+      session
+          .captures()
           .keep(CaptureNote.at(at.get().place, load().getAsDouble()), factor().getAsDouble());
     }
   }

@@ -28,8 +28,8 @@ import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.LogDraft;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
@@ -47,7 +47,7 @@ public final class LogPane extends StackPane {
   /** How many figures of a column are shown. */
   private static final int FIGURES = 4;
 
-  private final Session desk;
+  private final Session session;
   private final VBox page = new VBox();
   private final VBox table = new VBox();
   private final Label notes = Words.of("quiet", "");
@@ -61,8 +61,8 @@ public final class LogPane extends StackPane {
   private LogDraft draft;
   private LogMapping mapping;
 
-  public LogPane(Session desk) {
-    this.desk = desk;
+  public LogPane(Session session) {
+    this.session = session;
     page.getStyleClass().add("stage");
     table.setSpacing(4);
     getChildren().add(Adaptive.scroll(page));
@@ -74,16 +74,16 @@ public final class LogPane extends StackPane {
     accuracy.setPrefColumnCount(5);
     progress.setMaxWidth(Double.MAX_VALUE);
     HBox.setHgrow(progress, Priority.ALWAYS);
-    readIn = Words.button("action-main", "Read it in", this::readIn);
+    readIn = Words.button("action-main", "Import", this::readIn);
     readIn.setId("read-in");
-    stop = Words.button("action", "Leave it", () -> desk.readingIn().forget());
+    stop = Words.button("action", "Cancel", () -> session.readingIn().forget());
     stop.setId("leave-log");
     kind.addListener(
         (o, was, is) -> title.setText(title.getText().replaceFirst("^" + words(was), words(is))));
-    desk.readingIn().draft().addListener((o, was, is) -> take(is));
-    desk.readingIn().progress().addListener((o, was, is) -> showProgress(is.doubleValue()));
-    take(desk.readingIn().draft().get());
-    showProgress(desk.readingIn().progress().get());
+    session.readingIn().draft().addListener((o, was, is) -> take(is));
+    session.readingIn().progress().addListener((o, was, is) -> showProgress(is.doubleValue()));
+    take(session.readingIn().draft().get());
+    showProgress(session.readingIn().progress().get());
   }
 
   private void take(LogDraft next) {
@@ -95,11 +95,11 @@ public final class LogPane extends StackPane {
     mapping = next.mapping();
     String file = String.valueOf(next.file().getFileName());
     // Without a unit it can only be of something else.
-    kind.set(desk.chosen().get() == null ? Watches.KIND : guess(next));
+    kind.set(session.chosen().get() == null ? Watches.KIND : guess(next));
     title.setText(words(kind.get()) + " from " + shortened(file));
     Map<String, String> words = new LinkedHashMap<>();
     for (TestType test : AllTests.list()) {
-      if (!test.is(Trait.NOT_IN_LOGS) && desk.chosen().get() != null) {
+      if (!test.is(Trait.NOT_IN_LOGS) && session.chosen().get() != null) {
         words.put(test.key(), test.words());
       }
     }
@@ -134,10 +134,10 @@ public final class LogPane extends StackPane {
 
   private Node head(String file) {
     String unit =
-        desk.chosen().get() == null ? "" : " For " + desk.chosen().get().unit().name() + ".";
+        session.chosen().get() == null ? "" : " For " + session.chosen().get().unit().name() + ".";
     VBox words =
         new VBox(
-            Words.of("title", "Read in a log"),
+            Words.of("title", "Import a log"),
             Words.of(
                 "quiet",
                 file
@@ -167,7 +167,7 @@ public final class LogPane extends StackPane {
   private Node running() {
     HBox row = new HBox(progress, done);
     row.setSpacing(10);
-    row.visibleProperty().bind(desk.readingIn().progress().greaterThanOrEqualTo(0));
+    row.visibleProperty().bind(session.readingIn().progress().greaterThanOrEqualTo(0));
     row.managedProperty().bind(row.visibleProperty());
     return row;
   }
@@ -176,7 +176,7 @@ public final class LogPane extends StackPane {
     boolean running = share >= 0;
     progress.setProgress(Math.max(0, share));
     done.setText(running ? Math.round(100 * share) + " %" : "");
-    stop.setText(running ? "Stop" : "Leave it");
+    stop.setText(running ? "Stop" : "Cancel");
     readIn.setDisable(running || mapping == null || !mapping.whole());
   }
 
@@ -319,7 +319,7 @@ public final class LogPane extends StackPane {
           TypedFigure.read(
               "Accuracy", accuracy.getText().replace("±", ""), Unit.PERCENT.symbol(), 0, 100);
     } catch (IllegalArgumentException e) {
-      desk.say(e.getMessage() + " Leave it empty when nobody knows.");
+      session.say(e.getMessage() + " Leave it empty when nobody knows.");
       return;
     }
     Optional<Double> percent = typedPercent.stream().boxed().findFirst();
@@ -327,11 +327,11 @@ public final class LogPane extends StackPane {
     if (kind.get().equals(Watches.KIND)) {
       // It is named after what was watched: "Watch of the office fridge" is the office fridge.
       String named = typed.replaceFirst("^Watch of (an appliance from |the )?", "");
-      desk.readingIn().readInWatch(mapping, named.isBlank() ? "Appliance" : named, percent);
+      session.readingIn().readInWatch(mapping, named.isBlank() ? "Appliance" : named, percent);
       return;
     }
     TestType test = AllTests.of(kind.get());
     String name = typed.isEmpty() ? test.words() + " from a log" : typed;
-    desk.readingIn().readIn(mapping, test, name, percent);
+    session.readingIn().readIn(mapping, test, name, percent);
   }
 }

@@ -42,21 +42,21 @@ import org.wiseember.core.trace.Frame;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReading;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.kind.Ask;
-import org.wiseember.trial.kind.LoadsOnHand;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
+import org.wiseember.trial.onhand.Ask;
+import org.wiseember.trial.onhand.LoadsOnHand;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.trial.rig.BenchSetup;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Instruments;
-import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Origin;
 import org.wiseember.workbook.Photo;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 
@@ -64,7 +64,7 @@ import org.wiseember.workbook.Workbook;
 public final class Benchwork {
   private static final Pattern ERROR_CODE = Pattern.compile("(?i)[a-z]{1,4}[- ]?\\d{1,4}");
 
-  private final Session desk;
+  private final Session session;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<LiveRun> live = new SimpleObjectProperty<>();
@@ -85,13 +85,13 @@ public final class Benchwork {
   private final NotebookWork notebook;
   private boolean opening;
 
-  Benchwork(Session desk, Clock clock, DoubleFunction<HandClock> handClocks, Edits edits) {
-    this.desk = desk;
+  Benchwork(Session session, Clock clock, DoubleFunction<HandClock> handClocks, Edits edits) {
+    this.session = session;
     this.handClocks = handClocks;
-    this.notebook = new NotebookWork(desk, clock, edits);
+    this.notebook = new NotebookWork(session, clock, edits);
     this.clock = clock;
     this.edits = edits;
-    this.leftOn = new LoadsLeftOn(desk, clock);
+    this.leftOn = new LoadsLeftOn(session, clock);
     loadsOnHand.addListener((o, was, is) -> onHand.set(onHand.get().loaded(LoadsOnHand.watts(is))));
   }
 
@@ -156,12 +156,12 @@ public final class Benchwork {
   /** Keeps what loads there are; undo returns to those before. */
   public void keepLoads(String typed) {
     String before = loadsOnHand.get();
-    if (typed.equals(before) || desk.refuseWhenReadOnly()) {
+    if (typed.equals(before) || session.refuseWhenReadOnly()) {
       return;
     }
     Optional<String> wrong = LoadsOnHand.wrong(typed);
     if (wrong.isPresent()) {
-      desk.say(wrong.get());
+      session.say(wrong.get());
       return;
     }
     edits.did("Loads on hand changed", () -> keepLoadsQuietly(before));
@@ -170,9 +170,9 @@ public final class Benchwork {
 
   private void keepLoadsQuietly(String typed) {
     loadsOnHand.set(typed);
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().loadsOnHand(typed);
+          session.workbook().orElseThrow().loadsOnHand(typed);
           return typed;
         },
         done -> {});
@@ -211,7 +211,7 @@ public final class Benchwork {
       try {
         all.add(new OnBench(kept.id(), DescriptionJson.read(kept.description())));
       } catch (DescriptionUnreadable e) {
-        desk.say("An instrument in the workbook cannot be used. " + e.getMessage());
+        session.say("An instrument in the workbook cannot be used. " + e.getMessage());
       }
     }
     return all;
@@ -219,7 +219,7 @@ public final class Benchwork {
 
   /** The test the chosen unit would get; empty when its label does not say enough for it. */
   public Optional<TestPlan> plan() {
-    return Optional.ofNullable(desk.chosen().get())
+    return Optional.ofNullable(session.chosen().get())
         .flatMap(j -> AllTests.plan(test.get(), j.unit().label(), onHand.get()));
   }
 
@@ -229,24 +229,24 @@ public final class Benchwork {
 
   /** Starts the chosen test of the chosen unit. */
   public void start() {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     if (judgement != null && judgement.unit().origin().isPresent()) {
-      desk.say(Origin.NOT_YOURS);
+      session.say(Origin.NOT_YOURS);
       return;
     }
     Optional<TestPlan> plan = plan();
-    if (judgement == null || plan.isEmpty() || desk.refuseWhenReadOnly() || busy()) {
+    if (judgement == null || plan.isEmpty() || session.refuseWhenReadOnly() || busy()) {
       return;
     }
     if (!mayStart(plan.get().type())) {
-      desk.say(
+      session.say(
           "Read the cautions beside the steps first; it starts once all of them were in sight.");
       return;
     }
     RunSettings.Source wanted = plan.get().byHandOnly() ? RunSettings.Source.BY_HAND : source.get();
     boolean asked = descriptions().stream().anyMatch(d -> d.transport().asked());
     if (wanted == RunSettings.Source.INSTRUMENTS && !asked) {
-      desk.say(
+      session.say(
           "No instrument that can be asked is on your bench. Add one, or choose readings by hand.");
       return;
     }
@@ -257,10 +257,10 @@ public final class Benchwork {
     List<InstrumentDescription> mine = descriptions();
     long seed = unit.id() * 1000 + judgement.runs().size() + 1;
     opening = true;
-    desk.background(
+    session.background(
         () ->
             RecordedRun.of(
-                desk.workbook().orElseThrow(),
+                session.workbook().orElseThrow(),
                 unit,
                 plan.get(),
                 switch (wanted) {
@@ -292,7 +292,7 @@ public final class Benchwork {
   /** A second press while a run is still being opened must not open another. */
   private boolean busy() {
     if (going()) {
-      desk.say("A test is running already. One bench, one test.");
+      session.say("A test is running already. One bench, one test.");
     }
     return opening || going();
   }
@@ -301,21 +301,21 @@ public final class Benchwork {
     List<Double> earlier = plan.type().earlier(judgement);
     long unitId = judgement.unit().id();
     return new LiveRun(
-        desk.screen(),
+        session.screen(),
         unitId,
         plan,
         judgement.unit().label().ratedWattHours().orElse(Double.NaN),
         earlier,
         last -> {
           leftOn.after(last.stillOn());
-          desk.refresh(unitId);
+          session.refresh(unitId);
         });
   }
 
   private void begin(LiveRun next, RecordedRun run, Instant startedAt, NotebookWork.All written) {
     opening = false;
     next.attach(run, startedAt, written);
-    desk.shownRun().set(run.runId());
+    session.shownRun().set(run.runId());
     live.set(next);
     run.runner().pace(pace.get());
     run.runner().start();
@@ -336,17 +336,17 @@ public final class Benchwork {
 
   /** Takes up a run that was cut short. */
   public void resume(Run run) {
-    Judgement judgement = desk.chosen().get();
-    if (judgement == null || desk.refuseWhenReadOnly() || busy()) {
+    Judgement judgement = session.chosen().get();
+    if (judgement == null || session.refuseWhenReadOnly() || busy()) {
       return;
     }
     LiveRun next = liveRun(judgement, AllTests.plan(run));
     List<InstrumentDescription> mine = descriptions();
     Pace speed = pace.get();
     opening = true;
-    desk.background(
+    session.background(
         () -> {
-          Workbook workbook = desk.workbook().orElseThrow();
+          Workbook workbook = session.workbook().orElseThrow();
           RecordedRun resumed =
               RecordedRun.resume(
                   workbook, judgement.unit(), run, mine, speed, clock.instant(), next::take);
@@ -360,18 +360,19 @@ public final class Benchwork {
 
   /** Closes a run that was cut short, for good. */
   public void closeInterrupted(Run run) {
-    if (desk.refuseWhenReadOnly()) {
+    if (session.refuseWhenReadOnly()) {
       return;
     }
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook()
+          session
+              .workbook()
               .orElseThrow()
               .runs()
               .close(run, "Cut short, and closed by hand afterwards.");
           return run.unitId();
         },
-        unit -> desk.refresh(unit));
+        unit -> session.refresh(unit));
   }
 
   /** Sets the speed of the bench clock, also while a test runs. */
@@ -429,7 +430,7 @@ public final class Benchwork {
   /** Keeps typed readings of one moment. */
   public void keepTyped(List<TypedReading> readings) {
     LiveRun run = live.get();
-    if (run == null || desk.refuseWhenReadOnly()) {
+    if (run == null || session.refuseWhenReadOnly()) {
       return;
     }
     RunView view = run.view().get();
@@ -469,9 +470,10 @@ public final class Benchwork {
       double at) {
     long runId = run.run().runId();
     Channel channel = kind.channel().orElseThrow();
-    desk.background(
+    session.background(
         () ->
-            desk.workbook()
+            session
+                .workbook()
                 .orElseThrow()
                 .typedReadings()
                 .keep(runId, at, meter, channel, value, resolution, asTyped),
@@ -479,20 +481,20 @@ public final class Benchwork {
           run.typed(new StoredReading(id, at, meter, channel, value, resolution, asTyped));
           edits.did("Typed reading kept", () -> strike(run, id, true));
           if (!run.going()) {
-            desk.refresh(run.unitId());
+            session.refresh(run.unitId());
           }
         });
   }
 
   private void strike(LiveRun run, long id, boolean away) {
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().typedReadings().struck(id, away);
+          session.workbook().orElseThrow().typedReadings().struck(id, away);
           return id;
         },
         done -> {
           run.takenBack(id);
-          desk.refresh(run.unitId());
+          session.refresh(run.unitId());
         });
   }
 
@@ -510,24 +512,25 @@ public final class Benchwork {
   /** Adds a photo of this moment. */
   public void photo(Path file) {
     if (!going()) {
-      desk.say("A photo belongs to a running test. Start one first.");
+      session.say("A photo belongs to a running test. Start one first.");
       return;
     }
     LiveRun run = live.get();
     RunView view = run.view().get();
     double now = view == null || view.latest() == null ? 0 : view.latest().seconds();
-    desk.background(
-        () -> desk.workbook().orElseThrow().photos().add(run.run().runId(), now, file, ""),
+    session.background(
+        () -> session.workbook().orElseThrow().photos().add(run.run().runId(), now, file, ""),
         (Photo photo) -> remark("photo", "Photo: " + file.getFileName() + "."));
   }
 
   /** Puts an instrument on the bench; undo takes it off. */
   public void addInstrument(InstrumentDescription description, Consumer<OnBench> then) {
-    if (desk.refuseWhenReadOnly()) {
+    if (session.refuseWhenReadOnly()) {
       return;
     }
-    desk.background(
-        () -> desk.workbook().orElseThrow().instruments().add(DescriptionJson.write(description)),
+    session.background(
+        () ->
+            session.workbook().orElseThrow().instruments().add(DescriptionJson.write(description)),
         id -> {
           OnBench added = new OnBench(id, description);
           instruments.add(added);
@@ -539,7 +542,9 @@ public final class Benchwork {
   /** Changes an instrument; undo changes it back. */
   public void changeInstrument(long id, InstrumentDescription description) {
     OnBench before = find(id).orElse(null);
-    if (before == null || before.description().equals(description) || desk.refuseWhenReadOnly()) {
+    if (before == null
+        || before.description().equals(description)
+        || session.refuseWhenReadOnly()) {
       return;
     }
     edits.did(description.name() + " changed", () -> changeQuietly(id, before.description()));
@@ -547,9 +552,10 @@ public final class Benchwork {
   }
 
   private void changeQuietly(long id, InstrumentDescription description) {
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook()
+          session
+              .workbook()
               .orElseThrow()
               .instruments()
               .change(id, DescriptionJson.write(description));
@@ -567,16 +573,17 @@ public final class Benchwork {
     find(id)
         .ifPresent(
             gone -> {
-              edits.did(gone.description().name() + " taken off the bench", () -> away(id, false));
+              edits.did(
+                  gone.description().name() + " removed from the bench", () -> away(id, false));
               away(id, true);
-              desk.say(gone.description().name() + " is off the bench. Ctrl+Z puts it back.");
+              session.say(gone.description().name() + " is off the bench. Ctrl+Z puts it back.");
             });
   }
 
   private void away(long id, boolean away) {
-    desk.background(
+    session.background(
         () -> {
-          Workbook workbook = desk.workbook().orElseThrow();
+          Workbook workbook = session.workbook().orElseThrow();
           workbook.instruments().removed(id, away);
           return read(workbook);
         },
@@ -604,7 +611,7 @@ public final class Benchwork {
                         : description.name() + ": " + bench.health().get(0).words();
               }
               String words = said;
-              desk.screen().later(() -> then.accept(words));
+              session.screen().later(() -> then.accept(words));
             },
             "try out");
     thread.setDaemon(true);
@@ -637,7 +644,7 @@ public final class Benchwork {
     if (!going() || live.get().run().source() != RunSettings.Source.INSTRUMENTS) {
       return true;
     }
-    desk.say("The test is stopped and its loads are switched off; then the window closes.");
+    session.say("The test is stopped and its loads are switched off; then the window closes.");
     live.get()
         .view()
         .addListener(

@@ -15,13 +15,13 @@ import org.wiseember.workbook.Workbook;
 
 /** Runs of what is no unit: appliances that were watched, sources that were tried. */
 public final class BesideWork {
-  private final Session desk;
+  private final Session session;
   private final Clock clock;
   private final Edits edits;
   private final ObservableList<BesideRun> runs = FXCollections.observableArrayList();
 
-  BesideWork(Session desk, Clock clock, Edits edits) {
-    this.desk = desk;
+  BesideWork(Session session, Clock clock, Edits edits) {
+    this.session = session;
     this.clock = clock;
     this.edits = edits;
   }
@@ -61,10 +61,11 @@ public final class BesideWork {
   }
 
   private void keep(String what, Function<Workbook, BesideRun> keeping) {
-    if (desk.refuseWhenReadOnly()) {
+    if (session.refuseWhenReadOnly()) {
       return;
     }
-    desk.background(() -> keeping.apply(desk.workbook().orElseThrow()), run -> added(what, run));
+    session.background(
+        () -> keeping.apply(session.workbook().orElseThrow()), run -> added(what, run));
   }
 
   /** A run that is in the workbook by now. */
@@ -75,12 +76,12 @@ public final class BesideWork {
 
   /** Takes one away; undo puts it back. */
   public void remove(BesideRun run) {
-    if (desk.refuseWhenReadOnly()) {
+    if (session.refuseWhenReadOnly()) {
       return;
     }
-    edits.did(run.run().title() + " taken away", () -> away(run, false));
+    edits.did(run.run().title() + " deleted", () -> away(run, false));
     away(run, true);
-    desk.say(run.run().title() + " is taken away. Ctrl+Z puts it back.");
+    session.say(run.run().title() + " is deleted. Ctrl+Z puts it back.");
   }
 
   private void away(BesideRun run, boolean away) {
@@ -89,9 +90,9 @@ public final class BesideWork {
     } else {
       runs.add(run);
     }
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().runs().removed(run.run().id(), away);
+          session.workbook().orElseThrow().runs().removed(run.run().id(), away);
           return run;
         },
         done -> {});

@@ -18,9 +18,9 @@ import org.wiseember.trial.wave.CapturedWaves;
 import org.wiseember.trial.wave.Wave;
 import org.wiseember.trial.wave.WaveFiles;
 import org.wiseember.workbook.CaptureFiles;
-import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.comtrade.ComtradeReader;
 import org.wiseember.workbook.comtrade.ComtradeWriter;
@@ -38,13 +38,13 @@ public final class CapturesIn {
   /** No larger table is looked into for a wave. */
   private static final long LOOKED_INTO = 64L << 20;
 
-  private final Session desk;
+  private final Session session;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<CaptureDraft> draft = new SimpleObjectProperty<>();
 
-  CapturesIn(Session desk, Clock clock, Edits edits) {
-    this.desk = desk;
+  CapturesIn(Session session, Clock clock, Edits edits) {
+    this.session = session;
     this.clock = clock;
     this.edits = edits;
   }
@@ -76,22 +76,22 @@ public final class CapturesIn {
    * @param channel to take for the volts; blank for the first that has volts
    */
   public void look(Path file, String channel) {
-    if (desk.chosen().get() == null) {
-      desk.say("A capture belongs to a unit. Add the unit first, then read its capture in.");
+    if (session.chosen().get() == null) {
+      session.say("A capture belongs to a unit. Add the unit first, then read its capture in.");
       return;
     }
     Optional<String> named = channel.isBlank() ? Optional.empty() : Optional.of(channel.strip());
-    desk.background(
+    session.background(
         () -> {
           try {
             ReadCapture read = CaptureFiles.read(file, OptionalDouble.empty(), named, 1);
             return new CaptureDraft(file, read, WaveFiles.looked(read.capture()));
           } catch (LogUnreadable e) {
-            desk.say(e.getMessage());
+            session.say(e.getMessage());
           } catch (WaveformUnreadable e) {
-            desk.say(file.getFileName() + ": " + e.getMessage());
+            session.say(file.getFileName() + ": " + e.getMessage());
           } catch (IOException e) {
-            desk.say(file.getFileName() + " cannot be read. Check the disk it lies on.");
+            session.say(file.getFileName() + " cannot be read. Check the disk it lies on.");
           }
           return null;
         },
@@ -109,7 +109,7 @@ public final class CapturesIn {
 
   /** The run a kept capture goes into: the newest of the unit's made of files, else a new one. */
   public Optional<CapturedWaves> into() {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     return judgement == null
         ? Optional.empty()
         : judgement.runs().stream()
@@ -127,8 +127,8 @@ public final class CapturesIn {
    */
   public void keep(CaptureNote note, double ratio) {
     CaptureDraft from = draft.get();
-    Judgement judgement = desk.chosen().get();
-    if (from == null || judgement == null || desk.refuseWhenReadOnly()) {
+    Judgement judgement = session.chosen().get();
+    if (from == null || judgement == null || session.refuseWhenReadOnly()) {
       return;
     }
     long unitId = judgement.unit().id();
@@ -137,9 +137,9 @@ public final class CapturesIn {
     Optional<CapturedWaves> run = into();
     String name = String.valueOf(from.file().getFileName());
     record Kept(long run, long capture, boolean fresh) {}
-    desk.background(
+    session.background(
         () -> {
-          Workbook workbook = desk.workbook().orElseThrow();
+          Workbook workbook = session.workbook().orElseThrow();
           StoredCapture capture =
               new StoredCapture(Double.NaN, note, scaled(from.read().capture(), ratio));
           long[] keys = new long[2];
@@ -156,24 +156,24 @@ public final class CapturesIn {
         kept -> {
           draft.set(null);
           edits.did(
-              "Capture read in", () -> away(unitId, kept.run(), kept.capture(), kept.fresh()));
-          desk.shownRun().set(kept.run());
-          desk.show(unitId);
-          desk.stage().set(StageName.EVIDENCE);
-          desk.say(
+              "Capture imported", () -> away(unitId, kept.run(), kept.capture(), kept.fresh()));
+          session.shownRun().set(kept.run());
+          session.show(unitId);
+          session.stage().set(StageName.EVIDENCE);
+          session.say(
               note.words()
                   + ": "
                   + from.read().capture().size()
-                  + " samples read in from "
+                  + " samples imported from "
                   + name
                   + ". Ctrl+Z takes it away again.");
         });
   }
 
   private void away(long unitId, long runId, long captureId, boolean fresh) {
-    desk.background(
+    session.background(
         () -> {
-          Workbook workbook = desk.workbook().orElseThrow();
+          Workbook workbook = session.workbook().orElseThrow();
           if (fresh) {
             workbook.runs().removed(runId, true);
           } else {
@@ -181,7 +181,7 @@ public final class CapturesIn {
           }
           return unitId;
         },
-        id -> desk.refresh(id));
+        id -> session.refresh(id));
   }
 
   private static Capture scaled(Capture c, double ratio) {
@@ -194,16 +194,21 @@ public final class CapturesIn {
 
   /** Writes a capture as a COMTRADE record beside the workbook. */
   public void save(Run run, Wave wave, DataFormat format) {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     String unit = judgement == null ? "unit" : judgement.unit().name();
-    desk.background(
+    session.background(
         () -> {
           String safe =
               (unit + ", run " + run.id() + ", " + wave.kept().words())
                   .replace('\u2009', ' ')
                   .replaceAll("[^\\p{L}\\p{N} ._,-]", "_");
           Path file =
-              desk.workbook().orElseThrow().file().toAbsolutePath().resolveSibling(safe + ".cfg");
+              session
+                  .workbook()
+                  .orElseThrow()
+                  .file()
+                  .toAbsolutePath()
+                  .resolveSibling(safe + ".cfg");
           try {
             ComtradeWriter.write(
                 wave.kept().capture(),
@@ -216,6 +221,6 @@ public final class CapturesIn {
             return file + " cannot be written. Check the folder and the space on the disk.";
           }
         },
-        desk::say);
+        session::say);
   }
 }

@@ -38,7 +38,7 @@ public final class DayWork {
   /** Most people ask about an evening or a day and a night. */
   private static final double USUAL_HOURS = 24;
 
-  private final Session desk;
+  private final Session session;
   private final Clock clock;
   private final Edits edits;
   private final ObservableList<StoredDay> days = FXCollections.observableArrayList();
@@ -50,17 +50,18 @@ public final class DayWork {
 
   private long asked;
 
-  DayWork(Session desk, Clock clock, Edits edits) {
-    this.desk = desk;
+  DayWork(Session session, Clock clock, Edits edits) {
+    this.session = session;
     this.clock = clock;
     this.edits = edits;
-    desk.chosen()
+    session
+        .chosen()
         .addListener(
             (o, was, is) -> {
               known.clear();
               workOut();
             });
-    desk.shelf().addListener((ListChangeListener<Shelf.Place>) change -> known.clear());
+    session.shelf().addListener((ListChangeListener<Shelf.Place>) change -> known.clear());
   }
 
   /** Every day, in the order they were laid out. */
@@ -81,7 +82,7 @@ public final class DayWork {
   /** Shows what a workbook has that was just opened. */
   void show(Days.All all) {
     days.setAll(all.days());
-    all.wrong().forEach(desk::say);
+    all.wrong().forEach(session::say);
     choose(days.isEmpty() ? null : days.get(0));
   }
 
@@ -106,11 +107,11 @@ public final class DayWork {
   }
 
   private void add(Day day, List<Long> units, String what) {
-    if (desk.refuseWhenReadOnly()) {
+    if (session.refuseWhenReadOnly()) {
       return;
     }
-    desk.background(
-        () -> desk.workbook().orElseThrow().days().add(day, units),
+    session.background(
+        () -> session.workbook().orElseThrow().days().add(day, units),
         kept -> {
           edits.did(what, () -> remove(kept, true));
           days.add(kept);
@@ -121,12 +122,12 @@ public final class DayWork {
   /** Takes the day on show away; undo puts it back. */
   public void remove() {
     StoredDay day = chosen.get();
-    if (day == null || desk.refuseWhenReadOnly()) {
+    if (day == null || session.refuseWhenReadOnly()) {
       return;
     }
-    edits.did(day.day().title() + " taken away", () -> remove(day, false));
+    edits.did(day.day().title() + " deleted", () -> remove(day, false));
     remove(day, true);
-    desk.say(day.day().title() + " is taken away. Ctrl+Z puts it back.");
+    session.say(day.day().title() + " is deleted. Ctrl+Z puts it back.");
   }
 
   private void remove(StoredDay day, boolean away) {
@@ -140,9 +141,9 @@ public final class DayWork {
       days.add(day);
       choose(day);
     }
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().days().removed(day.id(), away);
+          session.workbook().orElseThrow().days().removed(day.id(), away);
           return day;
         },
         done -> {});
@@ -185,7 +186,7 @@ public final class DayWork {
   }
 
   private void change(StoredDay before, StoredDay next, String what) {
-    if (desk.refuseWhenReadOnly()) {
+    if (session.refuseWhenReadOnly()) {
       return;
     }
     edits.did(what, () -> keep(before));
@@ -198,9 +199,9 @@ public final class DayWork {
       days.set(at, next);
       choose(next);
     }
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().days().keep(next);
+          session.workbook().orElseThrow().days().keep(next);
           return next;
         },
         done -> {});
@@ -218,7 +219,7 @@ public final class DayWork {
   private void workOut() {
     asked++;
     StoredDay day = chosen.get();
-    Judgement first = desk.chosen().get();
+    Judgement first = session.chosen().get();
     if (day == null || first == null) {
       outcome.set(null);
       return;
@@ -234,7 +235,7 @@ public final class DayWork {
     }
     if (!others.isEmpty()) {
       List<Long> rest = others.subList(1, others.size());
-      boolean there = desk.shelf().stream().anyMatch(p -> p.unit().id() == others.get(0));
+      boolean there = session.shelf().stream().anyMatch(p -> p.unit().id() == others.get(0));
       if (!there) {
         gather(mine, found, rest, day);
         return;
@@ -245,7 +246,7 @@ public final class DayWork {
         gather(mine, found, rest, day);
         return;
       }
-      desk.judged(
+      session.judged(
           others.get(0),
           judged -> {
             known.put(judged.unit().id(), judged);
@@ -254,7 +255,7 @@ public final class DayWork {
           });
       return;
     }
-    desk.background(
+    session.background(
         () -> DayOutcome.of(day, found),
         made -> {
           if (mine == asked) {
@@ -265,10 +266,10 @@ public final class DayWork {
 
   /** Takes in a file: a day beside those there are, or what an appliance was watched to take. */
   public void take(Path file) {
-    if (desk.refuseWhenReadOnly()) {
+    if (session.refuseWhenReadOnly()) {
       return;
     }
-    desk.background(
+    session.background(
         () -> {
           try {
             String text = TextFile.read(file, DayJson.LONGEST, "day");
@@ -279,11 +280,11 @@ public final class DayWork {
             DayFile day = DayJson.read(text);
             return Optional.<Runnable>of(() -> taken(day, file));
           } catch (JsonUnreadable e) {
-            desk.say(file.getFileName() + ": " + e.getMessage());
+            session.say(file.getFileName() + ": " + e.getMessage());
           } catch (LogUnreadable e) {
-            desk.say(e.getMessage());
+            session.say(e.getMessage());
           } catch (IOException e) {
-            desk.say(file.getFileName() + " cannot be read. Check the disk it lies on.");
+            session.say(file.getFileName() + " cannot be read. Check the disk it lies on.");
           }
           return Optional.<Runnable>empty();
         },
@@ -293,13 +294,13 @@ public final class DayWork {
   private void taken(DayFile read, Path file) {
     String name = String.valueOf(file.getFileName()).replaceFirst("\\.json$", "");
     Day day = read.day();
-    add(day.title().isBlank() ? day.titled(name) : day, List.of(), "Day read in");
-    desk.stage().set(StageName.RUN_TIME);
+    add(day.title().isBlank() ? day.titled(name) : day, List.of(), "Day imported");
+    session.stage().set(StageName.RUN_TIME);
   }
 
   private void taken(WatchJson.Named named) {
-    desk.beside().keepWatch(named.name(), named.watch());
-    desk.say("The watch of " + named.name() + " is taken in. Ctrl+Z takes it away.");
+    session.beside().keepWatch(named.name(), named.watch());
+    session.say("The watch of " + named.name() + " is imported. Ctrl+Z removes it.");
   }
 
   /** The day on show as a file another workbook reads, with what is known of the chosen unit. */

@@ -5,11 +5,11 @@ import org.wiseember.trial.kind.TestRun;
 
 /** What a person decides about runs. Each decision can be undone; readings stay as they are. */
 public final class Decisions {
-  private final Session desk;
+  private final Session session;
   private final Edits edits;
 
-  Decisions(Session desk, Edits edits) {
-    this.desk = desk;
+  Decisions(Session session, Edits edits) {
+    this.session = session;
     this.edits = edits;
   }
 
@@ -19,7 +19,7 @@ public final class Decisions {
    * @param words what undoing will say was undone
    */
   public void decide(TestRun run, Treatment treatment, String words) {
-    if (treatment.equals(run.treatment()) || desk.refuseWhenReadOnly()) {
+    if (treatment.equals(run.treatment()) || session.refuseWhenReadOnly()) {
       return;
     }
     long runId = run.run().id();
@@ -27,7 +27,7 @@ public final class Decisions {
     Treatment before = run.treatment();
     edits.did(words, () -> quietly(runId, unitId, before));
     quietly(runId, unitId, treatment);
-    desk.say(words + ". Every figure follows; Ctrl+Z takes it back.");
+    session.say(words + ". Every figure follows; Ctrl+Z takes it back.");
   }
 
   /**
@@ -37,7 +37,7 @@ public final class Decisions {
    */
   public void setAside(TestRun run, String reason) {
     if (reason.isBlank()) {
-      desk.say("Say why the run is set aside; whoever reads the figures will ask.");
+      session.say("Say why the run is set aside; whoever reads the figures will ask.");
       return;
     }
     decide(run, run.treatment().settingAside(reason), run.run().title() + " set aside");
@@ -45,15 +45,15 @@ public final class Decisions {
 
   /** Has a run that was set aside count again. */
   public void takeBack(TestRun run) {
-    decide(run, run.treatment().settingAside(""), run.run().title() + " counts again");
+    decide(run, run.treatment().settingAside(""), run.run().title() + " included");
   }
 
   private void quietly(long runId, long unitId, Treatment treatment) {
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().treatments().decide(runId, treatment);
+          session.workbook().orElseThrow().treatments().decide(runId, treatment);
           return unitId;
         },
-        id -> desk.refresh(id));
+        id -> session.refresh(id));
   }
 }

@@ -6,13 +6,13 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.ListChangeListener;
-import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.ApplianceDraw;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.trial.lineup.LineUp;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
-import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.LineUpNotes;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
@@ -22,7 +22,7 @@ import org.wiseember.workbook.WorkbookException;
  * something on the shelf changed, notes at once.
  */
 public final class LineUpWork {
-  private final Session desk;
+  private final Session session;
   private final Edits edits;
   private final ObjectProperty<LineUp> shown = new SimpleObjectProperty<>();
 
@@ -32,13 +32,13 @@ public final class LineUpWork {
   private LineUpNotes notes = LineUpNotes.USUAL;
   private int asked;
 
-  LineUpWork(Session desk, Edits edits) {
-    this.desk = desk;
+  LineUpWork(Session session, Edits edits) {
+    this.session = session;
     this.edits = edits;
-    desk.chosen().addListener((o, was, is) -> stale());
-    desk.shelf().addListener((ListChangeListener<Shelf.Place>) change -> stale());
-    desk.dayWork().days().addListener((ListChangeListener<StoredDay>) change -> again());
-    desk.stage().addListener((o, was, is) -> again());
+    session.chosen().addListener((o, was, is) -> stale());
+    session.shelf().addListener((ListChangeListener<Shelf.Place>) change -> stale());
+    session.dayWork().days().addListener((ListChangeListener<StoredDay>) change -> again());
+    session.stage().addListener((o, was, is) -> again());
   }
 
   /** The line-up; null until it is worked out, or on an empty shelf. */
@@ -65,17 +65,17 @@ public final class LineUpWork {
 
   /** Works it out, where somebody looks. */
   private void again() {
-    if (desk.stage().get() != StageName.LINE_UP || desk.workbook().isEmpty()) {
+    if (session.stage().get() != StageName.LINE_UP || session.workbook().isEmpty()) {
       return;
     }
     int mine = ++asked;
     List<LineUp.Entry> known = entries;
     LineUpNotes now = notes;
-    boolean guarded = desk.guardBand().get();
-    List<Day> days = desk.dayWork().days().stream().map(StoredDay::day).toList();
-    Map<String, ApplianceDraw> appliances = LineUp.appliances(days, desk.beside().watches());
+    boolean guarded = session.guardBand().get();
+    List<Day> days = session.dayWork().days().stream().map(StoredDay::day).toList();
+    Map<String, ApplianceDraw> appliances = LineUp.appliances(days, session.beside().watches());
     record Made(List<LineUp.Entry> entries, LineUp lineUp) {}
-    desk.background(
+    session.background(
         () -> {
           List<LineUp.Entry> all = known == null ? read(guarded) : known;
           List<LineUp.Entry> page = onPage(all, now);
@@ -90,7 +90,7 @@ public final class LineUpWork {
   }
 
   private List<LineUp.Entry> read(boolean guarded) {
-    Workbook workbook = desk.workbook().orElseThrow();
+    Workbook workbook = session.workbook().orElseThrow();
     return workbook.units().all().stream()
         .map(
             u ->
@@ -113,7 +113,7 @@ public final class LineUpWork {
    */
   public void note(LineUpNotes next, String what) {
     LineUpNotes before = notes;
-    if (next.equals(before) || desk.refuseWhenReadOnly()) {
+    if (next.equals(before) || session.refuseWhenReadOnly()) {
       return;
     }
     edits.did(what, () -> keep(before));
@@ -123,9 +123,9 @@ public final class LineUpWork {
   private void keep(LineUpNotes next) {
     notes = next;
     again();
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().lineUpNotes(next);
+          session.workbook().orElseThrow().lineUpNotes(next);
           return next;
         },
         done -> {});
@@ -133,7 +133,7 @@ public final class LineUpWork {
 
   /** Takes other facts of a unit, such as what was paid; undo returns to those before. */
   public void facts(long unit, UnitFacts before, UnitFacts next) {
-    if (next.equals(before) || desk.refuseWhenReadOnly()) {
+    if (next.equals(before) || session.refuseWhenReadOnly()) {
       return;
     }
     edits.did("What is known of a unit changed", () -> keep(unit, before));
@@ -141,20 +141,20 @@ public final class LineUpWork {
   }
 
   private void keep(long unit, UnitFacts facts) {
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().units().facts(unit, facts);
+          session.workbook().orElseThrow().units().facts(unit, facts);
           return facts;
         },
         done -> stale());
   }
 
   /** The notes of a workbook; the usual where they cannot be read, which is said. */
-  static LineUpNotes read(Session desk, Workbook workbook) {
+  static LineUpNotes read(Session session, Workbook workbook) {
     try {
       return workbook.lineUpNotes();
     } catch (WorkbookException e) {
-      desk.say(e.getMessage() + " The usual must-haves and weights are taken.");
+      session.say(e.getMessage() + " The usual must-haves and weights are taken.");
       return LineUpNotes.USUAL;
     }
   }

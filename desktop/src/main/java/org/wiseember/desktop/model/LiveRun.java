@@ -15,14 +15,14 @@ import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.Expected;
-import org.wiseember.trial.kind.HandRecord;
-import org.wiseember.trial.kind.Known;
-import org.wiseember.trial.kind.LiveMoment;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.Trait;
+import org.wiseember.trial.live.HandRecord;
+import org.wiseember.trial.live.Known;
+import org.wiseember.trial.live.LiveMoment;
 import org.wiseember.trial.record.RecordedRun;
-import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Notebook;
+import org.wiseember.workbook.StoredReading;
 
 /** A run while it goes, as the window sees it: the newest view, at most one waiting at a time. */
 public final class LiveRun {

@@ -23,7 +23,7 @@ public final class LoadsLeftOn {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
 
-  private final Session desk;
+  private final Session session;
   private final Clock clock;
   private final ObservableList<Load> loads = FXCollections.observableArrayList();
 
@@ -34,8 +34,8 @@ public final class LoadsLeftOn {
    */
   public record Load(InstrumentDescription instrument, String words) {}
 
-  LoadsLeftOn(Session desk, Clock clock) {
-    this.desk = desk;
+  LoadsLeftOn(Session session, Clock clock) {
+    this.session = session;
     this.clock = clock;
   }
 
@@ -61,7 +61,7 @@ public final class LoadsLeftOn {
                     + " ("
                     + DAY.format(kept.since().atZone(zone))
                     + ", "
-                    + desk.units().get().time(LocalTime.ofInstant(kept.since(), zone))
+                    + session.units().get().time(LocalTime.ofInstant(kept.since(), zone))
                     + ") while "
                     + instrument.name()
                     + " had a load on. It may still be on."));
@@ -86,7 +86,8 @@ public final class LoadsLeftOn {
         new Thread(
             () -> {
               Optional<StillOn> still = LoadOff.of(load.instrument());
-              desk.screen()
+              session
+                  .screen()
                   .later(
                       () -> {
                         if (still.isPresent()) {
@@ -108,11 +109,15 @@ public final class LoadsLeftOn {
 
   private void isOff(Load load, String said) {
     loads.remove(load);
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().loadsOn().forget(DescriptionJson.write(load.instrument()));
+          session
+              .workbook()
+              .orElseThrow()
+              .loadsOn()
+              .forget(DescriptionJson.write(load.instrument()));
           return said;
         },
-        desk::say);
+        session::say);
   }
 }

@@ -13,9 +13,9 @@ import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.typed.NotebookEntry;
 import org.wiseember.core.typed.NotebookReader;
 import org.wiseember.core.typed.TypedReading;
-import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Notebook;
 import org.wiseember.workbook.NotebookLine;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Workbook;
 
 /**
@@ -23,18 +23,18 @@ import org.wiseember.workbook.Workbook;
  * struck and corrected. The test follows what stands in it.
  */
 public final class NotebookWork {
-  private final Session desk;
+  private final Session session;
   private final Clock clock;
   private final Edits edits;
 
-  NotebookWork(Session desk, Clock clock, Edits edits) {
-    this.desk = desk;
+  NotebookWork(Session session, Clock clock, Edits edits) {
+    this.session = session;
     this.clock = clock;
     this.edits = edits;
   }
 
   private Optional<LiveRun> run() {
-    return Optional.ofNullable(desk.bench().live().get()).filter(r -> r.run() != null);
+    return Optional.ofNullable(session.bench().live().get()).filter(r -> r.run() != null);
   }
 
   private static Optional<Now> now(LiveRun run) {
@@ -52,7 +52,7 @@ public final class NotebookWork {
     LocalDateTime started = LocalDateTime.ofInstant(run.startedAt(), clock.getZone());
     return new NotebookReader(
             run.plan().settings().typed(),
-            run.expected().by(desk.units().get()),
+            run.expected().by(session.units().get()),
             started,
             seconds())
         .read(text);
@@ -65,7 +65,7 @@ public final class NotebookWork {
         .filter(r -> now(r).filter(n -> n.presses().contains(press)).isPresent())
         .ifPresent(
             run -> {
-              if (desk.refuseWhenReadOnly()) {
+              if (session.refuseWhenReadOnly()) {
                 return;
               }
               double subject = now(run).map(Now::subject).orElse(Double.NaN);
@@ -105,7 +105,7 @@ public final class NotebookWork {
 
   private void write(String text, double begun, OptionalLong instead, String whoBefore) {
     LiveRun run = run().orElse(null);
-    if (run == null || desk.refuseWhenReadOnly()) {
+    if (run == null || session.refuseWhenReadOnly()) {
       return;
     }
     NotebookEntry entry = read(text);
@@ -149,7 +149,7 @@ public final class NotebookWork {
   private String meter(LiveRun run, TypedReading reading) {
     return switch (reading.kind()) {
       case SECOND_TOTAL -> "Second meter";
-      default -> desk.bench().meterOf(run);
+      default -> session.bench().meterOf(run);
     };
   }
 
@@ -166,9 +166,9 @@ public final class NotebookWork {
   private void keep(
       LiveRun run, NotebookLine line, List<StoredReading> readings, OptionalLong instead) {
     long runId = run.run().runId();
-    desk.background(
+    session.background(
         () -> {
-          Workbook workbook = desk.workbook().orElseThrow();
+          Workbook workbook = session.workbook().orElseThrow();
           long id =
               instead.isPresent()
                   ? workbook.notebook().replace(runId, instead.getAsLong(), line, readings)
@@ -199,7 +199,7 @@ public final class NotebookWork {
     run.show(all);
     run.run().runner().replay(run.pressed());
     if (!run.going()) {
-      desk.refresh(run.unitId());
+      session.refresh(run.unitId());
     }
   }
 
@@ -208,20 +208,20 @@ public final class NotebookWork {
     run()
         .ifPresent(
             run -> {
-              if (desk.refuseWhenReadOnly()) {
+              if (session.refuseWhenReadOnly()) {
                 return;
               }
               edits.did("Notebook line struck", () -> strike(run, line.id(), false));
               strike(run, line.id(), true);
-              desk.say("Struck: " + line.words() + ". Ctrl+Z brings it back.");
+              session.say("Struck: " + line.words() + ". Ctrl+Z brings it back.");
             });
   }
 
   private void strike(LiveRun run, long id, boolean away) {
     long runId = run.run().runId();
-    desk.background(
+    session.background(
         () -> {
-          Workbook workbook = desk.workbook().orElseThrow();
+          Workbook workbook = session.workbook().orElseThrow();
           workbook.notebook().struck(id, away);
           return all(workbook, runId);
         },

@@ -18,8 +18,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.report.page.Sheet;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.Trait;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.trial.plan.KnownTimes;
 import org.wiseember.trial.plan.PackState;
 import org.wiseember.trial.plan.RigCard;
@@ -54,7 +54,7 @@ public final class PlanWork {
 
   private static final Logger LOG = LoggerFactory.getLogger(PlanWork.class);
 
-  private final Session desk;
+  private final Session session;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<Schedule> tide = new SimpleObjectProperty<>();
@@ -67,15 +67,16 @@ public final class PlanWork {
   private long asked;
   private int ticks;
 
-  PlanWork(Session desk, Clock clock, Edits edits) {
-    this.desk = desk;
+  PlanWork(Session session, Clock clock, Edits edits) {
+    this.session = session;
     this.clock = clock;
     this.edits = edits;
-    desk.chosen().addListener((o, was, is) -> again());
-    desk.shelf().addListener((ListChangeListener<Shelf.Place>) change -> again());
-    desk.stage().addListener((o, was, is) -> looked());
-    desk.bench().onHand().addListener((o, was, is) -> again());
-    desk.bench()
+    session.chosen().addListener((o, was, is) -> again());
+    session.shelf().addListener((ListChangeListener<Shelf.Place>) change -> again());
+    session.stage().addListener((o, was, is) -> looked());
+    session.bench().onHand().addListener((o, was, is) -> again());
+    session
+        .bench()
         .live()
         .addListener(
             (o, was, is) -> {
@@ -108,7 +109,7 @@ public final class PlanWork {
 
   /** How moments are told to this reader. */
   public ScheduleTimes times() {
-    return new ScheduleTimes(clock.instant(), ZoneId.systemDefault(), desk.units().get());
+    return new ScheduleTimes(clock.instant(), ZoneId.systemDefault(), session.units().get());
   }
 
   /** Shows what a workbook has that was just opened. */
@@ -116,13 +117,13 @@ public final class PlanWork {
     notes = kept;
     tide.set(null);
     changed.set(List.of());
-    looked = desk.stage().get() == StageName.PLAN;
+    looked = session.stage().get() == StageName.PLAN;
     again();
   }
 
   private void looked() {
-    boolean bench = desk.stage().get() == StageName.BENCH && begun();
-    if (!looked && (bench || desk.stage().get() == StageName.PLAN)) {
+    boolean bench = session.stage().get() == StageName.BENCH && begun();
+    if (!looked && (bench || session.stage().get() == StageName.PLAN)) {
       looked = true;
       again();
     }
@@ -149,27 +150,28 @@ public final class PlanWork {
                         s.kind() == ScheduleStep.Kind.RUNNING
                             ? s.to().isBefore(clock.instant())
                             : s.from().isBefore(clock.instant().minusSeconds(60)));
-    if (missed || (desk.bench().going() && ticks % EVERY == 0)) {
+    if (missed || (session.bench().going() && ticks % EVERY == 0)) {
       again();
     }
   }
 
   /** Lays it out anew, once somebody looked at it. */
   private void again() {
-    Judgement chosen = desk.chosen().get();
-    if (!looked || desk.workbook().isEmpty() || chosen == null) {
+    Judgement chosen = session.chosen().get();
+    if (!looked || session.workbook().isEmpty() || chosen == null) {
       return;
     }
     long mine = ++asked;
     CampaignNotes now = notes;
-    OnHand onHand = desk.bench().onHand().get();
-    Optional<LiveRun> live = Optional.ofNullable(desk.bench().live().get()).filter(LiveRun::going);
-    double pace = desk.bench().source().get() == RunSettings.Source.SIMULATED ? pace() : 1;
+    OnHand onHand = session.bench().onHand().get();
+    Optional<LiveRun> live =
+        Optional.ofNullable(session.bench().live().get()).filter(LiveRun::going);
+    double pace = session.bench().source().get() == RunSettings.Source.SIMULATED ? pace() : 1;
     Instant instant = clock.instant();
     Optional<Instant> ends =
         live.filter(l -> l.plan().type().is(Trait.DRAINS) && l.view().get() != null)
             .map(l -> instant.plusSeconds((long) (l.expectedEnd().secondsLeft() / pace)));
-    desk.background(
+    session.background(
         () -> units(now, chosen),
         units ->
             solving.execute(
@@ -185,7 +187,7 @@ public final class PlanWork {
                     Schedule made =
                         ScheduleMaker.of(
                             units, onHand, going, now, instant, ZoneId.systemDefault(), SECONDS);
-                    desk.screen().later(() -> take(mine, made, units));
+                    session.screen().later(() -> take(mine, made, units));
                   } catch (WorkbookException e) {
                     // Another took its place meanwhile, of which a plan is laid out as well.
                     LOG.info("a plan was given up: {}", e.getMessage());
@@ -194,7 +196,7 @@ public final class PlanWork {
   }
 
   private double pace() {
-    Pace pace = desk.bench().pace().get();
+    Pace pace = session.bench().pace().get();
     return pace == Pace.FULL ? HOUR : pace.factor();
   }
 
@@ -215,12 +217,12 @@ public final class PlanWork {
 
   /** Whether the unit one looks at is planned together with others. */
   public boolean together() {
-    Judgement chosen = desk.chosen().get();
+    Judgement chosen = session.chosen().get();
     return chosen != null && together(notes, chosen.unit().id());
   }
 
   private List<Judgement> units(CampaignNotes now, Judgement chosen) {
-    Workbook workbook = desk.workbook().orElseThrow();
+    Workbook workbook = session.workbook().orElseThrow();
     List<Judgement> all = new ArrayList<>();
     workbook.units().all().stream()
         .filter(u -> now.units().contains(u.id()))
@@ -229,7 +231,7 @@ public final class PlanWork {
                 all.add(
                     u.id() == chosen.unit().id()
                         ? chosen
-                        : Judgement.of(workbook, u, desk.guardBand().get())));
+                        : Judgement.of(workbook, u, session.guardBand().get())));
     return together(now, chosen.unit().id()) ? all : List.of(chosen);
   }
 
@@ -242,12 +244,12 @@ public final class PlanWork {
     Schedule before = tide.get();
     changed.set(before == null ? List.of() : ScheduleChanges.between(before, made, times()));
     tide.set(made);
-    Judgement chosen = desk.chosen().get();
-    if (moveOn && chosen != null && !desk.bench().going()) {
+    Judgement chosen = session.chosen().get();
+    if (moveOn && chosen != null && !session.bench().going()) {
       moveOn = false;
       made.nextTest(chosen.unit().id())
           .flatMap(ScheduleStep::wanted)
-          .ifPresent(w -> desk.bench().test().set(w.plan().type()));
+          .ifPresent(w -> session.bench().test().set(w.plan().type()));
     }
   }
 
@@ -348,7 +350,7 @@ public final class PlanWork {
    */
   public void note(CampaignNotes next, String what) {
     CampaignNotes before = notes;
-    if (next.equals(before) || desk.refuseWhenReadOnly()) {
+    if (next.equals(before) || session.refuseWhenReadOnly()) {
       return;
     }
     edits.did(what, () -> keep(before));
@@ -358,20 +360,20 @@ public final class PlanWork {
   private void keep(CampaignNotes next) {
     notes = next;
     again();
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().campaignNotes(next);
+          session.workbook().orElseThrow().campaignNotes(next);
           return next;
         },
         done -> {});
   }
 
   /** The notes of a workbook; the usual where they cannot be read, which is said. */
-  static CampaignNotes read(Session desk, Workbook workbook) {
+  static CampaignNotes read(Session session, Workbook workbook) {
     try {
       return workbook.campaignNotes();
     } catch (WorkbookException e) {
-      desk.say(e.getMessage() + " The waking hours are taken, and what the claims want.");
+      session.say(e.getMessage() + " The waking hours are taken, and what the claims want.");
       return CampaignNotes.USUAL;
     }
   }

@@ -33,7 +33,7 @@ import org.wiseember.workbook.pack.SealedArchive;
 
 /** Takes logs of other programs in as runs, and whole runs as packages out and in. */
 public final class ReadingIn {
-  private final Session desk;
+  private final Session session;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<LogDraft> draft = new SimpleObjectProperty<>();
@@ -41,8 +41,8 @@ public final class ReadingIn {
   private final BooleanProperty stopWanted = new SimpleBooleanProperty();
   private volatile boolean stop;
 
-  ReadingIn(Session desk, Clock clock, Edits edits) {
-    this.desk = desk;
+  ReadingIn(Session session, Clock clock, Edits edits) {
+    this.session = session;
     this.clock = clock;
     this.edits = edits;
     stopWanted.addListener((o, was, is) -> stop = is);
@@ -64,11 +64,11 @@ public final class ReadingIn {
     if (name.endsWith(".zip")) {
       unpack(file);
     } else {
-      desk.background(
+      session.background(
           () -> CapturesIn.isWave(file),
           wave -> {
             if (wave) {
-              desk.captures().look(file, "");
+              session.captures().look(file, "");
             } else {
               look(file);
             }
@@ -77,24 +77,25 @@ public final class ReadingIn {
   }
 
   private void look(Path file) {
-    desk.background(
+    session.background(
         () -> {
           try {
             LogPreview preview = LogPreview.of(file);
             Optional<LogMapping> known =
-                desk.workbook()
+                session
+                    .workbook()
                     .flatMap(w -> w.importMapping(preview.signature()))
                     .flatMap(LogMapping::read)
                     .filter(m -> m.headingRow() == preview.mapping().headingRow());
             return new LogDraft(file, preview, known.orElse(preview.mapping()), known.isPresent());
           } catch (LogUnreadable e) {
-            desk.say(e.getMessage());
+            session.say(e.getMessage());
             return null;
           }
         },
         found -> {
           if (found != null) {
-            desk.stage().set(StageName.BENCH);
+            session.stage().set(StageName.BENCH);
           }
           draft.set(found);
         });
@@ -116,9 +117,9 @@ public final class ReadingIn {
    * @param accuracy of its meters, ± % of reading; empty where nobody knows
    */
   public void readIn(LogMapping mapping, TestType kind, String title, Optional<Double> accuracy) {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     if (judgement == null) {
-      desk.say("A log of a test belongs to a unit. Add the unit first, then read its log in.");
+      session.say("A log of a test belongs to a unit. Add the unit first, then read its log in.");
     } else {
       long unit = judgement.unit().id();
       read(
@@ -140,7 +141,8 @@ public final class ReadingIn {
           // What cannot be a watch is refused before anything is kept.
           WatchLog.of(log.trace());
           long subject =
-              desk.workbook()
+              session
+                  .workbook()
                   .orElseThrow()
                   .runSubjects()
                   .named(RunSubject.Kind.APPLIANCE, appliance)
@@ -156,9 +158,9 @@ public final class ReadingIn {
                       workbook.runs().byId(id).orElseThrow())
                   .orElseThrow();
           return () -> {
-            desk.beside().added("Watch read in", run);
-            desk.besideRun().set(id);
-            desk.stage().set(StageName.EVIDENCE);
+            session.beside().added("Watch imported", run);
+            session.besideRun().set(id);
+            session.stage().set(StageName.EVIDENCE);
           };
         });
   }
@@ -174,7 +176,7 @@ public final class ReadingIn {
 
   private void read(LogMapping mapping, Making making, Showing showing) {
     LogDraft from = draft.get();
-    if (from == null || desk.refuseWhenReadOnly() || progress.get() >= 0) {
+    if (from == null || session.refuseWhenReadOnly() || progress.get() >= 0) {
       return;
     }
     stopWanted.set(false);
@@ -191,17 +193,18 @@ public final class ReadingIn {
                         mapping,
                         done -> {
                           if (share.getAndSet(done) == null) {
-                            desk.screen().later(() -> progress.set(share.getAndSet(null)));
+                            session.screen().later(() -> progress.set(share.getAndSet(null)));
                           }
                           return !stop;
                         });
-                desk.screen().later(() -> add(from, mapping, log, making, showing));
+                session.screen().later(() -> add(from, mapping, log, making, showing));
               } catch (LogUnreadable e) {
-                desk.screen().later(() -> over(e.getMessage()));
+                session.screen().later(() -> over(e.getMessage()));
               } catch (CancellationException e) {
-                desk.screen().later(() -> over("Stopped; nothing was read in."));
+                session.screen().later(() -> over("Stopped; nothing was imported."));
               } catch (OutOfMemoryError e) {
-                desk.screen()
+                session
+                    .screen()
                     .later(() -> over("The log is too large for this machine's memory; split it."));
               }
             },
@@ -212,22 +215,22 @@ public final class ReadingIn {
 
   private void over(String sentence) {
     progress.set(-1);
-    desk.say(sentence);
+    session.say(sentence);
   }
 
   private void add(LogDraft from, LogMapping mapping, Log log, Making making, Showing showing) {
-    desk.background(
+    session.background(
         () -> {
           try {
-            Workbook workbook = desk.workbook().orElseThrow();
+            Workbook workbook = session.workbook().orElseThrow();
             LoggedRun run = making.run(String.valueOf(from.file().getFileName()), log);
             long id = run.into(workbook, log, from.preview(), mapping, clock.instant());
             return Optional.of(showing.of(workbook, id));
           } catch (IllegalArgumentException e) {
-            desk.say(from.file().getFileName() + ": " + e.getMessage() + ".");
+            session.say(from.file().getFileName() + ": " + e.getMessage() + ".");
             return Optional.<Runnable>empty();
           } finally {
-            desk.screen().later(() -> progress.set(-1));
+            session.screen().later(() -> progress.set(-1));
           }
         },
         shown ->
@@ -235,35 +238,35 @@ public final class ReadingIn {
                 show -> {
                   draft.set(null);
                   show.run();
-                  desk.say(
+                  session.say(
                       log.trace().size()
-                          + " rows read in from "
+                          + " rows imported from "
                           + from.file().getFileName()
                           + ". Ctrl+Z takes the run away again.");
                 }));
   }
 
   private void show(long unitId, long runId) {
-    edits.did("Run read in", () -> away(unitId, runId));
-    desk.shownRun().set(runId);
-    desk.show(unitId);
-    desk.stage().set(StageName.EVIDENCE);
+    edits.did("Run imported", () -> away(unitId, runId));
+    session.shownRun().set(runId);
+    session.show(unitId);
+    session.stage().set(StageName.EVIDENCE);
   }
 
   private void away(long unitId, long runId) {
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().runs().removed(runId, true);
+          session.workbook().orElseThrow().runs().removed(runId, true);
           return unitId;
         },
-        id -> desk.refresh(id));
+        id -> session.refresh(id));
   }
 
   /** Packs a run into a zip beside the workbook. */
   public void pack(Run run, String unitName) {
-    desk.background(
+    session.background(
         () -> {
-          Workbook workbook = desk.workbook().orElseThrow();
+          Workbook workbook = session.workbook().orElseThrow();
           String safe = unitName.replaceAll("[^\\p{L}\\p{N} ._-]", "_");
           Path file =
               workbook.file().toAbsolutePath().resolveSibling(safe + ", run " + run.id() + ".zip");
@@ -274,14 +277,14 @@ public final class ReadingIn {
             return file + " cannot be written. Check the folder and the space on the disk.";
           }
         },
-        desk::say);
+        session::say);
   }
 
   private void unpack(Path file) {
-    if (desk.refuseWhenReadOnly()) {
+    if (session.refuseWhenReadOnly()) {
       return;
     }
-    desk.background(
+    session.background(
         () -> SealedArchive.looksLikeOne(file),
         unit -> {
           if (unit) {
@@ -294,21 +297,21 @@ public final class ReadingIn {
 
   /** Somebody else's unit comes onto the shelf. */
   private void unpackUnit(Path file) {
-    desk.say("The figures in " + file.getFileName() + " are being worked out again.");
-    desk.background(
-        () -> UnitPackage.takeIn(desk.workbook().orElseThrow(), file, clock),
+    session.say("The figures in " + file.getFileName() + " are being worked out again.");
+    session.background(
+        () -> UnitPackage.takeIn(session.workbook().orElseThrow(), file, clock),
         taken -> {
-          desk.added("Package taken in", taken.unit());
-          desk.say(taken.words() + " Ctrl+Z takes it away again.");
+          session.added("Package imported", taken.unit());
+          session.say(taken.words() + " Ctrl+Z takes it away again.");
         });
   }
 
   private void unpackRun(Path file) {
-    desk.background(
-        () -> RunPackage.takeIn(desk.workbook().orElseThrow(), file),
+    session.background(
+        () -> RunPackage.takeIn(session.workbook().orElseThrow(), file),
         run -> {
           show(run.unitId(), run.id());
-          desk.say("The run in " + file.getFileName() + " is taken in. Ctrl+Z takes it away.");
+          session.say("The run in " + file.getFileName() + " is imported. Ctrl+Z removes it.");
         });
   }
 }

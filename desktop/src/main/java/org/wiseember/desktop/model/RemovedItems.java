@@ -14,7 +14,7 @@ import org.wiseember.workbook.Workbook;
  * What was taken off the shelf, however long ago: nothing of it is lost, and it can be put back.
  */
 public final class RemovedItems {
-  private final Session desk;
+  private final Session session;
   private final ObservableList<Thing> things = FXCollections.observableArrayList();
 
   /**
@@ -26,8 +26,8 @@ public final class RemovedItems {
    */
   public record Thing(String words, long unitId, long runId) {}
 
-  RemovedItems(Session desk) {
-    this.desk = desk;
+  RemovedItems(Session session) {
+    this.session = session;
   }
 
   /** What lies in it, units first. */
@@ -37,8 +37,8 @@ public final class RemovedItems {
 
   /** Looks what lies in it. */
   void refresh() {
-    if (desk.workbook().isPresent()) {
-      desk.background(() -> read(desk.workbook().orElseThrow()), things::setAll);
+    if (session.workbook().isPresent()) {
+      session.background(() -> read(session.workbook().orElseThrow()), things::setAll);
     }
   }
 
@@ -59,12 +59,12 @@ public final class RemovedItems {
 
   /** Puts something back where it was. */
   public void putBack(Thing thing) {
-    if (desk.refuseWhenReadOnly()) {
+    if (session.refuseWhenReadOnly()) {
       return;
     }
-    desk.background(
+    session.background(
         () -> {
-          Workbook workbook = desk.workbook().orElseThrow();
+          Workbook workbook = session.workbook().orElseThrow();
           if (thing.runId() == 0) {
             workbook.units().putBack(thing.unitId());
           } else {
@@ -73,8 +73,8 @@ public final class RemovedItems {
           return thing;
         },
         back -> {
-          desk.say(back.words() + " is back.");
-          desk.show(back.unitId());
+          session.say(back.words() + " is back.");
+          session.show(back.unitId());
           refresh();
         });
   }

@@ -35,8 +35,8 @@ import org.wiseember.report.film.LowerThird;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
 import org.wiseember.report.page.Report;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.trial.publish.FilmCaptions;
 import org.wiseember.trial.publish.ReportSheets;
 import org.wiseember.trial.publish.UnitPackage;
@@ -59,7 +59,7 @@ public final class ReportWork {
   private static final DateTimeFormatter MOMENT =
       DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm[:ss]", Locale.ROOT);
 
-  private final Session desk;
+  private final Session session;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<ReportChoice> choice =
@@ -74,13 +74,14 @@ public final class ReportWork {
   /** A report laid out. */
   public record Made(long unitId, String html, byte[] pdf) {}
 
-  ReportWork(Session desk, Clock clock, Edits edits) {
-    this.desk = desk;
+  ReportWork(Session session, Clock clock, Edits edits) {
+    this.session = session;
     this.clock = clock;
     this.edits = edits;
-    desk.chosen().addListener((o, was, is) -> again());
-    desk.units().addListener((o, was, is) -> again());
-    desk.stage()
+    session.chosen().addListener((o, was, is) -> again());
+    session.units().addListener((o, was, is) -> again());
+    session
+        .stage()
         .addListener(
             (o, was, is) -> {
               if (stale) {
@@ -117,7 +118,7 @@ public final class ReportWork {
     if (next.equals(before)) {
       return;
     }
-    if (!desk.readOnly()) {
+    if (!session.readOnly()) {
       edits.did("Report changed", () -> keep(before));
     }
     keep(next);
@@ -126,10 +127,10 @@ public final class ReportWork {
   private void keep(ReportChoice next) {
     choice.set(next);
     again();
-    if (!desk.readOnly()) {
-      desk.background(
+    if (!session.readOnly()) {
+      session.background(
           () -> {
-            desk.workbook().orElseThrow().reportChoice(next);
+            session.workbook().orElseThrow().reportChoice(next);
             return next;
           },
           done -> {});
@@ -139,10 +140,10 @@ public final class ReportWork {
   /** Lays it out anew, at once if one looks at it. */
   private void again() {
     long mine = asked.incrementAndGet();
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     stale = true;
-    if (desk.stage().get() != StageName.REPORT
-        || desk.workbook().isEmpty()
+    if (session.stage().get() != StageName.REPORT
+        || session.workbook().isEmpty()
         || judgement == null
         || judgement.unit().label().claims().isEmpty()) {
       progress.set(IDLE);
@@ -151,7 +152,7 @@ public final class ReportWork {
     stale = false;
     progress.set(0);
     ReportChoice wanted = choice.get();
-    ReaderUnits units = desk.units().get();
+    ReaderUnits units = session.units().get();
     ReportSheets sheets = sheets(judgement);
     laying.execute(
         () -> {
@@ -160,31 +161,31 @@ public final class ReportWork {
                 sheets.made(
                     wanted,
                     share -> {
-                      desk.screen().later(() -> told(mine, share));
+                      session.screen().later(() -> told(mine, share));
                       return mine == asked.get();
                     });
             if (report.isPresent()) {
               String html = new PageHtml(units).write(report.get());
               Made done = new Made(judgement.unit().id(), html, pdf(html));
-              desk.screen().later(() -> take(mine, done));
+              session.screen().later(() -> take(mine, done));
             }
           } catch (WorkbookException | IOException e) {
             LOG.warn("a report was given up", e);
-            desk.say("The report cannot be laid out: " + e.getMessage());
-            desk.screen().later(() -> told(mine, IDLE));
+            session.say("The report cannot be laid out: " + e.getMessage());
+            session.screen().later(() -> told(mine, IDLE));
           }
         });
   }
 
   private ReportSheets sheets(Judgement judgement) {
-    OnHand onHand = desk.bench().onHand().get();
+    OnHand onHand = session.bench().onHand().get();
     return new ReportSheets(
-        desk.workbook().orElseThrow(),
+        session.workbook().orElseThrow(),
         judgement,
         onHand,
         clock.instant(),
         ZoneId.systemDefault(),
-        desk.units().get());
+        session.units().get());
   }
 
   private static byte[] pdf(String html) throws IOException {
@@ -219,13 +220,14 @@ public final class ReportWork {
 
   /** A place that is proposed for what is saved. */
   public String proposed() {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     String name =
         judgement == null
             ? ""
             : judgement.unit().name().replaceAll("[^\\p{L}\\p{N} ._-]", "").strip();
     Path folder =
-        desk.workbook()
+        session
+            .workbook()
             .map(w -> w.file().toAbsolutePath().getParent())
             .orElse(Path.of(System.getProperty("user.home")));
     return folder.resolve((name.isEmpty() ? "page" : name) + ".pdf").toString();
@@ -241,13 +243,13 @@ public final class ReportWork {
   private Optional<Path> file(String typed, String ending) {
     String stem = typed.strip().replaceFirst("(?i)\\.(pdf|html|zip)$", "");
     if (stem.isEmpty()) {
-      desk.say("Type where it should go first.");
+      session.say("Type where it should go first.");
       return Optional.empty();
     }
     try {
       return Optional.of(Path.of(stem + ending));
     } catch (InvalidPathException e) {
-      desk.say("“" + typed + "” is no place for a file; change it.");
+      session.say("“" + typed + "” is no place for a file; change it.");
       return Optional.empty();
     }
   }
@@ -257,11 +259,11 @@ public final class ReportWork {
     Made page = made.get();
     if (progress.get() != IDLE) {
       onceLaidOut = Optional.of(() -> save(typed, pdf));
-      desk.say("The pages are still being laid out; they are saved as soon as they are.");
+      session.say("The pages are still being laid out; they are saved as soon as they are.");
       return;
     }
     if (page == null) {
-      desk.say("There is no report to save yet.");
+      session.say("There is no report to save yet.");
       return;
     }
     file(typed, pdf ? ".pdf" : ".html")
@@ -270,13 +272,13 @@ public final class ReportWork {
   }
 
   private void written(Path file, byte[] content) {
-    desk.background(() -> Session.written(file, content), desk::say);
+    session.background(() -> Session.written(file, content), session::say);
   }
 
   private Optional<Judgement> judged() {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     if (judgement == null) {
-      desk.say("Choose a unit first.");
+      session.say("Choose a unit first.");
     }
     return Optional.ofNullable(judgement);
   }
@@ -289,11 +291,12 @@ public final class ReportWork {
       return;
     }
     ReportSheets sheets = sheets(judgement.get());
-    ReaderUnits units = desk.units().get();
+    ReaderUnits units = session.units().get();
     String paper = choice.get().paper();
-    desk.background(
-        () -> Session.written(file.get(), pdf(new PageHtml(units).write(sheets.forItsMaker(paper)))),
-        desk::say);
+    session.background(
+        () ->
+            Session.written(file.get(), pdf(new PageHtml(units).write(sheets.forItsMaker(paper)))),
+        session::say);
   }
 
   /**
@@ -307,9 +310,9 @@ public final class ReportWork {
     if (judgement.isEmpty() || file.isEmpty()) {
       return;
     }
-    Workbook workbook = desk.workbook().orElseThrow();
+    Workbook workbook = session.workbook().orElseThrow();
     Instant now = clock.instant();
-    desk.background(
+    session.background(
         () -> {
           try {
             Optional<Signing> signing =
@@ -329,12 +332,12 @@ public final class ReportWork {
                 + " the space.";
           }
         },
-        desk::say);
+        session::say);
   }
 
   /** When the first run of the chosen unit began, as the film's start is typed. */
   public String filmStart() {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     return judgement == null
         ? ""
         : judgement.runs().stream()
@@ -357,8 +360,9 @@ public final class ReportWork {
     if (judgement.isEmpty() || file.isEmpty() || begins.isEmpty()) {
       return;
     }
-    Workbook workbook = desk.workbook().orElseThrow();
-    desk.background(() -> film(workbook, judgement.get(), file.get(), begins.get()), desk::say);
+    Workbook workbook = session.workbook().orElseThrow();
+    session.background(
+        () -> film(workbook, judgement.get(), file.get(), begins.get()), session::say);
   }
 
   private static String film(Workbook workbook, Judgement judgement, Path stem, Instant begins) {
@@ -408,7 +412,7 @@ public final class ReportWork {
       }
       return Optional.of(java.time.LocalDateTime.parse(text, MOMENT).atZone(zone).toInstant());
     } catch (DateTimeException e) {
-      desk.say("“" + typed + "” is no time; type 14:20:05, or 2026-05-04 14:20:05.");
+      session.say("“" + typed + "” is no time; type 14:20:05, or 2026-05-04 14:20:05.");
       return Optional.empty();
     }
   }

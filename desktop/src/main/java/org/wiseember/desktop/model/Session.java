@@ -36,11 +36,12 @@ import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.solar.PanelsOnHand;
-import org.wiseember.report.chart.Drawing;
+import org.wiseember.report.chart.Charts;
+import org.wiseember.report.drawing.Drawing;
 import org.wiseember.report.look.Palette;
 import org.wiseember.trial.beside.BesideRun;
-import org.wiseember.trial.kind.LoadsOnHand;
 import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.onhand.LoadsOnHand;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Days;
@@ -313,7 +314,7 @@ public final class Session {
 
   /** A drawing as the reader likes it: in these colours, this size of text and these units. */
   public JFreeChart drawn(Drawing drawing) {
-    return drawing.in(units.get()).chart(palette.get(), textScale.get());
+    return Charts.of(drawing.in(units.get()), palette.get(), textScale.get());
   }
 
   public DoubleProperty textScale() {
@@ -764,7 +765,7 @@ public final class Session {
       return;
     }
     edits.did(
-        judgement.unit().name() + " taken off the shelf",
+        judgement.unit().name() + " removed from the shelf",
         () ->
             background(
                 () -> {

@@ -11,17 +11,17 @@ import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.core.solar.Port;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.kind.ChargeSetting;
+import org.wiseember.trial.onhand.ChargeSetting;
 
 /** The panels on hand, and what they are put to. */
 public final class SolarWork {
-  private final Session desk;
+  private final Session session;
   private final Edits edits;
   private final ObjectProperty<PanelsOnHand> panels = new SimpleObjectProperty<>(PanelsOnHand.NONE);
   private long asked;
 
-  SolarWork(Session desk, Edits edits) {
-    this.desk = desk;
+  SolarWork(Session session, Edits edits) {
+    this.session = session;
     this.edits = edits;
   }
 
@@ -37,7 +37,7 @@ public final class SolarWork {
    */
   public void keep(PanelsOnHand next, String what) {
     PanelsOnHand before = panels.get();
-    if (next.equals(before) || desk.refuseWhenReadOnly()) {
+    if (next.equals(before) || session.refuseWhenReadOnly()) {
       return;
     }
     edits.did(what, () -> keepQuietly(before));
@@ -46,9 +46,9 @@ public final class SolarWork {
 
   private void keepQuietly(PanelsOnHand next) {
     panels.set(next);
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().panelsOnHand(next);
+          session.workbook().orElseThrow().panelsOnHand(next);
           return next;
         },
         done -> {});
@@ -59,7 +59,7 @@ public final class SolarWork {
     PanelsOnHand now = panels.get();
     asked++;
     long mine = asked;
-    desk.background(
+    session.background(
         () -> now.ways(port),
         ways -> {
           if (mine == asked) {
@@ -70,12 +70,13 @@ public final class SolarWork {
 
   /** Charges the chosen unit from these panels next. */
   public void toTheBench(Arrangement arrangement) {
-    ChargeSetting now = desk.bench().onHand().get().answer(ChargeSetting.ASK);
-    desk.bench()
+    ChargeSetting now = session.bench().onHand().get().answer(ChargeSetting.ASK);
+    session
+        .bench()
         .have(
             ChargeSetting.ASK,
             now.adding(ChargeSource.SOLAR).with(arrangement, panels.get().site()));
-    desk.bench().test().set(AllTests.of(Charge.KIND));
-    desk.stage().set(StageName.BENCH);
+    session.bench().test().set(AllTests.of(Charge.KIND));
+    session.stage().set(StageName.BENCH);
   }
 }

@@ -15,13 +15,13 @@ import org.wiseember.trial.plan.Schedule;
 
 /** Saves what somebody has to be there for as a calendar a phone reads. */
 final class CalendarSave extends VBox {
-  private final Session desk;
+  private final Session session;
   private final TextField place = new TextField();
   private final Label state = Words.of("quiet", "");
   private Schedule tide;
 
-  CalendarSave(Session desk) {
-    this.desk = desk;
+  CalendarSave(Session session) {
+    this.session = session;
     setSpacing(6);
     place.setId("calendar-file");
     place.setAccessibleText("Where the calendar is saved");
@@ -36,7 +36,8 @@ final class CalendarSave extends VBox {
     tide = next;
     if (place.getText().isBlank()) {
       Path folder =
-          desk.workbook()
+          session
+              .workbook()
               .map(w -> w.file().toAbsolutePath().getParent())
               .orElse(Path.of(System.getProperty("user.home")));
       place.setText(folder.resolve("Plan.ics").toString());
@@ -47,15 +48,16 @@ final class CalendarSave extends VBox {
     try {
       Path file = Path.of(place.getText().strip());
       byte[] content =
-          CalendarFile.write(tide, desk.planWork().times().now()).getBytes(StandardCharsets.UTF_8);
-      desk.background(
+          CalendarFile.write(tide, session.planWork().times().now())
+              .getBytes(StandardCharsets.UTF_8);
+      session.background(
           () -> Session.written(file, content),
           words -> {
             state.setText(words);
-            desk.say(words);
+            session.say(words);
           });
     } catch (InvalidPathException e) {
-      desk.say("Type where the calendar should go first.");
+      session.say("Type where the calendar should go first.");
     }
   }
 }

@@ -20,8 +20,8 @@ import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.MarkNode;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.PlanWork;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.look.UnitMark;
 import org.wiseember.trial.plan.PackState;
@@ -35,7 +35,7 @@ import org.wiseember.workbook.plan.CampaignNotes;
 
 /** What comes when: the tide, its steps in a row, and what was left out. */
 final class CampaignPage extends StackPane {
-  private final Session desk;
+  private final Session session;
   private final PlanWork work;
   private final VBox whole = new VBox(10);
   private final Label summary = Words.of("quiet", "");
@@ -52,14 +52,14 @@ final class CampaignPage extends StackPane {
   private final CalendarSave calendar;
   private Optional<ScheduleStep> chosen = Optional.empty();
 
-  CampaignPage(Session desk) {
-    this.desk = desk;
-    this.work = desk.planWork();
-    side = new StepPanel(desk);
-    fields = new PlanFields(desk);
-    tide = new SchedulePane(desk, this::choose, (step, at) -> work.pin(step, Optional.of(at)));
-    print = new SheetSave(desk, "plan", "The plan, and every rig card");
-    calendar = new CalendarSave(desk);
+  CampaignPage(Session session) {
+    this.session = session;
+    this.work = session.planWork();
+    side = new StepPanel(session);
+    fields = new PlanFields(session);
+    tide = new SchedulePane(session, this::choose, (step, at) -> work.pin(step, Optional.of(at)));
+    print = new SheetSave(session, "plan", "The plan, and every rig card");
+    calendar = new CalendarSave(session);
     whole
         .getChildren()
         .setAll(
@@ -74,9 +74,10 @@ final class CampaignPage extends StackPane {
             print,
             calendar);
     work.tide().addListener((o, was, is) -> show());
-    desk.chosen().addListener((o, was, is) -> show());
-    desk.whenLookChanges(this::show);
-    desk.shelf()
+    session.chosen().addListener((o, was, is) -> show());
+    session.whenLookChanges(this::show);
+    session
+        .shelf()
         .addListener((javafx.collections.ListChangeListener<Shelf.Place>) change -> chooseUnits());
     show();
   }
@@ -88,27 +89,27 @@ final class CampaignPage extends StackPane {
 
   private void show() {
     Schedule now = work.tide().get();
-    if (desk.chosen().get() != null && desk.chosen().get().unit().origin().isPresent()) {
+    if (session.chosen().get() != null && session.chosen().get().unit().origin().isPresent()) {
       getChildren()
           .setAll(
               new EmptyStage(
-                  desk.chosen().get().unit().name(),
+                  session.chosen().get().unit().name(),
                   "Somebody else tested this unit. Its claims and figures are on Verdict and Evidence;"
                       + " there is nothing for you to plan.",
                   "To the verdict",
-                  () -> desk.stage().set(StageName.VERDICT)));
+                  () -> session.stage().set(StageName.VERDICT)));
       return;
     }
     if (now == null) {
       getChildren()
           .setAll(
-              desk.shelf().isEmpty()
+              session.shelf().isEmpty()
                   ? new EmptyStage(
                       "Plan",
                       "Once a label is typed, its claims say which tests they want. Here they are"
                           + " laid out so that no charge is wasted and nobody waits in vain.",
                       "To the label",
-                      () -> desk.stage().set(StageName.LABEL))
+                      () -> session.stage().set(StageName.LABEL))
                   : Words.of("quiet", "The plan is being laid out."));
       return;
     }
@@ -178,7 +179,7 @@ final class CampaignPage extends StackPane {
     List<Node> all = new ArrayList<>(List.of(Words.line("strong", "Planned together")));
     Schedule now = work.tide().get();
     List<Long> order = now == null ? List.of() : List.copyOf(now.packs().keySet());
-    for (Shelf.Place place : desk.shelf()) {
+    for (Shelf.Place place : session.shelf()) {
       if (place.unit().origin().isPresent()) {
         continue;
       }
@@ -198,9 +199,9 @@ final class CampaignPage extends StackPane {
     units.getChildren().setAll(all);
     boolean alone = !work.notes().units().isEmpty() && !work.together();
     Words.shown(byItself, alone);
-    if (alone && desk.chosen().get() != null) {
+    if (alone && session.chosen().get() != null) {
       byItself.setText(
-          desk.chosen().get().unit().name()
+          session.chosen().get().unit().name()
               + " is planned by itself, as if the others took nothing meanwhile. Choose one of those"
               + " planned together to see their plan.");
     }
@@ -209,8 +210,8 @@ final class CampaignPage extends StackPane {
   /** Those planned together; before anybody said so, the one that is looked at. */
   private List<Long> row() {
     List<Long> row = work.notes().units();
-    return row.isEmpty() && desk.chosen().get() != null
-        ? List.of(desk.chosen().get().unit().id())
+    return row.isEmpty() && session.chosen().get() != null
+        ? List.of(session.chosen().get().unit().id())
         : row;
   }
 
@@ -221,7 +222,7 @@ final class CampaignPage extends StackPane {
       next.add(unit);
     }
     List<Long> sorted =
-        desk.shelf().stream().map(p -> p.unit().id()).filter(next::contains).toList();
+        session.shelf().stream().map(p -> p.unit().id()).filter(next::contains).toList();
     work.note(work.notes().of(sorted), "Units of the plan changed");
     chooseUnits();
   }

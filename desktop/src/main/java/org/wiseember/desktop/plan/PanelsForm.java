@@ -23,12 +23,12 @@ final class PanelsForm extends VBox {
   private static final Panel FIRST =
       new Panel("100 W panel", 22.3, 5.9, 18.5, 5.41, Double.NaN, Double.NaN, 0);
 
-  private final Session desk;
+  private final Session session;
   private final VBox lots = new VBox();
   private final Label trouble = Words.of("care", "");
 
-  PanelsForm(Session desk) {
-    this.desk = desk;
+  PanelsForm(Session session) {
+    this.session = session;
     getStyleClass().add("sheet");
     setSpacing(8);
     lots.setSpacing(8);
@@ -36,13 +36,13 @@ final class PanelsForm extends VBox {
     var add = Words.button("action", "Add a panel", this::add);
     add.setId("add-panel");
     getChildren().addAll(Words.of("heading", "Panels on hand"), lots, trouble, new HBox(add));
-    desk.solar().panels().addListener((o, was, is) -> show());
+    session.solar().panels().addListener((o, was, is) -> show());
     show();
   }
 
   private void show() {
     lots.getChildren().clear();
-    List<PanelsOnHand.Lot> all = desk.solar().panels().get().lots();
+    List<PanelsOnHand.Lot> all = session.solar().panels().get().lots();
     for (int i = 0; i < all.size(); i++) {
       lots.getChildren().add(row(i, all.get(i)));
     }
@@ -68,7 +68,7 @@ final class PanelsForm extends VBox {
       row.getChildren().add(Field.named(field));
       Field.whenTyped(field, () -> keep(i, fields));
     }
-    var off = Words.button("action", "Take off", () -> takeOff(i));
+    var off = Words.button("action", "Remove", () -> takeOff(i));
     off.setId(id + "off");
     row.getChildren().add(off);
     return row;
@@ -81,7 +81,7 @@ final class PanelsForm extends VBox {
   }
 
   private void keep(int i, TextField[] fields) {
-    List<PanelsOnHand.Lot> all = new ArrayList<>(desk.solar().panels().get().lots());
+    List<PanelsOnHand.Lot> all = new ArrayList<>(session.solar().panels().get().lots());
     if (i >= all.size()) {
       return;
     }
@@ -103,7 +103,7 @@ final class PanelsForm extends VBox {
               old.cells());
       all.set(i, new PanelsOnHand.Lot(panel, (int) count));
       Words.shown(trouble, false);
-      desk.solar().keep(desk.solar().panels().get().with(all), "Panels on hand changed");
+      session.solar().keep(session.solar().panels().get().with(all), "Panels on hand changed");
     } catch (IllegalArgumentException e) {
       trouble.setText(sentence(e.getMessage()));
       Words.shown(trouble, true);
@@ -125,21 +125,21 @@ final class PanelsForm extends VBox {
   }
 
   private void add() {
-    List<PanelsOnHand.Lot> all = new ArrayList<>(desk.solar().panels().get().lots());
+    List<PanelsOnHand.Lot> all = new ArrayList<>(session.solar().panels().get().lots());
     if (all.size() >= PanelsOnHand.MOST_LOTS) {
       trouble.setText(PanelsOnHand.MOST_LOTS + " kinds are enough; take one off first.");
       Words.shown(trouble, true);
       return;
     }
     all.add(new PanelsOnHand.Lot(FIRST, 1));
-    desk.solar().keep(desk.solar().panels().get().with(all), "Panel added");
+    session.solar().keep(session.solar().panels().get().with(all), "Panel added");
   }
 
   private void takeOff(int i) {
-    List<PanelsOnHand.Lot> all = new ArrayList<>(desk.solar().panels().get().lots());
+    List<PanelsOnHand.Lot> all = new ArrayList<>(session.solar().panels().get().lots());
     if (i < all.size()) {
       all.remove(i);
-      desk.solar().keep(desk.solar().panels().get().with(all), "Panel taken off");
+      session.solar().keep(session.solar().panels().get().with(all), "Panel removed");
     }
   }
 }

@@ -19,10 +19,10 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.MarkNode;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.PlanWork;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.report.look.UnitMark;
-import org.wiseember.trial.kind.Equipment;
+import org.wiseember.trial.need.Equipment;
 import org.wiseember.trial.plan.PackState;
 import org.wiseember.trial.plan.Schedule;
 import org.wiseember.workbook.plan.CampaignNotes;
@@ -35,16 +35,16 @@ final class PlanFields extends VBox {
   private static final Pattern SPAN =
       Pattern.compile("(\\d{1,2})(?:[:.](\\d{2}))?\\s*(?:-|–|to)\\s*(\\d{1,2})(?:[:.](\\d{2}))?");
 
-  private final Session desk;
+  private final Session session;
   private final PlanWork work;
   private final TextField present = Field.of("plan-present", "somebody is there", "", 16);
   private final FlowPane charges = new FlowPane(16, 6);
   private final FlowPane away = new FlowPane(6, 6);
   private final List<TextField> fields = new ArrayList<>();
 
-  PlanFields(Session desk) {
-    this.desk = desk;
-    this.work = desk.planWork();
+  PlanFields(Session session) {
+    this.session = session;
+    this.work = session.planWork();
     setSpacing(8);
     present.setPromptText("8-12, 18-22:30");
     Field.whenTyped(present, this::presentTyped);
@@ -103,7 +103,7 @@ final class PlanFields extends VBox {
         work.charged(unit, typed.getAsDouble());
       }
     } catch (IllegalArgumentException e) {
-      desk.say(e.getMessage());
+      session.say(e.getMessage());
     }
   }
 
@@ -150,7 +150,7 @@ final class PlanFields extends VBox {
       Optional<LocalTime> to =
           span.matches() ? time(span.group(3), span.group(4)) : Optional.empty();
       if (from.isEmpty() || to.isEmpty()) {
-        desk.say(
+        session.say(
             "“"
                 + part.strip()
                 + "” is no time somebody is there; type 18-22, or 8:30-12, 18-22:30.");

@@ -29,19 +29,19 @@ public final class PlanStage extends StackPane {
   private final SolarPage solar;
   private final CablePage cables;
 
-  public PlanStage(Session desk) {
+  public PlanStage(Session session) {
     main.getStyleClass().add("stage");
     Map<Page, String> words = new LinkedHashMap<>();
     words.put(Page.CAMPAIGN, "What comes when");
     words.put(Page.SOLAR, "Solar port");
     words.put(Page.CABLES, "Cables and fuses");
     pages = Choices.row("Plan", "plan-", words, page);
-    because = new BecausePanel(desk);
-    campaign = new CampaignPage(desk);
-    solar = new SolarPage(desk, because, () -> page.get() == Page.SOLAR);
+    because = new BecausePanel(session);
+    campaign = new CampaignPage(session);
+    solar = new SolarPage(session, because, () -> page.get() == Page.SOLAR);
     cables = new CablePage(because, () -> page.get() == Page.CABLES);
     page.addListener((o, was, is) -> show());
-    getChildren().add(new Adaptive(main, side, desk.textScale()));
+    getChildren().add(new Adaptive(main, side, session.textScale()));
     show();
   }
 

@@ -25,7 +25,7 @@ final class SchedulePane extends StackPane {
   /** Pins stand on whole steps of it. */
   private static final long PIN_MINUTES = 5;
 
-  private final Session desk;
+  private final Session session;
   private final ChartPane chart =
       new ChartPane("Charge of each unit over time, and what is busy when");
   private final Rectangle ghost = new Rectangle();
@@ -41,8 +41,9 @@ final class SchedulePane extends StackPane {
    * @param choose takes the bar that was pressed
    * @param pin takes a test that was dragged, and where to
    */
-  SchedulePane(Session desk, Consumer<ScheduleStep> choose, BiConsumer<ScheduleStep, Instant> pin) {
-    this.desk = desk;
+  SchedulePane(
+      Session session, Consumer<ScheduleStep> choose, BiConsumer<ScheduleStep, Instant> pin) {
+    this.session = session;
     this.choose = choose;
     this.pin = pin;
     chart.setId("tide-chart");
@@ -60,11 +61,11 @@ final class SchedulePane extends StackPane {
 
   void show(Schedule next, Optional<ScheduleStep> chosen) {
     tide = next;
-    double scale = desk.textScale().get();
+    double scale = session.textScale().get();
     double high = (190 + 26 * (next.packs().size() + 4)) * scale;
     chart.setMinHeight(high);
     chart.setPrefHeight(high);
-    chart.show(() -> desk.drawn(ScheduleDrawings.of(next, desk.planWork().times(), chosen)));
+    chart.show(() -> session.drawn(ScheduleDrawings.of(next, session.planWork().times(), chosen)));
   }
 
   private Optional<Rectangle2D> lanes() {
@@ -94,7 +95,8 @@ final class SchedulePane extends StackPane {
     if (lane < 0 || lane >= units.size()) {
       return Optional.empty();
     }
-    List<ScheduleStep> own = tide.steps().stream().filter(s -> s.unit() == units.get(lane)).toList();
+    List<ScheduleStep> own =
+        tide.steps().stream().filter(s -> s.unit() == units.get(lane)).toList();
     // Of two that touch it is the one under the mouse; beside a narrow one a little counts too.
     return own.stream()
         .filter(s -> e.getX() >= x(s.from(), area) && e.getX() < x(s.to(), area))

@@ -28,7 +28,7 @@ final class SiteForm extends VBox {
 
   private static final double PERCENT = 100;
 
-  private final Session desk;
+  private final Session session;
   private final QuantityField coldest =
       new QuantityField("site-coldest", "Coldest morning", Unit.CELSIUS, 4);
   private final TextField latitude = Field.of("site-latitude", "Latitude, ° north", "", 4);
@@ -39,8 +39,8 @@ final class SiteForm extends VBox {
   private final QuantityField air = new QuantityField("site-air", "Air", Unit.CELSIUS, 3);
   private final Label trouble = Words.of("care", "");
 
-  SiteForm(Session desk) {
-    this.desk = desk;
+  SiteForm(Session session) {
+    this.session = session;
     getStyleClass().add("sheet");
     setSpacing(8);
     FlowPane row = new FlowPane(12, 6);
@@ -50,12 +50,12 @@ final class SiteForm extends VBox {
     }
     Words.shown(trouble, false);
     getChildren().addAll(Words.of("heading", "Where they stand"), row, trouble);
-    desk.solar().panels().addListener((o, was, is) -> show());
+    session.solar().panels().addListener((o, was, is) -> show());
     show();
   }
 
   private void show() {
-    Site site = desk.solar().panels().get().site();
+    Site site = session.solar().panels().get().site();
     coldest.show(site.coldestCelsius());
     latitude.setText(text(site.day().latitude()));
     day.setText(
@@ -73,7 +73,7 @@ final class SiteForm extends VBox {
   }
 
   private void keep() {
-    PanelsOnHand now = desk.solar().panels().get();
+    PanelsOnHand now = session.solar().panels().get();
     Site old = now.site();
     try {
       SunDay sun =
@@ -89,7 +89,7 @@ final class SiteForm extends VBox {
               coldest.kept(-60, 60).orElse(old.coldestCelsius()),
               air.kept(-60, 60).orElse(old.airCelsius()));
       Words.shown(trouble, false);
-      desk.solar().keep(now.with(site), "Site changed");
+      session.solar().keep(now.with(site), "Site changed");
     } catch (IllegalArgumentException e) {
       trouble.setText(e.getMessage());
       Words.shown(trouble, true);

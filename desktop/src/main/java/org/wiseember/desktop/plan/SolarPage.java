@@ -28,7 +28,7 @@ import org.wiseember.trial.verdict.Judgement;
 
 /** What may go into the solar port of the chosen unit, from the panels on hand. */
 final class SolarPage extends VBox {
-  private final Session desk;
+  private final Session session;
   private final BecausePanel because;
   private final BooleanSupplier onShow;
   private final Label under = Words.of("quiet", "");
@@ -49,8 +49,8 @@ final class SolarPage extends VBox {
    * @param because tells why of what is chosen
    * @param onShow whether this page is the one on show
    */
-  SolarPage(Session desk, BecausePanel because, BooleanSupplier onShow) {
-    this.desk = desk;
+  SolarPage(Session session, BecausePanel because, BooleanSupplier onShow) {
+    this.session = session;
     this.because = because;
     this.onShow = onShow;
     setSpacing(10);
@@ -81,13 +81,13 @@ final class SolarPage extends VBox {
             words,
             missing,
             window,
-            new PanelsForm(desk),
-            new SiteForm(desk),
+            new PanelsForm(session),
+            new SiteForm(session),
             Words.of("heading", "A second battery into the port"),
             batteries);
-    desk.chosen().addListener((o, was, is) -> rebuild());
-    desk.solar().panels().addListener((o, was, is) -> rebuild());
-    desk.whenLookChanges(this::draw);
+    session.chosen().addListener((o, was, is) -> rebuild());
+    session.solar().panels().addListener((o, was, is) -> rebuild());
+    session.whenLookChanges(this::draw);
     rebuild();
   }
 
@@ -104,17 +104,17 @@ final class SolarPage extends VBox {
   }
 
   private Optional<Port> port() {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     return judgement == null ? Optional.empty() : LabelInputs.port(judgement.unit().label());
   }
 
   private void rebuild() {
     Optional<Port> port = port();
-    PanelsOnHand panels = desk.solar().panels().get();
+    PanelsOnHand panels = session.solar().panels().get();
     missing.getChildren().clear();
     missing.setSpacing(8);
     if (port.isEmpty()) {
-      under.setText(desk.chosen().get() == null ? "" : desk.chosen().get().unit().name());
+      under.setText(session.chosen().get() == null ? "" : session.chosen().get().unit().name());
       say(
           "The label prints no volt window for a solar or DC input, so nothing can be said to be"
               + " safe. Type it as it is printed, such as “Solar 12-60 V, 10 A, 400 W”.",
@@ -122,7 +122,7 @@ final class SolarPage extends VBox {
           StageName.LABEL);
     } else {
       under.setText(
-          desk.chosen().get().unit().name()
+          session.chosen().get().unit().name()
               + ", port by the label: "
               + portWords(port.get())
               + ". Coldest morning here "
@@ -143,7 +143,7 @@ final class SolarPage extends VBox {
     Words.shown(window, drawn);
     batteries(port);
     if (drawn) {
-      desk.solar().ways(port.get(), found -> show(port.get(), found));
+      session.solar().ways(port.get(), found -> show(port.get(), found));
     } else {
       shown = List.of();
       explainNothing();
@@ -155,7 +155,7 @@ final class SolarPage extends VBox {
         .getChildren()
         .addAll(
             Words.of("empty-text", words),
-            new HBox(Words.button("action-main", step, () -> desk.stage().set(to))));
+            new HBox(Words.button("action-main", step, () -> session.stage().set(to))));
   }
 
   private static String portWords(Port port) {
@@ -193,7 +193,7 @@ final class SolarPage extends VBox {
     if (!onShow.getAsBoolean()) {
       return;
     }
-    because.explain(WayBecause.of(way, port, desk.solar().panels().get().site()));
+    because.explain(WayBecause.of(way, port, session.solar().panels().get().site()));
     VBox care =
         new VBox(
             Words.of("strong", "Take care"),
@@ -208,7 +208,9 @@ final class SolarPage extends VBox {
     if (way.fullSunWatts() > 0) {
       var use =
           Words.button(
-              "action-main", "Charge from these", () -> desk.solar().toTheBench(way.arrangement()));
+              "action-main",
+              "Charge from these",
+              () -> session.solar().toTheBench(way.arrangement()));
       use.setId("use-panels");
       because.getChildren().add(new HBox(use));
     }
@@ -254,7 +256,7 @@ final class SolarPage extends VBox {
   private void draw() {
     port()
         .filter(p -> !shown.isEmpty())
-        .ifPresent(p -> chart.show(() -> desk.drawn(InputWindowPicture.of(p, shown, chosen))));
+        .ifPresent(p -> chart.show(() -> session.drawn(InputWindowPicture.of(p, shown, chosen))));
     shown.stream()
         .filter(l -> l.way().arrangement().words().equals(chosen))
         .findFirst()
@@ -268,9 +270,10 @@ final class SolarPage extends VBox {
     Words.shown(dayTitle, allowed);
     Arrangement arrangement = lettered.way().arrangement();
     dayTitle.setText("The day of " + arrangement.words());
-    Site site = desk.solar().panels().get().site();
+    Site site = session.solar().panels().get().site();
     port()
         .filter(p -> allowed)
-        .ifPresent(p -> day.show(() -> desk.drawn(InputWindowPicture.day(arrangement, p, site))));
+        .ifPresent(
+            p -> day.show(() -> session.drawn(InputWindowPicture.day(arrangement, p, site))));
   }
 }

@@ -17,8 +17,8 @@ import org.wiseember.desktop.finding.SheetSave;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.PlanWork;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.trial.plan.RigCard;
 import org.wiseember.trial.plan.Schedule;
@@ -33,21 +33,21 @@ final class StepPanel extends VBox {
   private static final Pattern TIME =
       Pattern.compile("(?<later>\\+(?<days>\\d{1,2})\\s+)?(?<hour>\\d{1,2})[:.](?<minute>\\d{2})");
 
-  private final Session desk;
+  private final Session session;
   private final PlanWork work;
   private final TextField begins = Field.of("pin-time", "begins at", "", 8);
   private final ChartPane rig = new ChartPane("How the test is wired");
   private final SheetSave print;
   private ScheduleStep step;
 
-  StepPanel(Session desk) {
-    this.desk = desk;
-    this.work = desk.planWork();
+  StepPanel(Session session) {
+    this.session = session;
+    this.work = session.planWork();
     getStyleClass().add("side");
     setSpacing(8);
     begins.setOnAction(e -> pinTyped());
-    print = new SheetSave(desk, "rig-card", "Its rig card");
-    desk.whenLookChanges(this::drawRig);
+    print = new SheetSave(session, "rig-card", "Its rig card");
+    session.whenLookChanges(this::drawRig);
   }
 
   /** Tells of one; of none what this place is for. */
@@ -130,7 +130,7 @@ final class StepPanel extends VBox {
               button("pin-earlier", "15 min earlier", () -> pin(step.from().minusSeconds(900))),
               button("pin-later", "15 min later", () -> pin(step.from().plusSeconds(900))));
       if (step.pinned()) {
-        pins.getChildren().add(button("unpin-step", "Take the pin out", () -> pin(null)));
+        pins.getChildren().add(button("unpin-step", "Unpin", () -> pin(null)));
       }
       all.add(pins);
       all.add(
@@ -138,7 +138,7 @@ final class StepPanel extends VBox {
               6,
               6,
               button("to-bench", "To the bench", () -> toBench(wanted)),
-              button("drop-step", "Leave it out", () -> choose(CampaignNotes.Choice.DROPPED)),
+              button("drop-step", "Exclude", () -> choose(CampaignNotes.Choice.DROPPED)),
               button(
                   "elsewhere-step",
                   "Done elsewhere",
@@ -173,11 +173,11 @@ final class StepPanel extends VBox {
     card()
         .ifPresent(
             c -> {
-              double scale = desk.textScale().get();
+              double scale = session.textScale().get();
               double high = (c.drawing().probes().isEmpty() ? 110 : 150) * scale;
               rig.setMinHeight(high);
               rig.setPrefHeight(high);
-              rig.show(() -> desk.drawn(c.drawing()));
+              rig.show(() -> session.drawn(c.drawing()));
             });
   }
 
@@ -197,7 +197,7 @@ final class StepPanel extends VBox {
     if (!typed.matches()
         || Integer.parseInt(typed.group("hour")) > 23
         || Integer.parseInt(typed.group("minute")) > 59) {
-      desk.say("“" + begins.getText() + "” is no time; type 14:20, or +1 9:00 for tomorrow.");
+      session.say("“" + begins.getText() + "” is no time; type 14:20, or +1 9:00 for tomorrow.");
       return;
     }
     ZoneId zone = work.times().zone();
@@ -219,10 +219,10 @@ final class StepPanel extends VBox {
   }
 
   private void toBench(Wanted wanted) {
-    if (step.unit() != desk.chosen().get().unit().id()) {
-      desk.choose(step.unit());
+    if (step.unit() != session.chosen().get().unit().id()) {
+      session.choose(step.unit());
     }
-    desk.bench().test().set(wanted.plan().type());
-    desk.stage().set(StageName.BENCH);
+    session.bench().test().set(wanted.plan().type());
+    session.stage().set(StageName.BENCH);
   }
 }

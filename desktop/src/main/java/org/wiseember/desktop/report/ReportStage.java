@@ -22,8 +22,8 @@ import org.wiseember.desktop.look.EmptyStage;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.ReportWork;
+import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.page.Paper;
 import org.wiseember.trial.publish.ReportSheets;
@@ -32,7 +32,7 @@ import org.wiseember.workbook.ReportChoice;
 
 /** The report about the chosen unit as it will be printed, and what else is made for others. */
 public final class ReportStage extends StackPane {
-  private final Session desk;
+  private final Session session;
   private final ReportWork work;
   private final TextField place = new TextField();
   private final ImageView picture = new ImageView();
@@ -50,9 +50,9 @@ public final class ReportStage extends StackPane {
   private final TextField filmStart = Field.of("film-start", "begins at", "", 12);
   private long shown = -1;
 
-  public ReportStage(Session desk) {
-    this.desk = desk;
-    this.work = desk.reportWork();
+  public ReportStage(Session session) {
+    this.session = session;
+    this.work = session.reportWork();
     sheets = new SheetList(work);
     place.setId("page-file");
     place.setAccessibleText("Where the page is saved");
@@ -83,8 +83,8 @@ public final class ReportStage extends StackPane {
             paperPane);
     main.getStyleClass().addAll("stage", "page");
     main.widthProperty().addListener((o, was, is) -> fit());
-    whole = new Adaptive(main, side(), desk.textScale());
-    desk.chosen().addListener((o, was, is) -> show());
+    whole = new Adaptive(main, side(), session.textScale());
+    session.chosen().addListener((o, was, is) -> show());
     work.choice().addListener((o, was, is) -> show());
     work.progress().addListener((o, was, is) -> progress());
     work.made().addListener((o, was, is) -> draw());
@@ -157,7 +157,7 @@ public final class ReportStage extends StackPane {
   }
 
   private void all(boolean everything) {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     if (judgement != null) {
       work.choose(
           work.choice()
@@ -183,7 +183,7 @@ public final class ReportStage extends StackPane {
   }
 
   private void show() {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     if (judgement == null || judgement.unit().label().claims().isEmpty()) {
       shown = -1;
       getChildren()
@@ -193,7 +193,7 @@ public final class ReportStage extends StackPane {
                   "The printed page about this unit will be here. It needs a label to hold the"
                       + " findings against.",
                   "To the label",
-                  () -> desk.stage().set(StageName.LABEL)));
+                  () -> session.stage().set(StageName.LABEL)));
       return;
     }
     if (!getChildren().equals(List.of(whole))) {
@@ -231,7 +231,7 @@ public final class ReportStage extends StackPane {
       picture.setImage(null);
       return;
     }
-    desk.background(
+    session.background(
         () -> PagePicture.of(made.pdf()),
         pages -> {
           if (made.equals(work.made().get())) {

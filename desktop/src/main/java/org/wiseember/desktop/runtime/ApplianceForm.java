@@ -16,14 +16,14 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.ApplianceDraw;
-import org.wiseember.core.runtime.Leg;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.Watch;
 import org.wiseember.core.runtime.WatchSheet;
+import org.wiseember.core.runtime.feed.Leg;
 import org.wiseember.desktop.beside.WatchForm;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
@@ -40,7 +40,7 @@ final class ApplianceForm extends VBox {
   private static final double MOST_WATTS = 100_000;
   private static final double PERCENT = 100;
 
-  private final Session desk;
+  private final Session session;
   private final Runnable closed;
   private final Label trouble = Words.of("care", "");
   private int place = -1;
@@ -54,13 +54,13 @@ final class ApplianceForm extends VBox {
   private TextField sure;
   private TextField times;
 
-  ApplianceForm(Session desk, Runnable closed) {
-    this.desk = desk;
+  ApplianceForm(Session session, Runnable closed) {
+    this.session = session;
     this.closed = closed;
     getStyleClass().add("side");
     setId("appliance-form");
-    desk.units().addListener((o, was, is) -> rebuild());
-    desk.beside().runs().addListener((ListChangeListener<BesideRun>) change -> rebuild());
+    session.units().addListener((o, was, is) -> rebuild());
+    session.beside().runs().addListener((ListChangeListener<BesideRun>) change -> rebuild());
   }
 
   /** Opens the one at a place of the list. */
@@ -92,7 +92,7 @@ final class ApplianceForm extends VBox {
   }
 
   private void rebuild() {
-    StoredDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = session.dayWork().chosen().get();
     if (kept == null || place < 0 || place >= kept.day().appliances().size()) {
       return;
     }
@@ -149,7 +149,7 @@ final class ApplianceForm extends VBox {
     if (draw.use() == ApplianceDraw.Use.CYCLING) {
       WatchForm watch = new WatchForm(this::keepWatch);
       // One that is kept already says what it came to.
-      desk.beside().watches().stream()
+      session.beside().watches().stream()
           .filter(w -> w.name().equals(shown.name()))
           .reduce((first, last) -> last)
           .ifPresent(w -> watch.tell(w.watch(), w.sheet()));
@@ -177,7 +177,7 @@ final class ApplianceForm extends VBox {
   }
 
   private WrittenTimes written(Day day) {
-    return new WrittenTimes(day.start(), day.plan().hours(), desk.units().get());
+    return new WrittenTimes(day.start(), day.plan().hours(), session.units().get());
   }
 
   private String times(Day day, Appliance a) {
@@ -216,8 +216,10 @@ final class ApplianceForm extends VBox {
           case PER_GO -> draw.goWattHours() > 0 ? draw.goWattHours() : some / 6;
           case STEADY, SHORT -> Double.NaN;
         };
-    double minutes = use == ApplianceDraw.Use.SHORT ? draw.minutes() > 0 ? draw.minutes() : 10 : Double.NaN;
-    return new ApplianceDraw(use, some, energy, minutes, draw.startVa(), draw.origin(), draw.share95());
+    double minutes =
+        use == ApplianceDraw.Use.SHORT ? draw.minutes() > 0 ? draw.minutes() : 10 : Double.NaN;
+    return new ApplianceDraw(
+        use, some, energy, minutes, draw.startVa(), draw.origin(), draw.share95());
   }
 
   private Node sides() {
@@ -277,7 +279,7 @@ final class ApplianceForm extends VBox {
     }
     row.getChildren()
         .addAll(
-            button("appliance-off", "Take it off", this::takeOff),
+            button("appliance-off", "Remove", this::takeOff),
             button("appliance-done", "Done", this::close));
     return row;
   }
@@ -291,34 +293,34 @@ final class ApplianceForm extends VBox {
   private void move(int to) {
     int from = place;
     place = to;
-    Day day = desk.dayWork().chosen().get().day();
-    desk.dayWork().change(day.moving(from, to), "Order of appliances changed");
+    Day day = session.dayWork().chosen().get().day();
+    session.dayWork().change(day.moving(from, to), "Order of appliances changed");
     rebuild();
   }
 
   /** A watch is a run of the appliance; the day takes what it came to. */
   private void keepWatch(Watch watch) {
-    desk.beside().keepWatch(shown.name(), watch);
+    session.beside().keepWatch(shown.name(), watch);
     keep(shown.with(WatchSheet.of(watch).draw()));
   }
 
   private void takeOff() {
     int at = place;
-    Day day = desk.dayWork().chosen().get().day();
-    desk.dayWork().change(day.without(at), day.appliances().get(at).name() + " taken off");
+    Day day = session.dayWork().chosen().get().day();
+    session.dayWork().change(day.without(at), day.appliances().get(at).name() + " removed");
     close();
   }
 
   /** What cannot be read is said and changes nothing. */
   private void keep() {
-    StoredDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = session.dayWork().chosen().get();
     if (kept == null || shown == null || place < 0) {
       return;
     }
     try {
       ApplianceDraw draw = typed();
       boolean moments = draw.use().atMoments();
-      List<DayStretch> on = shown.on();
+      List<HourSpan> on = shown.on();
       List<Double> at = shown.at();
       if (!times.getText().equals(times(kept.day(), shown))) {
         on = moments ? on : written(kept.day()).stretches(times.getText());
@@ -348,7 +350,8 @@ final class ApplianceForm extends VBox {
     ApplianceDraw draw =
         new ApplianceDraw(
             was.use(),
-            number(watts, 0, MOST_WATTS).orElse(was.use() == ApplianceDraw.Use.STEADY ? 0 : Double.NaN),
+            number(watts, 0, MOST_WATTS)
+                .orElse(was.use() == ApplianceDraw.Use.STEADY ? 0 : Double.NaN),
             energy == null ? Double.NaN : number(energy, 0, MOST_WATTS).orElse(0),
             minutes == null ? Double.NaN : number(minutes, 0.01, 10_000).orElse(was.minutes()),
             number(startVa, 0, MOST_WATTS).orElse(Double.NaN),
@@ -362,11 +365,11 @@ final class ApplianceForm extends VBox {
   }
 
   private void keep(Appliance next) {
-    StoredDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = session.dayWork().chosen().get();
     if (next.equals(shown)) {
       return;
     }
-    desk.dayWork().change(kept.day().replacing(place, next), next.name() + " changed");
+    session.dayWork().change(kept.day().replacing(place, next), next.name() + " changed");
     rebuild();
   }
 }

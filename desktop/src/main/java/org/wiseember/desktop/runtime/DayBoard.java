@@ -13,18 +13,18 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.ApplianceDraw;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.WatchSheet;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Session;
-import org.wiseember.report.chart.DayDrawing;
+import org.wiseember.report.drawing.DayDrawing;
 import org.wiseember.trial.beside.BesideRun;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.trial.runtime.DayPage;
@@ -39,7 +39,7 @@ final class DayBoard extends VBox {
   /** Of the names, em. */
   private static final double NAMES_EM = 17;
 
-  private final Session desk;
+  private final Session session;
   private final IntConsumer edit;
   private final ChartPane chart = new ChartPane("Charge of each unit over the day");
   private final VBox rows = new VBox();
@@ -48,8 +48,8 @@ final class DayBoard extends VBox {
   private final List<Lane> lanes = new ArrayList<>();
   private int chosen = -1;
 
-  DayBoard(Session desk, IntConsumer edit) {
-    this.desk = desk;
+  DayBoard(Session session, IntConsumer edit) {
+    this.session = session;
     this.edit = edit;
     getStyleClass().add("day-board");
     chart.getStyleClass().add("day-chart");
@@ -70,7 +70,7 @@ final class DayBoard extends VBox {
                 "Drag a bar or its end, or use the arrows on it: left and right move it, with Shift"
                     + " its end. Enter on a name opens it. The first of the list matters most."));
     foot.setStyle("-fx-alignment: center-left;");
-    desk.beside().runs().addListener((ListChangeListener<BesideRun>) change -> watched());
+    session.beside().runs().addListener((ListChangeListener<BesideRun>) change -> watched());
     getChildren().addAll(rows, below, foot, watched);
     watched();
   }
@@ -88,15 +88,16 @@ final class DayBoard extends VBox {
   }
 
   private void add() {
-    StoredDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = session.dayWork().chosen().get();
     Day day = kept.day();
     double until = Math.min(4, day.plan().hours());
-    ApplianceDraw draw = new ApplianceDraw(ApplianceDraw.Use.STEADY, 60, Double.NaN, Double.NaN, Double.NaN);
+    ApplianceDraw draw =
+        new ApplianceDraw(ApplianceDraw.Use.STEADY, 60, Double.NaN, Double.NaN, Double.NaN);
     int number = day.appliances().size();
     Appliance fresh =
         new Appliance(
-            "Appliance " + (number + 1), draw, Side.AC, List.of(new DayStretch(0, until)), List.of());
-    desk.dayWork().change(day.adding(fresh), "Appliance added");
+            "Appliance " + (number + 1), draw, Side.AC, List.of(new HourSpan(0, until)), List.of());
+    session.dayWork().change(day.adding(fresh), "Appliance added");
     open(number);
   }
 
@@ -104,7 +105,7 @@ final class DayBoard extends VBox {
   private void watched() {
     watched.getChildren().setAll(Words.line("quiet", "Watched before:"));
     Map<String, Watches.Kept> newest = new LinkedHashMap<>();
-    desk.beside().watches().forEach(w -> newest.put(w.name(), w));
+    session.beside().watches().forEach(w -> newest.put(w.name(), w));
     for (Watches.Kept kept : newest.values()) {
       WatchSheet sheet = kept.sheet();
       var add =
@@ -119,9 +120,9 @@ final class DayBoard extends VBox {
   }
 
   private void add(String name, ApplianceDraw draw) {
-    Day day = desk.dayWork().chosen().get().day();
-    Appliance again = new Appliance(name, draw, Side.AC, List.of(DayStretch.ALWAYS), List.of());
-    desk.dayWork().change(day.adding(again), name + " added");
+    Day day = session.dayWork().chosen().get().day();
+    Appliance again = new Appliance(name, draw, Side.AC, List.of(HourSpan.ALWAYS), List.of());
+    session.dayWork().change(day.adding(again), name + " added");
     open(day.appliances().size());
   }
 
@@ -145,7 +146,7 @@ final class DayBoard extends VBox {
             List.of(),
             List.of(),
             0,
-            desk.units().get());
+            session.units().get());
     Lane head = new Lane(hours, true);
     lanes.add(head);
     StackPane corner = new StackPane();
@@ -196,17 +197,18 @@ final class DayBoard extends VBox {
   }
 
   private void moved(int place, Appliance next) {
-    StoredDay kept = desk.dayWork().chosen().get();
-    desk.dayWork()
+    StoredDay kept = session.dayWork().chosen().get();
+    session
+        .dayWork()
         .change(kept.day().replacing(place, next), "Times of " + next.name() + " changed");
   }
 
   void show(DayOutcome outcome) {
-    double scale = desk.textScale().get();
+    double scale = session.textScale().get();
     chart.setMinHeight(210 * Math.sqrt(scale));
     chart.setPrefHeight(250 * Math.sqrt(scale));
-    DayDrawing drawing = DayPage.drawing(outcome, desk.units().get(), false);
-    chart.show(() -> desk.drawn(drawing));
+    DayDrawing drawing = DayPage.drawing(outcome, session.units().get(), false);
+    chart.show(() -> session.drawn(drawing));
     VBox key = new VBox(6);
     key.getStyleClass().add("day-name");
     for (int i = 0; i < outcome.units().size(); i++) {

@@ -33,7 +33,7 @@ import org.wiseember.workbook.strict.JsonUnreadable;
 
 /** Which day, from when on, from which charge, and which units beside the chosen one. */
 final class DayHead extends VBox {
-  private final Session desk;
+  private final Session session;
   private final VBox days = new VBox();
   private final TextField title = Field.of("day-title", "Name of the day", "", 16);
   private final TextField start = Field.of("day-start", "from", "", 4);
@@ -46,8 +46,8 @@ final class DayHead extends VBox {
   private final FlowPane beside = new FlowPane(6, 6);
   private final Label trouble = Words.of("care", "");
 
-  DayHead(Session desk) {
-    this.desk = desk;
+  DayHead(Session session) {
+    this.session = session;
     setSpacing(8);
     title.getStyleClass().add("name-field");
     title.setMinWidth(120);
@@ -72,7 +72,7 @@ final class DayHead extends VBox {
         () -> change("Reserve changed", d -> d.charged(d.charge(), number(reserve, 0, 100))));
     celsius.setPromptText("room");
     Field.whenTyped(celsius, () -> change("Warmth of the pack changed", d -> d.at(warmth())));
-    var now = Words.button("action", "From now", desk.dayWork()::fromNow);
+    var now = Words.button("action", "From now", session.dayWork()::fromNow);
     now.setId("day-from-now");
     FlowPane fields =
         new FlowPane(
@@ -89,15 +89,17 @@ final class DayHead extends VBox {
     HBox acts =
         new HBox(
             6,
-            button("copy-day", "Copy it", desk.dayWork()::copy),
-            button("remove-day", "Take it away", desk.dayWork()::remove));
+            button("copy-day", "Copy it", session.dayWork()::copy),
+            button("remove-day", "Delete", session.dayWork()::remove));
     getChildren().addAll(days, new HBox(12, title, acts), fields, trouble, beside);
-    desk.shelf().addListener((javafx.collections.ListChangeListener<Shelf.Place>) c -> besides());
-    desk.units().addListener((o, was, is) -> again());
+    session
+        .shelf()
+        .addListener((javafx.collections.ListChangeListener<Shelf.Place>) c -> besides());
+    session.units().addListener((o, was, is) -> again());
   }
 
   private void again() {
-    StoredDay day = desk.dayWork().chosen().get();
+    StoredDay day = session.dayWork().chosen().get();
     if (day != null) {
       show(day);
     }
@@ -107,15 +109,16 @@ final class DayHead extends VBox {
     Day day = kept.day();
     Words.shown(trouble, false);
     title.setText(day.title());
-    start.setText(desk.units().get().time(day.start()));
+    start.setText(session.units().get().time(day.start()));
     hours.setText(plain(day.plan().hours()));
     charge.setText(plain(day.charge()));
     reserve.setText(plain(day.reserve()));
-    degrees.setText(desk.units().get().symbol(Unit.CELSIUS));
+    degrees.setText(session.units().get().symbol(Unit.CELSIUS));
     celsius.setText(
         day.celsius().isPresent()
             ? plain(
-                Math.rint(10 * desk.units().get().shown(day.celsius().getAsDouble(), Unit.CELSIUS))
+                Math.rint(
+                        10 * session.units().get().shown(day.celsius().getAsDouble(), Unit.CELSIUS))
                     / 10)
             : "");
     always.setSelected(day.plan().acAlwaysOn());
@@ -129,16 +132,16 @@ final class DayHead extends VBox {
 
   private void choices(StoredDay kept) {
     Map<Long, String> words = new LinkedHashMap<>();
-    desk.dayWork().days().forEach(d -> words.put(d.id(), d.day().title()));
+    session.dayWork().days().forEach(d -> words.put(d.id(), d.day().title()));
     ObjectProperty<Long> which = new SimpleObjectProperty<>(kept.id());
     FlowPane row = Choices.row("Day", "day-", words, which);
     which.addListener(
         (o, was, is) ->
-            desk.dayWork().days().stream()
+            session.dayWork().days().stream()
                 .filter(d -> d.id() == is)
                 .findFirst()
-                .ifPresent(desk.dayWork()::choose));
-    row.getChildren().add(button("add-day", "Add a day", desk.dayWork()::add));
+                .ifPresent(session.dayWork()::choose));
+    row.getChildren().add(button("add-day", "Add a day", session.dayWork()::add));
     days.getChildren().setAll(row);
   }
 
@@ -150,15 +153,16 @@ final class DayHead extends VBox {
 
   /** The chosen unit is asked about; the others on the shelf may stand beside it. */
   private void besides() {
-    StoredDay day = desk.dayWork().chosen().get();
-    if (day == null || desk.chosen().get() == null) {
+    StoredDay day = session.dayWork().chosen().get();
+    if (day == null || session.chosen().get() == null) {
       return;
     }
-    long first = desk.chosen().get().unit().id();
-    List<Shelf.Place> others = desk.shelf().stream().filter(p -> p.unit().id() != first).toList();
+    long first = session.chosen().get().unit().id();
+    List<Shelf.Place> others =
+        session.shelf().stream().filter(p -> p.unit().id() != first).toList();
     beside
         .getChildren()
-        .setAll(Words.line("strong", "Beside " + desk.chosen().get().unit().name()));
+        .setAll(Words.line("strong", "Beside " + session.chosen().get().unit().name()));
     for (Shelf.Place place : others) {
       long id = place.unit().id();
       ToggleButton toggle = InUnits.telling(new ToggleButton(place.unit().name()));
@@ -166,7 +170,7 @@ final class DayHead extends VBox {
       toggle.setId("beside-" + id);
       toggle.setMinWidth(USE_PREF_SIZE);
       toggle.setSelected(day.units().contains(id));
-      toggle.setOnAction(e -> desk.dayWork().beside(id, toggle.isSelected()));
+      toggle.setOnAction(e -> session.dayWork().beside(id, toggle.isSelected()));
       Words.enterPresses(toggle);
       beside.getChildren().add(toggle);
     }
@@ -182,7 +186,7 @@ final class DayHead extends VBox {
   private OptionalDouble warmth() {
     OptionalDouble typed = Field.number(celsius, -40, 140);
     return typed.isPresent()
-        ? OptionalDouble.of(desk.units().get().kept(typed.getAsDouble(), Unit.CELSIUS))
+        ? OptionalDouble.of(session.units().get().kept(typed.getAsDouble(), Unit.CELSIUS))
         : typed;
   }
 
@@ -193,7 +197,7 @@ final class DayHead extends VBox {
 
   private Day begun(Day day) {
     try {
-      WrittenTimes times = new WrittenTimes(LocalTime.MIDNIGHT, 24, desk.units().get());
+      WrittenTimes times = new WrittenTimes(LocalTime.MIDNIGHT, 24, session.units().get());
       List<Double> typed = times.moments(start.getText());
       if (typed.size() != 1) {
         throw new IllegalArgumentException("Type when the day begins, as 17:00.");
@@ -212,14 +216,14 @@ final class DayHead extends VBox {
 
   /** What cannot be read is said and changes nothing. */
   private void change(String what, UnaryOperator<Day> to) {
-    StoredDay day = desk.dayWork().chosen().get();
+    StoredDay day = session.dayWork().chosen().get();
     if (day == null) {
       return;
     }
     try {
       Day next = to.apply(day.day());
       Words.shown(trouble, false);
-      desk.dayWork().change(next, what);
+      session.dayWork().change(next, what);
     } catch (IllegalArgumentException e) {
       String said = e.getMessage();
       trouble.setText(Character.toUpperCase(said.charAt(0)) + said.substring(1));

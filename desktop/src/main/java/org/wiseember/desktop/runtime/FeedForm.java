@@ -9,11 +9,11 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Feed;
-import org.wiseember.core.runtime.FeedTree;
-import org.wiseember.core.runtime.DayStretch;
-import org.wiseember.core.runtime.SunInto;
+import org.wiseember.core.runtime.feed.Feed;
+import org.wiseember.core.runtime.feed.FeedTree;
+import org.wiseember.core.runtime.feed.SunInto;
 import org.wiseember.core.solar.Designer;
 import org.wiseember.core.solar.Port;
 import org.wiseember.desktop.look.Field;
@@ -22,8 +22,8 @@ import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.beside.BesideRun;
 import org.wiseember.trial.runtime.MeasuredPort;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.RunSubject;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.day.WrittenTimes;
 import org.wiseember.workbook.strict.JsonUnreadable;
 
@@ -36,7 +36,7 @@ final class FeedForm extends VBox {
 
   private static final double GENERATOR_VA = 1600;
 
-  private final Session desk;
+  private final Session session;
   private final Label trouble = Words.of("care", "");
   private final Label rests = Words.of("quiet", "");
   private Day day;
@@ -46,8 +46,8 @@ final class FeedForm extends VBox {
     Feed read() throws JsonUnreadable;
   }
 
-  FeedForm(Session desk) {
-    this.desk = desk;
+  FeedForm(Session session) {
+    this.session = session;
     getStyleClass().add("sheet");
     setSpacing(8);
   }
@@ -108,7 +108,7 @@ final class FeedForm extends VBox {
 
   /** The newest generator that was seen to carry something. */
   private Optional<BesideRun> generator() {
-    return desk.beside().runs().stream()
+    return session.beside().runs().stream()
         .filter(r -> r.subject().kind() == RunSubject.Kind.GENERATOR)
         .filter(r -> r.figure("carried").isPresent())
         .reduce((first, last) -> last);
@@ -141,7 +141,7 @@ final class FeedForm extends VBox {
   }
 
   private static Feed.Alternating alternating(String kind, double va) {
-    return new Feed.Alternating(kind, va, List.of(DayStretch.ALWAYS));
+    return new Feed.Alternating(kind, va, List.of(HourSpan.ALWAYS));
   }
 
   private static Feed battery(Feed from) {
@@ -157,7 +157,7 @@ final class FeedForm extends VBox {
   }
 
   private static Feed panelsByHand() {
-    return new Feed.Panels(List.of(new Feed.Giving(DayStretch.ALWAYS, 100)), 36, 44);
+    return new Feed.Panels(List.of(new Feed.Giving(HourSpan.ALWAYS, 100)), 36, 44);
   }
 
   private void wall(String kind, double va) {
@@ -181,7 +181,7 @@ final class FeedForm extends VBox {
   }
 
   private Optional<Judgement> judged() {
-    return Optional.ofNullable(desk.chosen().get());
+    return Optional.ofNullable(session.chosen().get());
   }
 
   /** The best way of the panels on hand with the sun of the site; else 100 W to be typed over. */
@@ -192,12 +192,13 @@ final class FeedForm extends VBox {
     }
     Feed.Port p = measured.get().port();
     Port port = new Port(p.leastVolts(), p.mostVolts(), p.amps(), p.watts());
-    if (desk.solar().panels().get().lots().isEmpty()) {
+    if (session.solar().panels().get().lots().isEmpty()) {
       port(panelsByHand());
       return;
     }
     Day now = day;
-    desk.solar()
+    session
+        .solar()
         .ways(
             port,
             ways -> {
@@ -209,7 +210,7 @@ final class FeedForm extends VBox {
                               SunInto.of(
                                   w.arrangement(),
                                   port,
-                                  desk.solar().panels().get().site(),
+                                  session.solar().panels().get().site(),
                                   now.start(),
                                   now.plan().hours()))
                       .orElseGet(FeedForm::panelsByHand));
@@ -229,9 +230,9 @@ final class FeedForm extends VBox {
   }
 
   private void change(Optional<Feed.Root> next, String what) {
-    StoredDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = session.dayWork().chosen().get();
     try {
-      desk.dayWork().change(kept.day().fed(next), what);
+      session.dayWork().change(kept.day().fed(next), what);
     } catch (IllegalArgumentException e) {
       say(e.getMessage());
     }
@@ -273,8 +274,8 @@ final class FeedForm extends VBox {
         .add(
             button(
                 id + "off",
-                link.way().isEmpty() ? "Feed off" : "Take off",
-                () -> change(FeedTree.without(root, link.way()), "Link taken off")));
+                link.way().isEmpty() ? "Feed off" : "Remove",
+                () -> change(FeedTree.without(root, link.way()), "Link removed")));
     return row;
   }
 
@@ -391,7 +392,7 @@ final class FeedForm extends VBox {
   }
 
   private WrittenTimes times() {
-    return new WrittenTimes(day.start(), day.plan().hours(), desk.units().get());
+    return new WrittenTimes(day.start(), day.plan().hours(), session.units().get());
   }
 
   private static double typed(TextField field, double otherwise) {

@@ -8,8 +8,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import org.wiseember.core.runtime.Feed;
-import org.wiseember.core.runtime.FeedFlow;
+import org.wiseember.core.runtime.feed.Feed;
+import org.wiseember.core.runtime.feed.FeedFlow;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Session;
@@ -30,7 +30,7 @@ final class FeedPage extends VBox {
           "source_load",
           "generator_hours");
 
-  private final Session desk;
+  private final Session session;
   private final FeedRibbons ribbons;
   private final FeedForm form;
   private final AnswerList answers;
@@ -41,10 +41,10 @@ final class FeedPage extends VBox {
   private double hour;
   private long shownDay = -1;
 
-  FeedPage(Session desk, Consumer<DayAnswer> explain) {
-    this.desk = desk;
+  FeedPage(Session session, Consumer<DayAnswer> explain) {
+    this.session = session;
     this.ribbons = new FeedRibbons();
-    this.form = new FeedForm(desk);
+    this.form = new FeedForm(session);
     this.answers = new AnswerList(explain, a -> ANSWERED.contains(a.key()));
     setSpacing(10);
     Field.whenTyped(at, this::look);
@@ -79,11 +79,11 @@ final class FeedPage extends VBox {
   }
 
   private WrittenTimes written(StoredDay kept) {
-    return new WrittenTimes(kept.day().start(), kept.day().plan().hours(), desk.units().get());
+    return new WrittenTimes(kept.day().start(), kept.day().plan().hours(), session.units().get());
   }
 
   private void look() {
-    StoredDay kept = desk.dayWork().chosen().get();
+    StoredDay kept = session.dayWork().chosen().get();
     if (kept == null) {
       return;
     }
@@ -95,7 +95,7 @@ final class FeedPage extends VBox {
       }
       hour = typed.get(0);
       Words.shown(trouble, false);
-      Optional.ofNullable(desk.dayWork().outcome().get()).ifPresent(this::draw);
+      Optional.ofNullable(session.dayWork().outcome().get()).ifPresent(this::draw);
     } catch (JsonUnreadable e) {
       say(e.getMessage());
     }
@@ -107,7 +107,7 @@ final class FeedPage extends VBox {
   }
 
   void show(DayOutcome outcome) {
-    answers.show(outcome, desk.units().get());
+    answers.show(outcome, session.units().get());
     draw(outcome);
   }
 

@@ -14,8 +14,8 @@ import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.runtime.Feed;
-import org.wiseember.core.runtime.FeedFlow;
+import org.wiseember.core.runtime.feed.Feed;
+import org.wiseember.core.runtime.feed.FeedFlow;
 import org.wiseember.desktop.look.Words;
 
 /**

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.runtime.Feed;
+import org.wiseember.core.runtime.feed.Feed;
 
 /** A link of a feed in words. */
 final class FeedWords {

@@ -6,10 +6,10 @@ import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.report.chart.DayDrawing;
+import org.wiseember.report.drawing.DayDrawing;
 import org.wiseember.trial.runtime.DayPage;
 
 /** One row of the day along the hours of the chart beneath: its times as bars, or the hours. */
@@ -65,7 +65,7 @@ final class Lane extends Pane {
     int count = moments ? appliance.at().size() : appliance.on().size();
     for (int i = 0; i < count; i++) {
       int which = i;
-      DayStretch now = moments ? go(appliance, appliance.at().get(i)) : appliance.on().get(i);
+      HourSpan now = moments ? go(appliance, appliance.at().get(i)) : appliance.on().get(i);
       TimeBar bar =
           new TimeBar(
               "bar-" + place + "-" + i,
@@ -80,13 +80,13 @@ final class Lane extends Pane {
     }
   }
 
-  private static DayStretch go(Appliance appliance, double at) {
-    List<DayStretch> due = appliance.at(List.of(), List.of(at)).due();
-    return due.isEmpty() ? new DayStretch(at, at) : due.get(0);
+  private static HourSpan go(Appliance appliance, double at) {
+    List<HourSpan> due = appliance.at(List.of(), List.of(at)).due();
+    return due.isEmpty() ? new HourSpan(at, at) : due.get(0);
   }
 
   /** With one of its times changed; an empty stretch takes it away. */
-  private static Appliance changed(Appliance appliance, int which, DayStretch next) {
+  private static Appliance changed(Appliance appliance, int which, HourSpan next) {
     boolean away = next == null;
     if (appliance.draw().use().atMoments()) {
       List<Double> at = new ArrayList<>(appliance.at());
@@ -97,7 +97,7 @@ final class Lane extends Pane {
       }
       return appliance.at(appliance.on(), at);
     }
-    List<DayStretch> on = new ArrayList<>(appliance.on());
+    List<HourSpan> on = new ArrayList<>(appliance.on());
     if (away) {
       on.remove(which);
     } else {

@@ -30,7 +30,7 @@ public final class RunTimeStage extends StackPane {
     FEEDS
   }
 
-  private final Session desk;
+  private final Session session;
   private final VBox main = new VBox();
   private final StackPane side = new StackPane();
   private final BecausePanel because;
@@ -44,36 +44,36 @@ public final class RunTimeStage extends StackPane {
   private final FeedPage feeds;
   private final SheetSave save;
 
-  public RunTimeStage(Session desk) {
-    this.desk = desk;
+  public RunTimeStage(Session session) {
+    this.session = session;
     main.getStyleClass().add("stage");
-    because = new BecausePanel(desk);
+    because = new BecausePanel(session);
     Map<Page, String> words = new LinkedHashMap<>();
     words.put(Page.DAY, "The day");
     words.put(Page.FEEDS, "Feeds");
     pages = Choices.row("Run-time", "run-time-", words, page);
-    form = new ApplianceForm(desk, this::explainFirst);
-    board = new DayBoard(desk, this::edit);
+    form = new ApplianceForm(session, this::explainFirst);
+    board = new DayBoard(session, this::edit);
     answers = new AnswerList(this::explain);
-    head = new DayHead(desk);
-    feeds = new FeedPage(desk, this::explain);
-    save = new SheetSave(desk, "day", "A sheet beside the unit");
-    whole = new Adaptive(main, side, desk.textScale());
+    head = new DayHead(session);
+    feeds = new FeedPage(session, this::explain);
+    save = new SheetSave(session, "day", "A sheet beside the unit");
+    whole = new Adaptive(main, side, session.textScale());
     page.addListener(
         (o, was, is) -> {
           form.close();
           show();
         });
-    desk.dayWork().chosen().addListener((o, was, is) -> show());
-    desk.dayWork().outcome().addListener((o, was, is) -> outcome());
-    desk.chosen().addListener((o, was, is) -> show());
-    desk.whenLookChanges(this::outcome);
+    session.dayWork().chosen().addListener((o, was, is) -> show());
+    session.dayWork().outcome().addListener((o, was, is) -> outcome());
+    session.chosen().addListener((o, was, is) -> show());
+    session.whenLookChanges(this::outcome);
     show();
   }
 
   private void show() {
-    StoredDay day = desk.dayWork().chosen().get();
-    if (desk.chosen().get() == null) {
+    StoredDay day = session.dayWork().chosen().get();
+    if (session.chosen().get() == null) {
       getChildren()
           .setAll(
               new EmptyStage(
@@ -81,7 +81,7 @@ public final class RunTimeStage extends StackPane {
                   "How long a unit runs what you have will be worked out here. It begins with a unit"
                       + " and its label.",
                   "To the label",
-                  () -> desk.stage().set(StageName.LABEL)));
+                  () -> session.stage().set(StageName.LABEL)));
       return;
     }
     if (day == null) {
@@ -92,7 +92,7 @@ public final class RunTimeStage extends StackPane {
                   + " what each unit was measured to give, until when it lasts, and which start would"
                   + " trip it. A day can be read in from a file as well: drop it on the window.",
               "Lay out a day",
-              desk.dayWork()::add);
+              session.dayWork()::add);
       empty.lookup(".action-main").setId("add-first-day");
       getChildren().setAll(empty);
       return;
@@ -131,16 +131,18 @@ public final class RunTimeStage extends StackPane {
   }
 
   private void outcome() {
-    DayOutcome made = desk.dayWork().outcome().get();
-    if (made == null || desk.dayWork().chosen().get() == null) {
+    DayOutcome made = session.dayWork().outcome().get();
+    if (made == null || session.dayWork().chosen().get() == null) {
       return;
     }
     String had = focused();
     board.show(made);
-    answers.show(made, desk.units().get());
+    answers.show(made, session.units().get());
     feeds.show(made);
     save.show(
-        made.day().title(), () -> DayPage.sheet(made, desk.units().get()), desk.dayWork()::json);
+        made.day().title(),
+        () -> DayPage.sheet(made, session.units().get()),
+        session.dayWork()::json);
     if (side.getChildren().isEmpty() || side.getChildren().get(0) == because) {
       explainAgain();
     }
@@ -168,7 +170,7 @@ public final class RunTimeStage extends StackPane {
   private void explain(DayAnswer answer) {
     because.explain(answer.why());
     VBox care = new VBox(Words.of("strong", "Take care"));
-    Cautions.of(desk.dayWork().chosen().get().day())
+    Cautions.of(session.dayWork().chosen().get().day())
         .forEach(w -> care.getChildren().add(Words.of("care", w)));
     care.getStyleClass().add("caution");
     care.setSpacing(6);
@@ -183,11 +185,12 @@ public final class RunTimeStage extends StackPane {
             Words.of("heading", "How much it holds is not known"),
             Words.of(
                 "because-text",
-                desk.chosen().get().unit().name()
+                session.chosen().get().unit().name()
                     + ": neither a whole drain nor its label tells. Type its capacity on the label,"
                     + " or drain it once from full."),
             new HBox(
-                Words.button("action", "To the label", () -> desk.stage().set(StageName.LABEL))));
+                Words.button(
+                    "action", "To the label", () -> session.stage().set(StageName.LABEL))));
     side.getChildren().setAll(because);
   }
 }

@@ -9,9 +9,9 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
-import org.wiseember.core.runtime.DayStretch;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.desktop.look.Words;
-import org.wiseember.report.chart.DayDrawing;
+import org.wiseember.report.drawing.DayDrawing;
 
 /**
  * A time an appliance is on: dragged by its middle it moves, by an end it grows; the arrows do the
@@ -37,15 +37,15 @@ final class TimeBar extends StackPane {
 
   private final DayDrawing hours;
   private final boolean stretches;
-  private final Consumer<DayStretch> changed;
+  private final Consumer<HourSpan> changed;
   private final Label words;
   private final String name;
-  private DayStretch now;
+  private HourSpan now;
   private double room = 1;
   private double left;
   private Grip grip = Grip.MIDDLE;
   private double pressedAt;
-  private DayStretch before;
+  private HourSpan before;
 
   /**
    * Makes one.
@@ -59,10 +59,10 @@ final class TimeBar extends StackPane {
       String id,
       String name,
       String says,
-      DayStretch now,
+      HourSpan now,
       DayDrawing hours,
       boolean stretches,
-      Consumer<DayStretch> changed) {
+      Consumer<HourSpan> changed) {
     this.hours = hours;
     this.now = now;
     this.name = name;
@@ -136,7 +136,7 @@ final class TimeBar extends StackPane {
   /** Where a busy machine left out the last steps of a drag, it ends where the button came up. */
   private void released(MouseEvent e) {
     dragged(e);
-    DayStretch was = before;
+    HourSpan was = before;
     before = null;
     if (was != null && !was.equals(now)) {
       changed.accept(now);
@@ -144,17 +144,17 @@ final class TimeBar extends StackPane {
   }
 
   /** Within the day, and never shorter than a snap. */
-  private DayStretch moved(DayStretch from, Grip part, double by) {
+  private HourSpan moved(HourSpan from, Grip part, double by) {
     double to = Math.min(from.to(), hours.hours());
     return switch (part) {
       case MIDDLE -> {
         double shift = Math.max(-from.from(), Math.min(hours.hours() - SNAP - from.from(), by));
         double begin = minute(from.from() + shift);
-        yield new DayStretch(begin, begin + (to - from.from()));
+        yield new HourSpan(begin, begin + (to - from.from()));
       }
-      case START -> new DayStretch(minute(Math.max(0, Math.min(to - SNAP, from.from() + by))), to);
+      case START -> new HourSpan(minute(Math.max(0, Math.min(to - SNAP, from.from() + by))), to);
       case END ->
-          new DayStretch(
+          new HourSpan(
               from.from(), minute(Math.max(from.from() + SNAP, Math.min(hours.hours(), to + by))));
     };
   }
@@ -170,7 +170,7 @@ final class TimeBar extends StackPane {
       e.consume();
     } else if (code == KeyCode.LEFT || code == KeyCode.RIGHT) {
       Grip part = e.isShiftDown() && stretches ? Grip.END : Grip.MIDDLE;
-      DayStretch next = moved(now, part, code == KeyCode.LEFT ? -STEP : STEP);
+      HourSpan next = moved(now, part, code == KeyCode.LEFT ? -STEP : STEP);
       if (!next.equals(now)) {
         now = next;
         changed.accept(next);

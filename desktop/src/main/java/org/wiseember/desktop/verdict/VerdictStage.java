@@ -35,7 +35,7 @@ import org.wiseember.trial.verdict.Judgement;
 public final class VerdictStage extends StackPane {
   private static final double[] COLUMNS = {26, 14.5, 16.5, 27, 16};
 
-  private final Session desk;
+  private final Session session;
   private final VBox main = new VBox();
   private final BecausePanel because;
   private final Adaptive adaptive;
@@ -43,21 +43,21 @@ public final class VerdictStage extends StackPane {
   private final List<Node> rows = new ArrayList<>();
   private String chosenTitle = "";
 
-  public VerdictStage(Session desk) {
-    this.desk = desk;
+  public VerdictStage(Session session) {
+    this.session = session;
     main.getStyleClass().add("stage");
     main.setStyle("-fx-spacing: 0;");
-    because = new BecausePanel(desk);
-    adaptive = new Adaptive(main, because, desk.textScale());
+    because = new BecausePanel(session);
+    adaptive = new Adaptive(main, because, session.textScale());
     guard.setId("guard-band");
     guard.setMinWidth(USE_PREF_SIZE);
-    guard.selectedProperty().bindBidirectional(desk.guardBand());
-    desk.chosen().addListener((o, was, is) -> rebuild());
+    guard.selectedProperty().bindBidirectional(session.guardBand());
+    session.chosen().addListener((o, was, is) -> rebuild());
     rebuild();
   }
 
   private void rebuild() {
-    Judgement judgement = desk.chosen().get();
+    Judgement judgement = session.chosen().get();
     if (judgement == null || judgement.lines().stream().allMatch(l -> l.verdict().isEmpty())) {
       getChildren()
           .setAll(
@@ -66,7 +66,7 @@ public final class VerdictStage extends StackPane {
                   "Here every claim of the label is drawn against one line: its own promise. Type the"
                       + " label first; each line that is understood becomes a claim.",
                   "To the label",
-                  () -> desk.stage().set(StageName.LABEL)));
+                  () -> session.stage().set(StageName.LABEL)));
       return;
     }
     boolean hadFocus = guard.isFocused();
@@ -109,12 +109,12 @@ public final class VerdictStage extends StackPane {
             o -> words.getChildren().add(Words.of("quiet", "This unit is " + o.words() + ".")));
     words.setSpacing(2);
     HBox.setHgrow(words, Priority.ALWAYS);
-    var report = Words.button("action-main", "Report", () -> desk.stage().set(StageName.REPORT));
+    var report = Words.button("action-main", "Report", () -> session.stage().set(StageName.REPORT));
     HBox head = new HBox(words, guard, report);
     head.setSpacing(14);
     head.getStyleClass().add("stage-head");
     head.setStyle("-fx-padding: 0 0 0.9em 0;");
-    if (!desk.guardBand().get()) {
+    if (!session.guardBand().get()) {
       Label off =
           Words.of(
               "quiet",

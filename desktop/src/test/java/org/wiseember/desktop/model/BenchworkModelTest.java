@@ -29,7 +29,7 @@ import org.wiseember.workbook.RunSettings;
 /** Whole tests from set-up to verdict on a desk without a window. */
 public class BenchworkModelTest extends OnSession {
   private Benchwork bench() {
-    return desk.bench();
+    return session.bench();
   }
 
   private void setUp(String key, RunSettings.Source source) {
@@ -45,25 +45,25 @@ public class BenchworkModelTest extends OnSession {
   }
 
   private List<String> codes(long run) {
-    return desk.workbook().orElseThrow().runs().events(run).stream().map(Event::code).toList();
+    return session.workbook().orElseThrow().runs().events(run).stream().map(Event::code).toList();
   }
 
   @Test
   public void aSimulatedDrainRunsToItsVerdict() {
     choose(1);
-    int before = desk.chosen().get().drains().size();
+    int before = session.chosen().get().drains().size();
     setUp(Drain.AC, RunSettings.Source.SIMULATED);
     bench().setPace(Pace.FULL);
     bench().start();
     until(() -> bench().live().get() != null && !bench().going());
-    until(() -> desk.chosen().get().drains().size() == before + 1);
-    Drained drain = desk.chosen().get().drains().get(before);
+    until(() -> session.chosen().get().drains().size() == before + 1);
+    Drained drain = session.chosen().get().drains().get(before);
     assertEquals(drain.run().state(), Run.State.DONE);
     assertTrue(drain.complete());
     assertTrue(codes(drain.run().id()).contains("cut_off"));
     assertEquals(
-        desk.shelf().get(1).summary().orElseThrow().runs().size(),
-        desk.chosen().get().runs().size());
+        session.shelf().get(1).summary().orElseThrow().runs().size(),
+        session.chosen().get().runs().size());
   }
 
   /** What was not ticked is kept with the run. */
@@ -81,13 +81,14 @@ public class BenchworkModelTest extends OnSession {
     bench().stopRun();
     until(() -> !bench().going());
     settle();
-    long run = desk.chosen().get().all().stream().mapToLong(r -> r.run().id()).max().orElseThrow();
+    long run =
+        session.chosen().get().all().stream().mapToLong(r -> r.run().id()).max().orElseThrow();
     List<String> codes = codes(run);
     for (String code : List.of("not_ticked", "note", "error_code", "mark")) {
       assertTrue(codes.contains(code), code + " of " + codes);
     }
     assertEquals(
-        desk.workbook().orElseThrow().runs().byId(run).orElseThrow().state(), Run.State.STOPPED);
+        session.workbook().orElseThrow().runs().byId(run).orElseThrow().state(), Run.State.STOPPED);
   }
 
   /** A test that can hurt waits until its cautions were in sight. */
@@ -114,12 +115,12 @@ public class BenchworkModelTest extends OnSession {
     until(bench()::going);
     LiveRun first = bench().live().get();
     bench().start();
-    desk.open(folder.resolve("other.ember"));
+    session.open(folder.resolve("other.ember"));
     untilSaid("A test is running");
-    desk.removeChosen();
+    session.removeChosen();
     untilSaid("A test of this unit is running");
     assertEquals(bench().live().get(), first);
-    assertEquals(desk.shelf().size(), 5);
+    assertEquals(session.shelf().size(), 5);
     bench().stopRun();
     until(() -> !bench().going());
   }
@@ -128,15 +129,15 @@ public class BenchworkModelTest extends OnSession {
   @Test
   public void startPressedTwiceIsOneRun() {
     choose(1);
-    int before = desk.chosen().get().runs().size();
+    int before = session.chosen().get().runs().size();
     setUp(Drain.AC, RunSettings.Source.SIMULATED);
     bench().setPace(Pace.FULL);
     bench().start();
     bench().start();
     until(() -> bench().live().get() != null && !bench().going());
-    until(() -> desk.chosen().get().runs().size() > before);
-    long unit = desk.chosen().get().unit().id();
-    assertEquals(desk.workbook().orElseThrow().runs().of(unit).size(), before + 1);
+    until(() -> session.chosen().get().runs().size() > before);
+    long unit = session.chosen().get().unit().id();
+    assertEquals(session.workbook().orElseThrow().runs().of(unit).size(), before + 1);
   }
 
   /** Counts by eye, typed: the outcome is theirs and no meter's. */
@@ -151,11 +152,11 @@ public class BenchworkModelTest extends OnSession {
     keep(TypedKind.COMPUTER_STAYED, "5");
     bench().outputDroppedOut();
     until(() -> !bench().going());
-    until(() -> desk.chosen().get().newest(StaysRun.class).flatMap(StaysRun::pulls).isPresent());
-    StaysRun run = desk.chosen().get().newest(StaysRun.class).orElseThrow();
+    until(() -> session.chosen().get().newest(StaysRun.class).flatMap(StaysRun::pulls).isPresent());
+    StaysRun run = session.chosen().get().newest(StaysRun.class).orElseThrow();
     assertEquals(run.pulls().orElseThrow().counts().size(), 2);
     assertTrue(
-        desk.workbook().orElseThrow().typedReadings().of(run.run().id()).stream()
+        session.workbook().orElseThrow().typedReadings().of(run.run().id()).stream()
             .allMatch(r -> r.meter().equals("Eyes")));
   }
 
@@ -173,7 +174,7 @@ public class BenchworkModelTest extends OnSession {
     assertEquals(bench().loadsOnHand().get(), before);
     bench().keepLoads("40, 100, 500");
     settle();
-    assertEquals(desk.workbook().orElseThrow().loadsOnHand(), "40, 100, 500");
+    assertEquals(session.workbook().orElseThrow().loadsOnHand(), "40, 100, 500");
     assertEquals(bench().onHand().get().loads(), List.of(40.0, 100.0, 500.0));
   }
 
@@ -187,13 +188,13 @@ public class BenchworkModelTest extends OnSession {
     OnBench on = bench().instruments().get(before);
     bench().changeInstrument(on.id(), meter.named("Stall meter"));
     until(() -> name(before).equals(Optional.of("Stall meter")));
-    desk.undo();
+    session.undo();
     until(() -> name(before).equals(Optional.of(meter.name())));
     bench().removeInstrument(on.id());
     until(() -> bench().instruments().size() == before);
-    desk.undo();
+    session.undo();
     until(() -> bench().instruments().size() == before + 1);
-    desk.undo();
+    session.undo();
     until(() -> bench().instruments().size() == before);
   }
 
@@ -207,13 +208,13 @@ public class BenchworkModelTest extends OnSession {
   @Test
   public void aRunCutShortIsClosed() {
     choose(2);
-    Run cut = desk.chosen().get().runs().get(0).run();
+    Run cut = session.chosen().get().runs().get(0).run();
     assertEquals(cut.state(), Run.State.INTERRUPTED);
     bench().closeInterrupted(cut);
     until(
         () ->
-            desk.workbook().orElseThrow().runs().byId(cut.id()).orElseThrow().state()
+            session.workbook().orElseThrow().runs().byId(cut.id()).orElseThrow().state()
                 == Run.State.STOPPED);
-    assertTrue(desk.workbook().orElseThrow().runs().trace(cut).size() > 1000);
+    assertTrue(session.workbook().orElseThrow().runs().trace(cut).size() > 1000);
   }
 }

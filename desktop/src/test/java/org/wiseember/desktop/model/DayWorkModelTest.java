@@ -21,7 +21,7 @@ import org.wiseember.workbook.strict.JsonUnreadable;
 /** Days on the desk: what is changed is kept, undone and worked out again. */
 public class DayWorkModelTest extends OnSession {
   private DayWork work() {
-    return desk.dayWork();
+    return session.dayWork();
   }
 
   private Day day() {
@@ -37,7 +37,7 @@ public class DayWorkModelTest extends OnSession {
   }
 
   private List<StoredDay> kept() {
-    return desk.workbook().orElseThrow().days().all().days();
+    return session.workbook().orElseThrow().days().all().days();
   }
 
   /** The label would carry the first stall's evening; the unit does not. */
@@ -62,8 +62,8 @@ public class DayWorkModelTest extends OnSession {
     assertEquals(work().outcome().get().units().get(0).asked().charge(), 60.0);
     until(() -> kept().get(0).day().charge() == 60);
     work().change(day().from(LocalTime.of(18, 0)), "Beginning changed");
-    desk.undo();
-    desk.undo();
+    session.undo();
+    session.undo();
     assertEquals(day(), before);
     until(() -> kept().get(0).day().charge() == 100);
     work().copy();
@@ -71,7 +71,7 @@ public class DayWorkModelTest extends OnSession {
     assertEquals(day().appliances(), before.appliances());
     work().remove();
     until(() -> work().days().size() == 4);
-    desk.undo();
+    session.undo();
     until(() -> work().days().size() == 5);
     until(() -> kept().size() == 5);
   }
@@ -105,7 +105,7 @@ public class DayWorkModelTest extends OnSession {
     work().take(out);
     until(() -> work().days().size() == 5);
     assertEquals(day(), file.day());
-    assertEquals(desk.stage().get(), StageName.RUN_TIME);
+    assertEquals(session.stage().get(), StageName.RUN_TIME);
   }
 
   @Test

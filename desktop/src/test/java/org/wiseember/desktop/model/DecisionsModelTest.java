@@ -14,7 +14,7 @@ import org.wiseember.trial.kind.found.Drained;
 /** What is decided about runs follows at once, and is undone to the last bit. */
 public class DecisionsModelTest extends OnSession {
   private Drained drain() {
-    return desk.chosen().get().drains().get(0);
+    return session.chosen().get().drains().get(0);
   }
 
   private double energy() {
@@ -24,22 +24,24 @@ public class DecisionsModelTest extends OnSession {
   @Test
   public void setAsideAndTakenBack() {
     TestRun run = drain();
-    int runs = desk.chosen().get().runs().size();
-    desk.decisions().setAside(run, "   ");
+    int runs = session.chosen().get().runs().size();
+    session.decisions().setAside(run, "   ");
     untilSaid("Say why the run is set aside");
-    assertEquals(desk.chosen().get().runs().size(), runs);
-    desk.decisions().setAside(run, "The plug was loose");
-    until(() -> desk.chosen().get().runs().size() == runs - 1);
-    TestRun aside = desk.chosen().get().aside().get(0);
+    assertEquals(session.chosen().get().runs().size(), runs);
+    session.decisions().setAside(run, "The plug was loose");
+    until(() -> session.chosen().get().runs().size() == runs - 1);
+    TestRun aside = session.chosen().get().aside().get(0);
     assertEquals(aside.run().id(), run.run().id());
     assertEquals(
-        desk.shelf().get(0).summary().orElseThrow().runs().size(), runs - 1, "so says the shelf");
-    desk.decisions().takeBack(aside);
-    until(() -> desk.chosen().get().runs().size() == runs);
-    desk.undo();
-    until(() -> desk.chosen().get().runs().size() == runs - 1);
-    desk.undo();
-    until(() -> desk.chosen().get().aside().isEmpty());
+        session.shelf().get(0).summary().orElseThrow().runs().size(),
+        runs - 1,
+        "so says the shelf");
+    session.decisions().takeBack(aside);
+    until(() -> session.chosen().get().runs().size() == runs);
+    session.undo();
+    until(() -> session.chosen().get().runs().size() == runs - 1);
+    session.undo();
+    until(() -> session.chosen().get().aside().isEmpty());
   }
 
   @Test
@@ -52,10 +54,10 @@ public class DecisionsModelTest extends OnSession {
             drain().treatment().standingWatts(),
             drain().treatment().leadOhms(),
             "");
-    desk.decisions().decide(drain(), without, "Stretch left out");
+    session.decisions().decide(drain(), without, "Stretch left out");
     until(() -> energy() != before);
     assertTrue(energy() < before, energy() + " of " + before);
-    desk.undo();
+    session.undo();
     until(() -> drain().treatment().leftOut().isEmpty());
     assertEquals(energy(), before, 0.0);
   }
@@ -63,9 +65,9 @@ public class DecisionsModelTest extends OnSession {
   /** Deciding what is decided already is no edit. */
   @Test
   public void theSameDecisionIsNone() {
-    desk.decisions().decide(drain(), drain().treatment(), "Nothing");
-    desk.undo();
+    session.decisions().decide(drain(), drain().treatment(), "Nothing");
+    session.undo();
     untilSaid("Nothing to undo.");
-    assertNotEquals(desk.said().get(), "Undone: Nothing.");
+    assertNotEquals(session.said().get(), "Undone: Nothing.");
   }
 }

@@ -21,7 +21,7 @@ abstract class OnSession {
 
   protected Path folder;
   protected Path file;
-  protected Session desk;
+  protected Session session;
 
   private final BlockingQueue<Runnable> changes = new LinkedBlockingQueue<>();
 
@@ -29,14 +29,14 @@ abstract class OnSession {
   public final void openTheDemo() throws Exception {
     folder = Files.createTempDirectory("ember-desk");
     file = DemoFile.in(folder);
-    desk = new Session(clock(), screen());
-    desk.open(file);
-    until(() -> desk.chosen().get() != null);
+    session = new Session(clock(), screen());
+    session.open(file);
+    until(() -> session.chosen().get() != null);
   }
 
   @AfterMethod(alwaysRun = true)
   public final void closeIt() {
-    desk.close();
+    session.close();
     changes.clear();
   }
 
@@ -73,27 +73,27 @@ abstract class OnSession {
         throw new AssertionError("interrupted while waiting", e);
       }
       if (System.nanoTime() > end) {
-        throw new AssertionError("waited half a minute in vain; it said: " + desk.said().get());
+        throw new AssertionError("waited half a minute in vain; it said: " + session.said().get());
       }
     }
   }
 
   protected final void untilSaid(String words) {
-    until(() -> desk.said().get().contains(words));
+    until(() -> session.said().get().contains(words));
   }
 
   /** Until all that was asked of the workbook is done and shown. */
   protected final void settle() {
     boolean[] done = {false};
-    desk.background(() -> true, yes -> done[0] = yes);
+    session.background(() -> true, yes -> done[0] = yes);
     until(() -> done[0]);
   }
 
   /** Chooses a unit of the shelf and waits until what was found of it is there. */
   protected final Judgement choose(int place) {
-    long id = desk.shelf().get(place).unit().id();
-    desk.choose(id);
-    until(() -> desk.chosen().get() != null && desk.chosen().get().unit().id() == id);
-    return desk.chosen().get();
+    long id = session.shelf().get(place).unit().id();
+    session.choose(id);
+    until(() -> session.chosen().get() != null && session.chosen().get().unit().id() == id);
+    return session.chosen().get();
   }
 }

@@ -43,7 +43,7 @@ public class PlanWorkModelTest extends OnSession {
   }
 
   private PlanWork work() {
-    return desk.planWork();
+    return session.planWork();
   }
 
   private Schedule tide() {
@@ -53,7 +53,7 @@ public class PlanWorkModelTest extends OnSession {
   /** One unit, and somebody there day and night. */
   private void open() {
     choose(1);
-    desk.stage().set(StageName.PLAN);
+    session.stage().set(StageName.PLAN);
     work()
         .note(
             work()
@@ -125,10 +125,10 @@ public class PlanWorkModelTest extends OnSession {
     CampaignNotes before = work().notes();
     work().charged(HADDLEWICK, 40);
     settle();
-    assertEquals(desk.workbook().orElseThrow().campaignNotes(), work().notes());
-    desk.undo();
+    assertEquals(session.workbook().orElseThrow().campaignNotes(), work().notes());
+    session.undo();
     settle();
-    assertEquals(desk.workbook().orElseThrow().campaignNotes(), before);
+    assertEquals(session.workbook().orElseThrow().campaignNotes(), before);
     assertEquals(work().notes(), before);
   }
 }

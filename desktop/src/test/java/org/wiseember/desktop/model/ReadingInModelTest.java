@@ -24,23 +24,24 @@ import org.wiseember.workbook.log.LogMapping;
 public class ReadingInModelTest extends OnSession {
   /** The one that was kept last, whenever it began. */
   private Drained lastDrain() {
-    return desk.chosen().get().drains().stream()
+    return session.chosen().get().drains().stream()
         .max(Comparator.comparingLong(d -> d.run().id()))
         .orElseThrow();
   }
 
   private Path log() throws IOException {
     Path log = folder.resolve("stall.csv");
-    DemoWorkbook.writeMeterLog(desk.workbook().orElseThrow(), log);
+    DemoWorkbook.writeMeterLog(session.workbook().orElseThrow(), log);
     return log;
   }
 
   private void readIn(Path log) {
-    desk.readingIn().take(log);
-    until(() -> desk.readingIn().draft().get() != null);
-    desk.readingIn()
+    session.readingIn().take(log);
+    until(() -> session.readingIn().draft().get() != null);
+    session
+        .readingIn()
         .readIn(
-            desk.readingIn().draft().get().mapping(),
+            session.readingIn().draft().get().mapping(),
             AllTests.of(Drain.AC),
             "From a log",
             Optional.of(1.0));
@@ -48,22 +49,22 @@ public class ReadingInModelTest extends OnSession {
 
   @Test
   public void aLogBecomesARunAndIsTakenBack() throws IOException {
-    int before = desk.chosen().get().drains().size();
-    double first = value(desk.chosen().get().drains().get(0));
+    int before = session.chosen().get().drains().size();
+    double first = value(session.chosen().get().drains().get(0));
     readIn(log());
-    until(() -> desk.chosen().get().drains().size() == before + 1);
+    until(() -> session.chosen().get().drains().size() == before + 1);
     assertEquals(value(lastDrain()), first, 0.01 * first);
-    assertEquals(desk.stage().get(), StageName.EVIDENCE);
-    assertEquals(desk.shownRun().get().longValue(), lastDrain().run().id());
-    assertTrue(desk.readingIn().progress().get() < 0);
-    desk.undo();
-    until(() -> desk.chosen().get().drains().size() == before);
+    assertEquals(session.stage().get(), StageName.EVIDENCE);
+    assertEquals(session.shownRun().get().longValue(), lastDrain().run().id());
+    assertTrue(session.readingIn().progress().get() < 0);
+    session.undo();
+    until(() -> session.chosen().get().drains().size() == before);
     // The same kind of file again: taken as last time.
-    desk.readingIn().take(folder.resolve("stall.csv"));
-    until(() -> desk.readingIn().draft().get() != null);
-    assertTrue(desk.readingIn().draft().get().remembered());
-    desk.readingIn().forget();
-    assertEquals(desk.readingIn().draft().get(), null);
+    session.readingIn().take(folder.resolve("stall.csv"));
+    until(() -> session.readingIn().draft().get() != null);
+    assertTrue(session.readingIn().draft().get().remembered());
+    session.readingIn().forget();
+    assertEquals(session.readingIn().draft().get(), null);
   }
 
   private static double value(Drained run) {
@@ -73,17 +74,17 @@ public class ReadingInModelTest extends OnSession {
   /** A run goes out as a package and comes in as another one with the same figures. */
   @Test
   public void aPackageGoesOutAndComesIn() throws IOException {
-    int before = desk.chosen().get().drains().size();
-    Drained out = desk.chosen().get().drains().get(0);
-    desk.readingIn().pack(out.run(), desk.chosen().get().unit().name());
+    int before = session.chosen().get().drains().size();
+    Drained out = session.chosen().get().drains().get(0);
+    session.readingIn().pack(out.run(), session.chosen().get().unit().name());
     until(() -> packages() == 1);
     settle();
     Path zip;
     try (Stream<Path> files = Files.list(folder)) {
       zip = files.filter(f -> f.toString().endsWith(".zip")).findFirst().orElseThrow();
     }
-    desk.readingIn().take(zip);
-    until(() -> desk.chosen().get().drains().size() == before + 1);
+    session.readingIn().take(zip);
+    until(() -> session.chosen().get().drains().size() == before + 1);
     assertEquals(
         lastDrain().figures().stream().map(Figure::words).toList(),
         out.figures().stream().map(Figure::words).toList());
@@ -101,7 +102,7 @@ public class ReadingInModelTest extends OnSession {
   /** Each bad file is one sentence, and nothing has changed. */
   @Test
   public void badFilesAreOneSentence() throws IOException {
-    int runs = desk.chosen().get().runs().size();
+    int runs = session.chosen().get().runs().size();
     for (String[] bad :
         new String[][] {
           {"empty.csv", ""},
@@ -109,35 +110,35 @@ public class ReadingInModelTest extends OnSession {
           {"no.zip", "not a zip"},
           {"picture.csv", "\u0000\u0001\u0002\u0003"},
         }) {
-      desk.said().set("");
+      session.said().set("");
       Path file = Files.writeString(folder.resolve(bad[0]), bad[1]);
-      desk.readingIn().take(file);
-      until(() -> !desk.said().get().isEmpty());
-      assertFalse(desk.said().get().contains("Exception"), desk.said().get());
-      assertTrue(desk.said().get().contains(bad[0]), desk.said().get());
-      assertEquals(desk.readingIn().draft().get(), null);
+      session.readingIn().take(file);
+      until(() -> !session.said().get().isEmpty());
+      assertFalse(session.said().get().contains("Exception"), session.said().get());
+      assertTrue(session.said().get().contains(bad[0]), session.said().get());
+      assertEquals(session.readingIn().draft().get(), null);
     }
     settle();
-    assertEquals(desk.chosen().get().runs().size(), runs);
+    assertEquals(session.chosen().get().runs().size(), runs);
   }
 
   /** Without a unit a log is no test, but it may be a watch of an appliance. */
   @Test
   public void aLogWithoutAUnitIsAWatch() throws IOException {
     Path log = log();
-    desk.open(folder.resolve("fresh.ember"));
-    until(() -> desk.shelf().isEmpty());
-    desk.readingIn().take(log);
-    until(() -> desk.readingIn().draft().get() != null);
-    LogMapping mapping = desk.readingIn().draft().get().mapping();
-    desk.readingIn().readIn(mapping, AllTests.of(Drain.AC), "Drain", Optional.empty());
+    session.open(folder.resolve("fresh.ember"));
+    until(() -> session.shelf().isEmpty());
+    session.readingIn().take(log);
+    until(() -> session.readingIn().draft().get() != null);
+    LogMapping mapping = session.readingIn().draft().get().mapping();
+    session.readingIn().readIn(mapping, AllTests.of(Drain.AC), "Drain", Optional.empty());
     untilSaid("A log of a test belongs to a unit");
-    desk.readingIn().readInWatch(mapping, "Press", Optional.of(1.0));
-    until(() -> desk.beside().watches().size() == 1);
-    assertEquals(desk.beside().watches().get(0).name(), "Press");
-    assertEquals(desk.beside().runs().get(0).run().unitId(), 0);
-    desk.undo();
-    until(() -> desk.beside().watches().isEmpty());
+    session.readingIn().readInWatch(mapping, "Press", Optional.of(1.0));
+    until(() -> session.beside().watches().size() == 1);
+    assertEquals(session.beside().watches().get(0).name(), "Press");
+    assertEquals(session.beside().runs().get(0).run().unitId(), 0);
+    session.undo();
+    until(() -> session.beside().watches().isEmpty());
   }
 
   /** A scope's file is kept as a capture with its load and no moment, and taken back. */
@@ -146,19 +147,19 @@ public class ReadingInModelTest extends OnSession {
     choose(1);
     Path file = folder.resolve("scope.csv");
     DemoWorkbook.writeScopeFile(file);
-    desk.readingIn().take(file);
-    until(() -> desk.captures().draft().get() != null);
-    desk.captures().keep(CaptureNote.ofLoad(600), 40);
+    session.readingIn().take(file);
+    until(() -> session.captures().draft().get() != null);
+    session.captures().keep(CaptureNote.ofLoad(600), 40);
     until(() -> waves() == 1);
-    WaveRun run = desk.chosen().get().newest(WaveRun.class).orElseThrow();
+    WaveRun run = session.chosen().get().newest(WaveRun.class).orElseThrow();
     assertEquals(run.waves().get(0).kept().loadWatts(), 600.0);
     assertTrue(Double.isNaN(run.waves().get(0).kept().seconds()), "nobody knows when it was");
     assertEquals(run.waves().get(0).finding().orElseThrow().rms().value(), 230, 3);
-    desk.undo();
+    session.undo();
     until(() -> waves() == 0);
   }
 
   private int waves() {
-    return desk.chosen().get().newest(WaveRun.class).map(r -> r.waves().size()).orElse(0);
+    return session.chosen().get().newest(WaveRun.class).map(r -> r.waves().size()).orElse(0);
   }
 }

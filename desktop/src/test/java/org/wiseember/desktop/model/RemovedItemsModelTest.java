@@ -21,68 +21,69 @@ import org.wiseember.workbook.Workbook;
 /** What was taken off the shelf comes back past a restart, and whole copies lie beside. */
 public class RemovedItemsModelTest extends OnSession {
   private List<String> off() {
-    return desk.drawer().things().stream().map(RemovedItems.Thing::words).toList();
+    return session.drawer().things().stream().map(RemovedItems.Thing::words).toList();
   }
 
   /** As the undo of reading it in does. */
   private void takeAway(TestRun run) {
-    desk.background(
+    session.background(
         () -> {
-          desk.workbook().orElseThrow().runs().removed(run.run().id(), true);
+          session.workbook().orElseThrow().runs().removed(run.run().id(), true);
           return run.run().unitId();
         },
-        id -> desk.refresh(id));
+        id -> session.refresh(id));
   }
 
   private void restart() {
-    desk.close();
-    desk = new Session(Clock.systemUTC(), screen());
-    desk.open(file);
-    until(() -> desk.chosen().get() != null);
+    session.close();
+    session = new Session(Clock.systemUTC(), screen());
+    session.open(file);
+    until(() -> session.chosen().get() != null);
   }
 
   @Test
   public void aUnitComesBackPastARestart() {
     assertEquals(off(), List.of());
-    String name = desk.chosen().get().unit().name();
-    int runs = desk.chosen().get().runs().size();
-    desk.removeChosen();
+    String name = session.chosen().get().unit().name();
+    int runs = session.chosen().get().runs().size();
+    session.removeChosen();
     until(() -> off().equals(List.of(name)));
     restart();
     until(() -> off().equals(List.of(name)));
-    assertEquals(desk.shelf().size(), 4);
-    desk.drawer().putBack(desk.drawer().things().get(0));
-    until(() -> desk.shelf().size() == 5);
+    assertEquals(session.shelf().size(), 4);
+    session.drawer().putBack(session.drawer().things().get(0));
+    until(() -> session.shelf().size() == 5);
     untilSaid(name + " is back.");
     until(() -> off().isEmpty());
-    until(() -> desk.chosen().get() != null && desk.chosen().get().unit().name().equals(name));
-    assertEquals(desk.chosen().get().runs().size(), runs);
+    until(
+        () -> session.chosen().get() != null && session.chosen().get().unit().name().equals(name));
+    assertEquals(session.chosen().get().runs().size(), runs);
   }
 
   @Test
   public void aRunComesBackPastARestart() {
-    TestRun run = desk.chosen().get().runs().get(0);
-    int runs = desk.chosen().get().runs().size();
+    TestRun run = session.chosen().get().runs().get(0);
+    int runs = session.chosen().get().runs().size();
     takeAway(run);
-    until(() -> desk.chosen().get().runs().size() == runs - 1);
+    until(() -> session.chosen().get().runs().size() == runs - 1);
     until(() -> off().size() == 1);
     assertTrue(off().get(0).startsWith(run.run().title()), off().toString());
     restart();
     until(() -> off().size() == 1);
     assertEquals(choose(0).runs().size(), runs - 1);
-    desk.drawer().putBack(desk.drawer().things().get(0));
-    until(() -> desk.chosen().get().runs().size() == runs);
+    session.drawer().putBack(session.drawer().things().get(0));
+    until(() -> session.chosen().get().runs().size() == runs);
     until(() -> off().isEmpty());
   }
 
   /** A run of a unit that is off comes with its unit, not by itself. */
   @Test
   public void aRunOfAUnitThatIsOffIsNotOfferedAlone() {
-    TestRun run = desk.chosen().get().runs().get(0);
+    TestRun run = session.chosen().get().runs().get(0);
     takeAway(run);
     until(() -> off().size() == 1);
-    String name = desk.chosen().get().unit().name();
-    desk.removeChosen();
+    String name = session.chosen().get().unit().name();
+    session.removeChosen();
     until(() -> off().equals(List.of(name)));
   }
 
@@ -90,7 +91,7 @@ public class RemovedItemsModelTest extends OnSession {
   public void aCopyIsSavedAndABackupMade() throws Exception {
     until(() -> backups() == 1);
     Path copy = folder.resolve("copy.ember");
-    desk.saveCopy(copy);
+    session.saveCopy(copy);
     untilSaid("A copy of the workbook is saved");
     try (Workbook whole = Workbook.read(copy, Clock.systemUTC())) {
       assertEquals(whole.units().all().size(), 5);
@@ -118,7 +119,7 @@ public class RemovedItemsModelTest extends OnSession {
 
   private int backups() {
     try {
-      return desk.workbook().orElseThrow().backups().all().size();
+      return session.workbook().orElseThrow().backups().all().size();
     } catch (IOException e) {
       throw new AssertionError(e);
     }
@@ -136,29 +137,29 @@ public class RemovedItemsModelTest extends OnSession {
   @Test
   public void aWindowThatStaysOpenIsBackedUpEachDay() {
     until(() -> backups() == 1);
-    desk.close();
+    session.close();
     AtomicReference<Instant> now = new AtomicReference<>(Instant.now());
-    desk = new Session(clock(now), screen());
-    desk.open(file);
-    until(() -> desk.chosen().get() != null);
+    session = new Session(clock(now), screen());
+    session.open(file);
+    until(() -> session.chosen().get() != null);
     now.set(now.get().plus(Duration.ofDays(3)));
-    desk.rename(desk.chosen().get().unit().id(), "Ferry stall");
+    session.rename(session.chosen().get().unit().id(), "Ferry stall");
     until(() -> backups() == 2);
   }
 
   /** Between edits nothing waits beside the file; copied then, it has all of them. */
   @Test
   public void whileIdleNothingWaitsBesideTheFile() throws Exception {
-    desk.rename(desk.chosen().get().unit().id(), "Ferry stall");
+    session.rename(session.chosen().get().unit().id(), "Ferry stall");
     settle();
-    until(() -> desk.chosen().get().unit().name().equals("Ferry stall"));
+    until(() -> session.chosen().get().unit().name().equals("Ferry stall"));
     until(() -> beside() == 0);
     Path copy = Files.copy(file, folder.resolve("synced.ember"));
-    desk.close();
-    desk = new Session(Clock.systemUTC(), screen());
-    desk.open(copy);
+    session.close();
+    session = new Session(Clock.systemUTC(), screen());
+    session.open(copy);
     untilSaid("copied while a program had it open");
-    assertTrue(desk.shelf().stream().anyMatch(p -> p.unit().name().equals("Ferry stall")));
-    assertFalse(desk.readOnly());
+    assertTrue(session.shelf().stream().anyMatch(p -> p.unit().name().equals("Ferry stall")));
+    assertFalse(session.readOnly());
   }
 }

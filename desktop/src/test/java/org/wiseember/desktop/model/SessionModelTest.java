@@ -23,33 +23,33 @@ import org.wiseember.workbook.Workbook;
 /** The shelf and the chosen unit, and every edit of them with its undo. */
 public class SessionModelTest extends OnSession {
   private List<String> names() {
-    return desk.shelf().stream().map(p -> p.unit().name()).toList();
+    return session.shelf().stream().map(p -> p.unit().name()).toList();
   }
 
   private int standing(Standing standing) {
-    return (int) desk.chosen().get().count(standing);
+    return (int) session.chosen().get().count(standing);
   }
 
   @Test
   public void openingShowsTheShelfAndTheFirstUnit() {
-    assertEquals(desk.shelf().size(), 5);
-    assertEquals(desk.chosen().get().unit(), desk.shelf().get(0).unit());
-    assertEquals(desk.title().get(), "Lantern Quay lending pool");
-    assertFalse(desk.readOnly());
+    assertEquals(session.shelf().size(), 5);
+    assertEquals(session.chosen().get().unit(), session.shelf().get(0).unit());
+    assertEquals(session.title().get(), "Lantern Quay lending pool");
+    assertFalse(session.readOnly());
     assertEquals(
-        desk.shelf().get(0).summary().orElseThrow().runs().size(),
-        desk.chosen().get().runs().size());
+        session.shelf().get(0).summary().orElseThrow().runs().size(),
+        session.chosen().get().runs().size());
   }
 
   /** Every place on the shelf stands as its unit does, once it is worked out. */
   @Test
   public void theShelfKnowsHowEveryUnitStands() {
-    until(() -> desk.shelf().stream().allMatch(p -> p.summary().isPresent()));
-    for (int i = 0; i < desk.shelf().size(); i++) {
+    until(() -> session.shelf().stream().allMatch(p -> p.summary().isPresent()));
+    for (int i = 0; i < session.shelf().size(); i++) {
       Judgement unit = choose(i);
       for (Standing standing : Standing.values()) {
         assertEquals(
-            desk.shelf().get(i).summary().orElseThrow().count(standing, true),
+            session.shelf().get(i).summary().orElseThrow().count(standing, true),
             unit.count(standing),
             unit.unit().name() + " " + standing);
       }
@@ -60,94 +60,94 @@ public class SessionModelTest extends OnSession {
   @Test
   public void theLastChoiceCounts() {
     for (int i : new int[] {1, 3, 0, 4, 2}) {
-      desk.choose(desk.shelf().get(i).unit().id());
-      assertEquals(desk.chosenUnit().get().longValue(), desk.shelf().get(i).unit().id());
+      session.choose(session.shelf().get(i).unit().id());
+      assertEquals(session.chosenUnit().get().longValue(), session.shelf().get(i).unit().id());
     }
     settle();
-    assertEquals(desk.chosen().get().unit(), desk.shelf().get(2).unit());
+    assertEquals(session.chosen().get().unit(), session.shelf().get(2).unit());
   }
 
   @Test
   public void theGuardBandIsHeldAgainstWhatIsThere() {
     int close = standing(Standing.TOO_CLOSE);
     assertTrue(close > 0, "the demo has calls that are too close");
-    desk.guardBand().set(false);
+    session.guardBand().set(false);
     assertEquals(standing(Standing.TOO_CLOSE), 0, "by plain comparison nothing is too close");
-    desk.guardBand().set(true);
+    session.guardBand().set(true);
     assertEquals(standing(Standing.TOO_CLOSE), close);
-    desk.guardBand().set(false);
+    session.guardBand().set(false);
     choose(1);
     assertEquals(standing(Standing.TOO_CLOSE), 0, "another unit is held the same way");
   }
 
   @Test
   public void aUnitIsAddedNamedLabelledAndAllOfItUndone() {
-    desk.addUnit();
-    until(() -> desk.shelf().size() == 6);
-    assertEquals(desk.stage().get(), StageName.LABEL);
-    long id = desk.chosen().get().unit().id();
-    desk.rename(id, "  Ferry stall  ");
+    session.addUnit();
+    until(() -> session.shelf().size() == 6);
+    assertEquals(session.stage().get(), StageName.LABEL);
+    long id = session.chosen().get().unit().id();
+    session.rename(id, "  Ferry stall  ");
     until(() -> names().contains("Ferry stall"));
-    desk.saveLabel(id, "300 Wh LFP", List.of());
-    until(() -> desk.chosen().get().unit().label().ratedWattHours().isPresent());
-    desk.saveLabel(id, "400 Wh LFP", List.of());
-    until(() -> desk.chosen().get().unit().label().ratedWattHours().orElse(0.0) == 400);
-    desk.undo();
-    until(() -> desk.chosen().get().unit().label().ratedWattHours().orElse(0.0) == 300);
-    desk.undo();
-    until(() -> desk.chosen().get().unit().label().text().isEmpty());
-    desk.undo();
+    session.saveLabel(id, "300 Wh LFP", List.of());
+    until(() -> session.chosen().get().unit().label().ratedWattHours().isPresent());
+    session.saveLabel(id, "400 Wh LFP", List.of());
+    until(() -> session.chosen().get().unit().label().ratedWattHours().orElse(0.0) == 400);
+    session.undo();
+    until(() -> session.chosen().get().unit().label().ratedWattHours().orElse(0.0) == 300);
+    session.undo();
+    until(() -> session.chosen().get().unit().label().text().isEmpty());
+    session.undo();
     until(() -> names().contains("New unit"));
-    desk.undo();
-    until(() -> desk.shelf().size() == 5);
-    until(() -> desk.chosen().get() != null && desk.chosen().get().unit().id() != id);
-    desk.undo();
-    assertEquals(desk.said().get().isEmpty(), false);
+    session.undo();
+    until(() -> session.shelf().size() == 5);
+    until(() -> session.chosen().get() != null && session.chosen().get().unit().id() != id);
+    session.undo();
+    assertEquals(session.said().get().isEmpty(), false);
     untilSaid("Nothing to undo.");
   }
 
   /** Two edits before the first is saved undo to the one between. */
   @Test
   public void quickEditsUndoOneByOne() {
-    long id = desk.chosen().get().unit().id();
-    String before = desk.chosen().get().unit().label().text();
-    desk.saveLabel(id, before + "\n1 kg", List.of());
-    desk.saveLabel(id, before + "\n2 kg", List.of());
-    desk.undo();
-    until(() -> desk.chosen().get().unit().label().text().endsWith("1 kg"));
-    desk.undo();
-    until(() -> desk.chosen().get().unit().label().text().equals(before));
+    long id = session.chosen().get().unit().id();
+    String before = session.chosen().get().unit().label().text();
+    session.saveLabel(id, before + "\n1 kg", List.of());
+    session.saveLabel(id, before + "\n2 kg", List.of());
+    session.undo();
+    until(() -> session.chosen().get().unit().label().text().endsWith("1 kg"));
+    session.undo();
+    until(() -> session.chosen().get().unit().label().text().equals(before));
   }
 
   /** A name of blanks, the same name and the same label change nothing and leave no undo. */
   @Test
   public void whatChangesNothingIsNoEdit() {
-    long id = desk.chosen().get().unit().id();
-    desk.rename(id, "   ");
-    desk.rename(id, desk.chosen().get().unit().name());
-    desk.saveLabel(id, desk.chosen().get().unit().label().text(), List.of());
-    desk.undo();
+    long id = session.chosen().get().unit().id();
+    session.rename(id, "   ");
+    session.rename(id, session.chosen().get().unit().name());
+    session.saveLabel(id, session.chosen().get().unit().label().text(), List.of());
+    session.undo();
     untilSaid("Nothing to undo.");
   }
 
   /** A claim of the label is judged anew, the others stand as they did. */
   @Test
   public void aLabelEditReachesItsLine() {
-    long id = desk.chosen().get().unit().id();
-    String text = desk.chosen().get().unit().label().text();
+    long id = session.chosen().get().unit().id();
+    String text = session.chosen().get().unit().label().text();
     List<String> others = lines(false);
     List<String> capacity = lines(true);
-    desk.saveLabel(id, text.replaceFirst("1075", "500"), List.of());
+    session.saveLabel(id, text.replaceFirst("1075", "500"), List.of());
     until(() -> !lines(true).equals(capacity));
     assertEquals(lines(false), others);
     assertNotEquals(lines(true), capacity);
     assertEquals(
-        desk.shelf().get(0).summary().orElseThrow().count(Standing.KEPT, true),
-        desk.chosen().get().count(Standing.KEPT));
+        session.shelf().get(0).summary().orElseThrow().count(Standing.KEPT, true),
+        session.chosen().get().count(Standing.KEPT));
   }
 
   private List<String> lines(boolean capacity) {
-    return desk.chosen().get().lines().stream()
+    return session.chosen().get().lines().stream()
         .filter(l -> (l.claim().subject() == Subject.CAPACITY) == capacity)
         .filter(l -> l.claim().subject() != Subject.CHARGE_TIME)
         .map(l -> l.title() + l.verdict().map(v -> v.standing().words()).orElse(""))
@@ -156,44 +156,44 @@ public class SessionModelTest extends OnSession {
 
   @Test
   public void aUnitIsTakenOffAndPutBack() {
-    String name = desk.chosen().get().unit().name();
-    desk.removeChosen();
-    until(() -> desk.shelf().size() == 4);
+    String name = session.chosen().get().unit().name();
+    session.removeChosen();
+    until(() -> session.shelf().size() == 4);
     untilSaid("is off the shelf");
-    until(() -> !desk.chosen().get().unit().name().equals(name));
-    desk.undo();
+    until(() -> !session.chosen().get().unit().name().equals(name));
+    session.undo();
     until(() -> names().contains(name));
   }
 
   @Test
   public void aFileThatIsNoWorkbookLeavesTheOpenOne() throws Exception {
     Path other = Files.writeString(folder.resolve("notes.ember"), "not a workbook");
-    desk.open(other);
+    session.open(other);
     untilSaid("is not a Wise Ember workbook");
-    assertEquals(desk.shelf().size(), 5);
-    assertEquals(desk.workbook().orElseThrow().file(), file);
-    desk.rename(desk.chosen().get().unit().id(), "Still here");
+    assertEquals(session.shelf().size(), 5);
+    assertEquals(session.workbook().orElseThrow().file(), file);
+    session.rename(session.chosen().get().unit().id(), "Still here");
     until(() -> names().contains("Still here"));
   }
 
   /** Once it came back for reading only, written by this very program. */
   @Test
   public void theOpenWorkbookIsNotOpenedBesideItself() throws Exception {
-    desk.open(Files.createSymbolicLink(folder.resolve("link.ember"), file));
+    session.open(Files.createSymbolicLink(folder.resolve("link.ember"), file));
     untilSaid("is open already");
-    assertFalse(desk.readOnly());
-    desk.rename(desk.chosen().get().unit().id(), "Still here");
+    assertFalse(session.readOnly());
+    session.rename(session.chosen().get().unit().id(), "Still here");
     until(() -> names().contains("Still here"));
   }
 
   @Test
   public void anEmptyWorkbookBeginsWithALabel() {
-    desk.open(folder.resolve("fresh.ember"));
-    until(() -> desk.shelf().isEmpty());
-    assertEquals(desk.stage().get(), StageName.LABEL);
-    assertEquals(desk.chosen().get(), null);
-    desk.removeChosen();
-    assertEquals(desk.title().get(), "fresh.ember");
+    session.open(folder.resolve("fresh.ember"));
+    until(() -> session.shelf().isEmpty());
+    assertEquals(session.stage().get(), StageName.LABEL);
+    assertEquals(session.chosen().get(), null);
+    session.removeChosen();
+    assertEquals(session.title().get(), "fresh.ember");
   }
 
   /** A second window reads, says who writes, and edits nothing. */
@@ -220,15 +220,15 @@ public class SessionModelTest extends OnSession {
   /** Text grows and shrinks by steps and stops at both ends. */
   @Test
   public void textHasSteps() {
-    double smallest = desk.textScale().get();
-    desk.changeText(-1);
-    assertEquals(desk.textScale().get(), smallest);
+    double smallest = session.textScale().get();
+    session.changeText(-1);
+    assertEquals(session.textScale().get(), smallest);
     List<Double> up =
         IntStream.range(0, 6)
             .mapToObj(
                 i -> {
-                  desk.changeText(1);
-                  return desk.textScale().get();
+                  session.changeText(1);
+                  return session.textScale().get();
                 })
             .toList();
     assertEquals(up.get(5), 1.5);
@@ -240,38 +240,38 @@ public class SessionModelTest extends OnSession {
   @Test
   public void aDamagedRunDoesNotTakeItsUnitOrTheShelfWithIt() throws Exception {
     String title = choose(1).run(2).orElseThrow().run().title();
-    int others = desk.chosen().get().runs().size() - 1;
-    desk.close();
+    int others = session.chosen().get().runs().size() - 1;
+    session.close();
     try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
         Statement statement = connection.createStatement()) {
       statement.execute("DROP TRIGGER sample_block_keeps_values");
       statement.execute("UPDATE sample_block SET data = x'00' WHERE run_id = 2");
       statement.execute("DELETE FROM finding");
     }
-    desk = new Session(Clock.systemUTC(), screen());
-    desk.open(file);
-    until(() -> desk.shelf().stream().filter(p -> p.summary().isPresent()).count() == 5);
+    session = new Session(Clock.systemUTC(), screen());
+    session.open(file);
+    until(() -> session.shelf().stream().filter(p -> p.summary().isPresent()).count() == 5);
     untilSaid(title);
-    assertTrue(desk.said().get().contains("damaged"), desk.said().get());
+    assertTrue(session.said().get().contains("damaged"), session.said().get());
     Judgement unit = choose(1);
     assertEquals(unit.runs().size(), others);
     assertEquals(unit.aside().size(), 1);
-    assertEquals(unit.aside().get(0).unreadable().orElseThrow(), desk.said().get());
+    assertEquals(unit.aside().get(0).unreadable().orElseThrow(), session.said().get());
   }
 
   /** What is noticed only when everything is looked through takes back what was said before. */
   @Test
   public void damageFoundAfterOpeningTakesTheFindingBack() throws Exception {
     int before = choose(1).runs().size();
-    desk.close();
+    session.close();
     try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
         Statement statement = connection.createStatement()) {
       statement.execute("DROP TRIGGER sample_block_keeps_values");
       statement.execute("UPDATE sample_block SET data = zeroblob(length(data)) WHERE run_id = 2");
     }
-    desk = new Session(Clock.systemUTC(), screen());
-    desk.open(file);
-    until(() -> desk.chosen().get() != null);
+    session = new Session(Clock.systemUTC(), screen());
+    session.open(file);
+    until(() -> session.chosen().get() != null);
     untilSaid("The run judges nothing");
     assertEquals(choose(1).runs().size(), before - 1);
   }
@@ -286,13 +286,13 @@ public class SessionModelTest extends OnSession {
         Statement statement = connection.createStatement()) {
       statement.execute("DROP TABLE load_on");
     }
-    String name = desk.chosen().get().unit().name();
-    desk.open(other);
-    desk.rename(desk.chosen().get().unit().id(), "Meant for neither");
+    String name = session.chosen().get().unit().name();
+    session.open(other);
+    session.rename(session.chosen().get().unit().id(), "Meant for neither");
     untilSaid("cannot be read or written");
-    assertEquals(desk.workbook().orElseThrow().file(), file);
-    assertEquals(desk.chosen().get().unit().name(), name);
-    desk.rename(desk.chosen().get().unit().id(), "Still here");
+    assertEquals(session.workbook().orElseThrow().file(), file);
+    assertEquals(session.chosen().get().unit().name(), name);
+    session.rename(session.chosen().get().unit().id(), "Still here");
     until(() -> names().contains("Still here"));
     try (Workbook half = Workbook.open(other, Clock.systemUTC())) {
       assertTrue(half.units().all().stream().noneMatch(u -> u.name().equals("Meant for neither")));

@@ -15,12 +15,12 @@ import org.wiseember.trial.kind.LabelInputs;
 /** Panels on hand, the ways to wire them, and the way from there to the bench. */
 public class SolarWorkModelTest extends OnSession {
   private Port port() {
-    return LabelInputs.port(desk.chosen().get().unit().label()).orElseThrow();
+    return LabelInputs.port(session.chosen().get().unit().label()).orElseThrow();
   }
 
   private List<Designer.Way> ways() {
     List<Designer.Way> found = new ArrayList<>();
-    desk.solar().ways(port(), found::addAll);
+    session.solar().ways(port(), found::addAll);
     until(() -> !found.isEmpty());
     return found;
   }
@@ -40,33 +40,34 @@ public class SolarWorkModelTest extends OnSession {
 
   @Test
   public void panelsAreKeptAndUndone() {
-    PanelsOnHand before = desk.solar().panels().get();
+    PanelsOnHand before = session.solar().panels().get();
     PanelsOnHand fewer = new PanelsOnHand(before.lots().subList(0, 1), before.site());
-    desk.solar().keep(fewer, "A panel taken away");
+    session.solar().keep(fewer, "A panel taken away");
     settle();
-    assertEquals(desk.workbook().orElseThrow().panelsOnHand(), fewer);
+    assertEquals(session.workbook().orElseThrow().panelsOnHand(), fewer);
     assertTrue(ways().size() > 0);
-    desk.undo();
-    until(() -> desk.solar().panels().get().equals(before));
+    session.undo();
+    until(() -> session.solar().panels().get().equals(before));
     settle();
-    assertEquals(desk.workbook().orElseThrow().panelsOnHand(), before);
+    assertEquals(session.workbook().orElseThrow().panelsOnHand(), before);
   }
 
   /** The way that was chosen is what the charge on the bench is set up with. */
   @Test
   public void aWayGoesToTheBench() {
     Designer.Way best = ways().get(0);
-    desk.solar().toTheBench(best.arrangement());
+    session.solar().toTheBench(best.arrangement());
     settle();
-    assertEquals(desk.stage().get(), StageName.BENCH);
-    assertEquals(desk.bench().test().get().key(), Charge.KIND);
+    assertEquals(session.stage().get(), StageName.BENCH);
+    assertEquals(session.bench().test().get().key(), Charge.KIND);
     assertTrue(
-        desk.bench()
+        session
+            .bench()
             .plan()
             .orElseThrow()
             .settings()
             .toString()
             .contains(best.arrangement().toString()),
-        desk.bench().plan().orElseThrow().settings().toString());
+        session.bench().plan().orElseThrow().settings().toString());
   }
 }

@@ -31,7 +31,7 @@ public class UndoModelTest extends OnSession {
     List<String> labels = new ArrayList<>();
     List<Integer> runs = new ArrayList<>();
     List<Integer> aside = new ArrayList<>();
-    for (int i = 0; i < desk.shelf().size(); i++) {
+    for (int i = 0; i < session.shelf().size(); i++) {
       Judgement unit = choose(i);
       names.add(unit.unit().name());
       labels.add(unit.unit().label().text());
@@ -43,8 +43,8 @@ public class UndoModelTest extends OnSession {
         labels,
         runs,
         aside,
-        desk.bench().loadsOnHand().get(),
-        desk.bench().instruments().size());
+        session.bench().loadsOnHand().get(),
+        session.bench().instruments().size());
   }
 
   @DataProvider
@@ -67,18 +67,18 @@ public class UndoModelTest extends OnSession {
     assertTrue(!after.equals(before), said.toString());
     choose(0);
     for (int n = 0; n < EDITS; n++) {
-      desk.undo();
+      session.undo();
       settle();
       settle();
     }
     assertEquals(state(), before, said.toString());
-    desk.undo();
+    session.undo();
     untilSaid("Nothing to undo.");
   }
 
   /** One edit that surely changes something. */
   private String edit(SplittableRandom random, int n) {
-    Judgement unit = choose(random.nextInt(desk.shelf().size()));
+    Judgement unit = choose(random.nextInt(session.shelf().size()));
     long id = unit.unit().id();
     int kind = random.nextInt(5);
     if (kind == 3 && unit.runs().isEmpty()) {
@@ -86,26 +86,27 @@ public class UndoModelTest extends OnSession {
     }
     switch (kind) {
       case 0 -> {
-        desk.rename(id, "Name " + n);
+        session.rename(id, "Name " + n);
         return "renamed " + id;
       }
       case 1 -> {
-        desk.saveLabel(id, unit.unit().label().text() + "\nWeight " + (n + 1) + " kg", List.of());
+        session.saveLabel(
+            id, unit.unit().label().text() + "\nWeight " + (n + 1) + " kg", List.of());
         return "label of " + id;
       }
       case 2 -> {
-        desk.addUnit();
-        until(() -> desk.chosen().get() != null && desk.chosen().get().unit().id() != id);
+        session.addUnit();
+        until(() -> session.chosen().get() != null && session.chosen().get().unit().id() != id);
         return "added";
       }
       case 3 -> {
         TestRun run = unit.runs().get(random.nextInt(unit.runs().size()));
-        desk.decisions().setAside(run, "Because of edit " + n);
+        session.decisions().setAside(run, "Because of edit " + n);
         return "set aside " + run.run().id();
       }
       default -> {
-        desk.removeChosen();
-        until(() -> desk.chosen().get() == null || desk.chosen().get().unit().id() != id);
+        session.removeChosen();
+        until(() -> session.chosen().get() == null || session.chosen().get().unit().id() != id);
         return "removed " + id;
       }
     }
@@ -117,19 +118,20 @@ public class UndoModelTest extends OnSession {
     Judgement unit = choose(0);
     List<String> before = standings(unit);
     for (TestRun run : unit.runs()) {
-      desk.decisions().setAside(run, "Not this time");
+      session.decisions().setAside(run, "Not this time");
       settle();
     }
-    until(() -> desk.chosen().get().runs().isEmpty());
+    until(() -> session.chosen().get().runs().isEmpty());
     assertEquals(
-        desk.chosen().get().count(Standing.KEPT) + desk.chosen().get().count(Standing.SHORT), 0);
+        session.chosen().get().count(Standing.KEPT) + session.chosen().get().count(Standing.SHORT),
+        0);
     for (int i = 0; i < unit.runs().size(); i++) {
-      desk.undo();
+      session.undo();
       settle();
     }
-    until(() -> desk.chosen().get().aside().isEmpty());
-    assertEquals(standings(desk.chosen().get()), before);
-    for (TestRun run : desk.chosen().get().runs()) {
+    until(() -> session.chosen().get().aside().isEmpty());
+    assertEquals(standings(session.chosen().get()), before);
+    for (TestRun run : session.chosen().get().runs()) {
       assertEquals(run.treatment().setAside(), Treatment.NONE.setAside());
     }
   }

@@ -17,9 +17,10 @@ import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.Layer;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
+import org.wiseember.report.drawing.ClaimScalesDrawing;
+import org.wiseember.report.look.ClaimScale;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
-import org.wiseember.report.look.ClaimScale;
 
 /** Several units on one seam: a row a claim, a mark a unit. */
 public final class ClaimScalesChart {

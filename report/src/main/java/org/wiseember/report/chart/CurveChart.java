@@ -15,6 +15,7 @@ import org.jfree.data.xy.XYIntervalSeries;
 import org.jfree.data.xy.XYIntervalSeriesCollection;
 import org.jfree.data.xy.YIntervalSeries;
 import org.jfree.data.xy.YIntervalSeriesCollection;
+import org.wiseember.report.drawing.CurveDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 

@@ -11,6 +11,7 @@ import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
+import org.wiseember.report.drawing.CycleDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 

@@ -24,6 +24,7 @@ import org.jfree.chart.ui.Layer;
 import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
+import org.wiseember.report.drawing.DayDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 
@@ -31,7 +32,7 @@ import org.wiseember.report.look.Palette;
  * Charge over time: the first unit in ember with its band, others in ink, the label's word in
  * steel.
  */
-final class DayChart {
+public final class DayChart {
   private static final Stroke HAIR = new BasicStroke(1f);
   private static final Stroke PROMISED =
       new BasicStroke(1.5f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1, new float[] {5, 4}, 0);
@@ -54,7 +55,7 @@ final class DayChart {
     this.look = PlotLook.of(palette, scale);
   }
 
-  static JFreeChart of(DayDrawing drawing, Palette palette, double scale) {
+  public static JFreeChart of(DayDrawing drawing, Palette palette, double scale) {
     return new DayChart(drawing, palette, scale).build();
   }
 

@@ -21,6 +21,7 @@ import org.jfree.chart.ui.Layer;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.report.drawing.EnduranceDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 

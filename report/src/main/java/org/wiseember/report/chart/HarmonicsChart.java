@@ -13,6 +13,7 @@ import org.jfree.chart.renderer.xy.XYBarRenderer;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYIntervalSeries;
 import org.jfree.data.xy.XYIntervalSeriesCollection;
+import org.wiseember.report.drawing.HarmonicsDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 

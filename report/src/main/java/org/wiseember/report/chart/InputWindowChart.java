@@ -18,6 +18,7 @@ import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.report.drawing.InputWindowDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 

@@ -11,6 +11,7 @@ import org.jfree.chart.axis.ValueAxis;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.data.xy.DefaultXYDataset;
+import org.wiseember.report.drawing.LinesDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 

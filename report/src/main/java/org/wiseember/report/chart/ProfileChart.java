@@ -26,6 +26,8 @@ import org.jfree.chart.ui.RectangleEdge;
 import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
+import org.wiseember.report.drawing.CurveDrawing;
+import org.wiseember.report.drawing.ProfileDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 

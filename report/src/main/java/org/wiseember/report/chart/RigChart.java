@@ -12,11 +12,12 @@ import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.TextAnchor;
+import org.wiseember.report.drawing.RigDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 
 /** A wiring drawing: boxes in a row, the fuse in its lead, probes on dotted lines below. */
-final class RigChart {
+public final class RigChart {
   private static final Stroke LEAD = new BasicStroke(1.8f);
   private static final Stroke EDGE = new BasicStroke(1.4f);
   private static final Stroke DOTS =
@@ -45,7 +46,7 @@ final class RigChart {
     this.plot = look.plot();
   }
 
-  static JFreeChart of(RigDrawing drawing, Palette palette, double scale) {
+  public static JFreeChart of(RigDrawing drawing, Palette palette, double scale) {
     return new RigChart(drawing, palette, scale).build();
   }
 

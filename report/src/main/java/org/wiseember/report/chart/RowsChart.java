@@ -15,6 +15,7 @@ import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
+import org.wiseember.report.drawing.RowsDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 

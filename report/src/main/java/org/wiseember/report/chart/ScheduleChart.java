@@ -20,11 +20,12 @@ import org.jfree.chart.ui.RectangleAnchor;
 import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
+import org.wiseember.report.drawing.ScheduleDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 
 /** Charge as a tide over lanes of what is busy. */
-final class ScheduleChart {
+public final class ScheduleChart {
   private static final Stroke HAIR = new BasicStroke(1f);
   private static final Stroke THICK = new BasicStroke(2f);
   private static final Stroke NOW =
@@ -48,7 +49,7 @@ final class ScheduleChart {
     this.look = PlotLook.of(palette, scale);
   }
 
-  static JFreeChart of(ScheduleDrawing drawing, Palette palette, double scale) {
+  public static JFreeChart of(ScheduleDrawing drawing, Palette palette, double scale) {
     return new ScheduleChart(drawing, palette, scale).build();
   }
 

@@ -18,6 +18,7 @@ import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.report.drawing.TraceDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 

@@ -8,6 +8,8 @@ import org.jfree.chart.ui.Layer;
 import org.jfree.chart.ui.RectangleAnchor;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.DefaultXYDataset;
+import org.wiseember.report.drawing.TraceDrawing;
+import org.wiseember.report.drawing.WaveDrawing;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
 

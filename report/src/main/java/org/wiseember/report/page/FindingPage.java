@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
-import org.wiseember.report.chart.Drawing;
+import org.wiseember.report.drawing.Drawing;
 
 /**
  * What a run found, as data: figures, charts, tables and sentences. Evidence, report and command

@@ -22,13 +22,14 @@ import org.wiseember.core.verdict.ClaimScalePosition;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.chart.ChartSvg;
-import org.wiseember.report.chart.CycleDrawing;
-import org.wiseember.report.chart.DayDrawing;
-import org.wiseember.report.chart.Drawing;
+import org.wiseember.report.chart.Charts;
 import org.wiseember.report.chart.TraceChart;
+import org.wiseember.report.drawing.CycleDrawing;
+import org.wiseember.report.drawing.DayDrawing;
+import org.wiseember.report.drawing.Drawing;
+import org.wiseember.report.look.ClaimScale;
 import org.wiseember.report.look.Face;
 import org.wiseember.report.look.Palette;
-import org.wiseember.report.look.ClaimScale;
 
 /** The page as HTML that stands alone: styles, faces and charts are inside the file. */
 public final class PageHtml {
@@ -208,7 +209,7 @@ public final class PageHtml {
             : drawing instanceof DayDrawing day
                 ? CYCLE_HEIGHT + DAY_ROW * day.rows().size()
                 : CHART_HEIGHT;
-    return ChartSvg.of(drawing.in(units).chart(Palette.LIGHT, 0.9), CHART_WIDTH, height);
+    return ChartSvg.of(Charts.of(drawing.in(units), Palette.LIGHT, 0.9), CHART_WIDTH, height);
   }
 
   private static List<Map<String, Object>> ticks() {

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.report.chart.TraceDrawing;
+import org.wiseember.report.drawing.TraceDrawing;
 
 /**
  * What the page of a unit's verdicts says.

@@ -3,16 +3,16 @@ package org.wiseember.trial.demo;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.ApplianceDraw.Origin;
 import org.wiseember.core.runtime.ApplianceDraw.Use;
-import org.wiseember.core.runtime.Feed;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.Watch;
 import org.wiseember.core.runtime.WatchSheet;
+import org.wiseember.core.runtime.feed.Feed;
 import org.wiseember.core.supply.SourceTries;
 
 /**
@@ -65,10 +65,10 @@ final class DemoDays {
 
   /** The stall's own battery stands between a small generator and the unit. */
   private static Day repairStall() {
-    Feed.Alternating generator = new Feed.Alternating("generator", 1600, List.of(DayStretch.ALWAYS));
+    Feed.Alternating generator = new Feed.Alternating("generator", 1600, List.of(HourSpan.ALWAYS));
     Feed.Charger charger = new Feed.Charger("charger", 57, 15, ANY, 0.93, List.of(generator));
     Feed.Panels panels =
-        new Feed.Panels(List.of(new Feed.Giving(new DayStretch(0, 3.5), 380)), 47, 60);
+        new Feed.Panels(List.of(new Feed.Giving(new HourSpan(0, 3.5), 380)), 47, 60);
     Feed.Controller controller = new Feed.Controller(20, 100, 15, 0.97, List.of(panels));
     Feed.Battery battery = new Feed.Battery(52.4, 3072, ANY, List.of(charger, controller));
     return Day.empty("Repair stall on its generator", LocalTime.of(14, 0), 9)
@@ -98,12 +98,13 @@ final class DemoDays {
                     12.5)));
   }
 
-  private static ApplianceDraw draw(Use use, double watts, double energy, double startVa, Origin origin) {
+  private static ApplianceDraw draw(
+      Use use, double watts, double energy, double startVa, Origin origin) {
     return new ApplianceDraw(use, watts, energy, NO, startVa).from(origin);
   }
 
   private static Appliance on(String name, ApplianceDraw draw, Side side, double from, double to) {
-    return new Appliance(name, draw, side, List.of(new DayStretch(from, to)), List.of());
+    return new Appliance(name, draw, side, List.of(new HourSpan(from, to)), List.of());
   }
 
   private static Appliance at(String name, ApplianceDraw draw, Double... moments) {

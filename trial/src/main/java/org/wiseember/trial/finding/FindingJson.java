@@ -192,7 +192,8 @@ final class FindingJson {
           return kept;
         }
       }
-      return (StoredCapture) context.handleWeirdNumberValue(StoredCapture.class, id, "no such capture");
+      return (StoredCapture)
+          context.handleWeirdNumberValue(StoredCapture.class, id, "no such capture");
     }
   }
 }

@@ -10,14 +10,14 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.trial.kind.LoadsOnHand;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.TestHelp;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
-import org.wiseember.trial.kind.Equipment;
 import org.wiseember.trial.kind.Trait;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.onhand.LoadsOnHand;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.trial.plan.KnownTimes;
 import org.wiseember.trial.verdict.Judgement;
 
@@ -77,7 +77,8 @@ public final class TestGuide {
   private static void needs(StringBuilder page, TestType test, TestSettings settings) {
     Needs needs =
         settings.needs(
-            KnownTimes.of(Judgement.untested(new org.wiseember.workbook.TestedUnit(1, "", STATION))));
+            KnownTimes.of(
+                Judgement.untested(new org.wiseember.workbook.TestedUnit(1, "", STATION))));
     List<String> lines = new ArrayList<>();
     String things = needs.uses().stream().map(Equipment::words).collect(Collectors.joining(", "));
     lines.add(

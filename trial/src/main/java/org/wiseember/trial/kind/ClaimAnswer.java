@@ -21,7 +21,8 @@ public record ClaimAnswer(String title, Claim claim, long runId, Judge judge) {
 
   /** A figure against the claim. */
   public static ClaimAnswer of(String title, Claim claim, TestRun run, Figure figure) {
-    return new ClaimAnswer(title, claim, run.run().id(), guard -> Verdict.judge(claim, figure, guard));
+    return new ClaimAnswer(
+        title, claim, run.run().id(), guard -> Verdict.judge(claim, figure, guard));
   }
 
   /** A standing that several tries have decided, with the figure to show. */
@@ -43,7 +44,8 @@ public record ClaimAnswer(String title, Claim claim, long runId, Judge judge) {
 
   /** The rig stopped before anything was read of the claim. */
   public static ClaimAnswer rigCannotShow(String title, Claim claim, TestRun run, String why) {
-    return new ClaimAnswer(title, claim, run.run().id(), guard -> Verdict.rigCannotShow(claim, why));
+    return new ClaimAnswer(
+        title, claim, run.run().id(), guard -> Verdict.rigCannotShow(claim, why));
   }
 
   /** Whether another test's answer is to be preferred, since this one only says why it is none. */

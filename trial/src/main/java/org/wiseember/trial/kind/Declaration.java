@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Set;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Subject;
+import org.wiseember.trial.onhand.Ask;
 
 /**
  * What there is to say of a test before it is made: everything about it that is no calculation.

@@ -28,7 +28,8 @@ import org.wiseember.workbook.StoredReading;
  * @param to s on the run's clock
  * @param typed in order of time
  */
-public record HandPart(int at, OperatorEvent ended, double from, double to, List<StoredReading> typed) {
+public record HandPart(
+    int at, OperatorEvent ended, double from, double to, List<StoredReading> typed) {
   public HandPart {
     typed = List.copyOf(typed);
   }
@@ -49,7 +50,8 @@ public record HandPart(int at, OperatorEvent ended, double from, double to, List
    * @param leadingOn presses that begin no part of their own
    * @param ends the presses that end a part; they say what it was about
    */
-  public static List<HandPart> of(RunRecord record, Set<OperatorEvent> leadingOn, OperatorEvent... ends) {
+  public static List<HandPart> of(
+      RunRecord record, Set<OperatorEvent> leadingOn, OperatorEvent... ends) {
     List<HandPart> parts = new ArrayList<>();
     double from = Double.NEGATIVE_INFINITY;
     for (TimedOperatorEvent p : record.pressed()) {

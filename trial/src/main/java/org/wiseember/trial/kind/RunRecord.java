@@ -14,11 +14,11 @@ import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.core.waveform.NominalFrequency;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.StoredCapture;
-import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredCapture;
+import org.wiseember.workbook.StoredReading;
 
 /** All that was kept of a run, for working it out. */
 public record RunRecord(

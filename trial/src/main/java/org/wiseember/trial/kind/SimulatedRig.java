@@ -2,12 +2,12 @@ package org.wiseember.trial.kind;
 
 import java.util.List;
 import java.util.Set;
-import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.bench.simulated.Feeds;
 import org.wiseember.bench.simulated.LoadBank;
 import org.wiseember.bench.simulated.Practice;
+import org.wiseember.bench.simulated.SideInstrument;
 
 /**
  * What stands on the simulated bench for a test.

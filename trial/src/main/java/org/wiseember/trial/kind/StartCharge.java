@@ -38,6 +38,9 @@ public final class StartCharge {
       double shown = display.nearest(from, AT_THE_START);
       return OptionalDouble.of(Double.isNaN(shown) ? display.value(0) : shown);
     }
-    return record.particular(TOLD).map(text -> StoredSettings.percent(text)).orElseGet(OptionalDouble::empty);
+    return record
+        .particular(TOLD)
+        .map(text -> StoredSettings.percent(text))
+        .orElseGet(OptionalDouble::empty);
   }
 }

@@ -7,9 +7,9 @@ import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.workbook.Found;
-import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.StoredCapture;
 
 /**
  * A run as it is kept: which test it is, what it was made with, what the tester decided about it,

@@ -12,7 +12,7 @@ import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.AssumedMeter;
-import org.wiseember.report.chart.TraceDrawing;
+import org.wiseember.report.drawing.TraceDrawing;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.workbook.Run;
 

@@ -9,6 +9,14 @@ import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.live.HandRecord;
+import org.wiseember.trial.live.Known;
+import org.wiseember.trial.live.LiveTile;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Leads;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.need.UnitTimes;
 
 /** How one test is set up: typed by each test, kept with the run as words by name. */
 public interface TestSettings {

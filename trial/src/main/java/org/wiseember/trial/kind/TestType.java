@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.notice.Watcher;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
 
 /**

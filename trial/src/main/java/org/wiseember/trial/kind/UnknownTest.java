@@ -8,6 +8,7 @@ import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Group;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.typed.TypedKind;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
 
 /**

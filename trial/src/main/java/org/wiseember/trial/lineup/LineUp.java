@@ -20,12 +20,12 @@ import org.wiseember.core.lineup.Order;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.ApplianceDraw;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.LineUpNotes;
+import org.wiseember.workbook.StoredDay;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Watches;
 import org.wiseember.workbook.Workbook;
@@ -98,7 +98,10 @@ public record LineUp(
    * @param appliances what must-haves may name, by name in lower case
    */
   public static LineUp of(
-      List<Entry> entries, LineUpNotes notes, List<Day> days, Map<String, ApplianceDraw> appliances) {
+      List<Entry> entries,
+      LineUpNotes notes,
+      List<Day> days,
+      Map<String, ApplianceDraw> appliances) {
     OptionalDouble load =
         notes.load().isPresent()
             ? notes.load()

@@ -13,10 +13,10 @@ import org.wiseember.core.efficiency.LoadPoint;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.ClaimScalePosition;
 import org.wiseember.core.verdict.Verdict;
-import org.wiseember.report.chart.Drawing;
-import org.wiseember.report.chart.LinesDrawing;
-import org.wiseember.report.chart.LinesDrawing.Point;
-import org.wiseember.report.chart.ClaimScalesDrawing;
+import org.wiseember.report.drawing.ClaimScalesDrawing;
+import org.wiseember.report.drawing.Drawing;
+import org.wiseember.report.drawing.LinesDrawing;
+import org.wiseember.report.drawing.LinesDrawing.Point;
 import org.wiseember.report.look.UnitMark;
 import org.wiseember.trial.kind.found.Charged;
 import org.wiseember.trial.kind.found.EnergyByLoad;
@@ -129,7 +129,8 @@ public final class LineUpDrawings {
         UnitMark mark = new UnitMark(i);
         position(lineUp.units().get(i).judgement(), subject)
             .ifPresent(
-                s -> marks.add(new ClaimScalesDrawing.At(mark, s.percent(), s.worse(), s.better())));
+                s ->
+                    marks.add(new ClaimScalesDrawing.At(mark, s.percent(), s.worse(), s.better())));
       }
       if (!marks.isEmpty() && (printed > 1 || lineUp.units().size() == 1)) {
         rows.add(new ClaimScalesDrawing.Row(subject.words(), marks));

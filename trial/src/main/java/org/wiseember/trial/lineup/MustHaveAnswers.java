@@ -50,7 +50,8 @@ final class MustHaveAnswers {
    * @param figures that are known of it
    * @param appliances that were watched or stand in a day, by name in lower case
    */
-  MustHaveAnswers(Judgement unit, Map<Measure, Figure> figures, Map<String, ApplianceDraw> appliances) {
+  MustHaveAnswers(
+      Judgement unit, Map<Measure, Figure> figures, Map<String, ApplianceDraw> appliances) {
     this.unit = unit;
     this.figures = figures;
     this.appliances = appliances;

@@ -6,7 +6,7 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.report.chart.TraceDrawing;
+import org.wiseember.report.drawing.TraceDrawing;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.workbook.Event;
 

@@ -12,9 +12,9 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.trial.kind.UnitFindings;
-import org.wiseember.trial.kind.UnitTimes;
 import org.wiseember.trial.kind.found.Charged;
 import org.wiseember.trial.kind.found.Drained;
+import org.wiseember.trial.need.UnitTimes;
 
 /** How long a unit takes to fill and to empty, from its own runs first, then from its label. */
 public final class KnownTimes {

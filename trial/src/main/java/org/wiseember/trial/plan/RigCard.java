@@ -9,14 +9,14 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.wiring.CableRun;
-import org.wiseember.report.chart.RigDrawing;
+import org.wiseember.report.drawing.RigDrawing;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.Sheet;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.TestPlan;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.need.UnitTimes;
 
 /**
  * How a test is wired, what to see to before it begins, and what can hurt.
@@ -115,7 +115,10 @@ public record RigCard(
             false,
             lead(false));
         if (!loaded) {
-          thing(uses(Equipment.AC_METER) ? "AC meter" : "DC meter", true, new RigDrawing.Lead("", ""));
+          thing(
+              uses(Equipment.AC_METER) ? "AC meter" : "DC meter",
+              true,
+              new RigDrawing.Lead("", ""));
         }
       } else if (cables.stream().anyMatch(c -> c.where().startsWith("battery"))) {
         thing("Battery", false, lead(false));

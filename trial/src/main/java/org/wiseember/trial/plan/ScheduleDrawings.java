@@ -14,9 +14,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.wiseember.report.chart.ScheduleDrawing;
+import org.wiseember.report.drawing.ScheduleDrawing;
 import org.wiseember.report.look.UnitMark;
-import org.wiseember.trial.kind.Equipment;
+import org.wiseember.trial.need.Equipment;
 
 /** A plan as its picture. */
 public final class ScheduleDrawings {
@@ -48,7 +48,8 @@ public final class ScheduleDrawings {
   }
 
   /** Lanes of units come first, in the order of the page. */
-  public static ScheduleDrawing of(Schedule tide, ScheduleTimes times, Optional<ScheduleStep> chosen) {
+  public static ScheduleDrawing of(
+      Schedule tide, ScheduleTimes times, Optional<ScheduleStep> chosen) {
     List<Long> units = List.copyOf(tide.packs().keySet());
     List<ScheduleDrawing.Line> lines = new ArrayList<>();
     List<ScheduleDrawing.Lane> lanes = new ArrayList<>();
@@ -83,10 +84,12 @@ public final class ScheduleDrawings {
             "Someone there",
             tide.steps().stream()
                 .filter(
-                    s -> s.kind() != ScheduleStep.Kind.RUNNING || s.attendedTo().isAfter(tide.now()))
+                    s ->
+                        s.kind() != ScheduleStep.Kind.RUNNING || s.attendedTo().isAfter(tide.now()))
                 .map(s -> bar(tide, s, s.from(), attended(s), mark(units, s), "be there", chosen))
                 .toList()));
-    return new ScheduleDrawing(hours(tide), hour(tide, tide.now()), ticks(tide, times), lines, lanes);
+    return new ScheduleDrawing(
+        hours(tide), hour(tide, tide.now()), ticks(tide, times), lines, lanes);
   }
 
   /** The names of lanes stand beside them and must leave them room. */
@@ -135,7 +138,8 @@ public final class ScheduleDrawings {
         .collect(Collectors.joining(", "));
   }
 
-  private static List<ScheduleDrawing.Corner> corners(Schedule tide, long unit, List<ScheduleStep> own) {
+  private static List<ScheduleDrawing.Corner> corners(
+      Schedule tide, long unit, List<ScheduleStep> own) {
     List<ScheduleDrawing.Corner> corners = new ArrayList<>();
     double percent = tide.packs().get(unit).percent();
     corners.add(

@@ -18,10 +18,10 @@ import org.wiseember.core.plan.Plan;
 import org.wiseember.core.plan.PlanUnit;
 import org.wiseember.core.plan.Planner;
 import org.wiseember.core.plan.Task;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.OnHand;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.UnitTimes;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.plan.CampaignNotes;
 

@@ -10,8 +10,8 @@ import java.util.stream.Collectors;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.Sheet;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.Equipment;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Needs;
 
 /** A plan in words, for the screen and as a sheet that prints. */
 public final class SchedulePage {

@@ -3,7 +3,7 @@ package org.wiseember.trial.plan;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
-import org.wiseember.trial.kind.Equipment;
+import org.wiseember.trial.need.Equipment;
 
 /**
  * One thing of a plan.

@@ -1,9 +1,9 @@
 package org.wiseember.trial.plan;
 
 import java.util.List;
-import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.Trait;
+import org.wiseember.trial.need.Needs;
 
 /**
  * A test a unit's plan holds.

@@ -17,8 +17,8 @@ import org.wiseember.trial.page.RunTrace;
 import org.wiseember.trial.verdict.Judged;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.NotebookLine;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Workbook;
 
 /** What happened in a unit's tests, for whoever cuts a film of it. */

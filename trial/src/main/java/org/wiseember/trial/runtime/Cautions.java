@@ -3,7 +3,7 @@ package org.wiseember.trial.runtime;
 import java.util.ArrayList;
 import java.util.List;
 import org.wiseember.core.runtime.Day;
-import org.wiseember.core.runtime.Feed;
+import org.wiseember.core.runtime.feed.Feed;
 
 /** What can hurt or break something on a day, for what is on it. */
 public final class Cautions {

@@ -5,14 +5,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.ApplianceDraw;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.RunTimeFigures;
-import org.wiseember.core.runtime.DayStretch;
-import org.wiseember.report.chart.DayDrawing;
+import org.wiseember.report.drawing.DayDrawing;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.Sheet;
 
@@ -89,7 +89,7 @@ public final class DayPage {
           .map(h -> DayAnswers.time(day, h, units))
           .collect(Collectors.joining(", "));
     }
-    if (a.on().equals(List.of(DayStretch.ALWAYS))) {
+    if (a.on().equals(List.of(HourSpan.ALWAYS))) {
       return "always";
     }
     return a.on().stream()

@@ -11,7 +11,7 @@ import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.core.runtime.Feed;
+import org.wiseember.core.runtime.feed.Feed;
 import org.wiseember.core.solar.Port;
 import org.wiseember.trial.kind.LabelInputs;
 import org.wiseember.trial.kind.UnitFindings;

@@ -7,7 +7,7 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.report.chart.CurveDrawing;
+import org.wiseember.report.drawing.CurveDrawing;
 import org.wiseember.trial.kind.FromLabel;
 
 /** Energy against load over several drains, as a chart. */

@@ -14,11 +14,11 @@ import org.wiseember.core.waveform.WaveMethod;
 import org.wiseember.core.waveform.WaveformAnalysis;
 import org.wiseember.core.waveform.WaveformUnreadable;
 import org.wiseember.trial.kind.ScopeClass;
-import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.Workbook;
 
 /** Captures that come from files rather than from a bench. */

@@ -17,10 +17,10 @@ import org.wiseember.core.waveform.LimitSet;
 import org.wiseember.core.waveform.LoadSweep;
 import org.wiseember.core.waveform.RepeatingWave;
 import org.wiseember.core.waveform.WaveformFinding;
-import org.wiseember.report.chart.CurveDrawing;
-import org.wiseember.report.chart.CycleDrawing;
-import org.wiseember.report.chart.HarmonicsDrawing;
-import org.wiseember.report.chart.TraceDrawing;
+import org.wiseember.report.drawing.CurveDrawing;
+import org.wiseember.report.drawing.CycleDrawing;
+import org.wiseember.report.drawing.HarmonicsDrawing;
+import org.wiseember.report.drawing.TraceDrawing;
 
 /** What captured waves look like as charts. */
 public final class WavePictures {

@@ -19,7 +19,6 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.inspect.InspectionRun;
 import org.wiseember.trial.kind.inspect.InspectionTest;
@@ -30,6 +29,7 @@ import org.wiseember.trial.kind.solar.SolarTrialRun;
 import org.wiseember.trial.kind.solar.SolarTrialTest;
 import org.wiseember.trial.kind.usb.UsbRun;
 import org.wiseember.trial.kind.usb.UsbUse;
+import org.wiseember.trial.onhand.OnHand;
 
 /**
  * Tests that are made by hand alone, by somebody who rounds, comes late and forgets, with meters

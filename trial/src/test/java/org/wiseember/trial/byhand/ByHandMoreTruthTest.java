@@ -150,7 +150,9 @@ public class ByHandMoreTruthTest {
           Tester.verdict(label, tester.worked(), Tester.claim(label, Subject.WAVEFORM))
               .map(Verdict::standing);
       assertEquals(
-          with, Optional.of(look == OperatorEvent.LOOKS_SINE ? Standing.RIG_CANNOT_SHOW : Standing.SHORT));
+          with,
+          Optional.of(
+              look == OperatorEvent.LOOKS_SINE ? Standing.RIG_CANNOT_SHOW : Standing.SHORT));
     }
   }
 
@@ -203,7 +205,9 @@ public class ByHandMoreTruthTest {
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(seed);
       Tester tester = new Tester(label, Tester.plan(StaysOn.KIND, label), seed);
-      OperatorEvent[] ways = {OperatorEvent.BOTH_STAYED, OperatorEvent.LAMP_BLINKED, OperatorEvent.COMPUTER_WENT};
+      OperatorEvent[] ways = {
+        OperatorEvent.BOTH_STAYED, OperatorEvent.LAMP_BLINKED, OperatorEvent.COMPUTER_WENT
+      };
       int[] count = new int[3];
       tester.press(OperatorEvent.DONE);
       while (tester.goesOn()) {

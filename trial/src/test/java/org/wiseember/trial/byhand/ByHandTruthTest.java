@@ -194,7 +194,9 @@ public class ByHandTruthTest {
           tester.set(SetPoints.NO_LOAD);
           tester.pass(15);
           tester.press(
-              back ? OperatorEvent.CAME_BACK : tester.alive() ? OperatorEvent.CAME_BY_BUTTON : OperatorEvent.LATCHED);
+              back
+                  ? OperatorEvent.CAME_BACK
+                  : tester.alive() ? OperatorEvent.CAME_BY_BUTTON : OperatorEvent.LATCHED);
         }
         if (!tester.goesOn() || !tester.alive()) {
           break;

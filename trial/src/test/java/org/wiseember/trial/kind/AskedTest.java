@@ -13,6 +13,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.uncertainty.Estimate;
+import org.wiseember.trial.live.Known;
 
 /** What a finding asked for says for how long it stands. */
 public class AskedTest {
@@ -53,7 +54,8 @@ public class AskedTest {
     Map<String, String> answers = asked.answers();
     assertEquals(answers.size(), 1);
     assertTrue(Inquiry.same(answers, unit(LABEL)));
-    assertTrue(Inquiry.same(answers, unit(LABEL.replace("5 kg", "6 kg"))), "nobody asked the weight");
+    assertTrue(
+        Inquiry.same(answers, unit(LABEL.replace("5 kg", "6 kg"))), "nobody asked the weight");
     assertFalse(Inquiry.same(answers, unit(LABEL.replace(printed, changed))), changed);
   }
 

@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.trial.onhand.LoadsOnHand;
 
 /** Loads as people write them. */
 public class LoadsOnHandTest {

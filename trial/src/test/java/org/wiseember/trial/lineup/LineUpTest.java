@@ -22,11 +22,11 @@ import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.lineup.Measure;
 import org.wiseember.core.lineup.MustHave;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.ApplianceDraw;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.workbook.LineUpNotes;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
@@ -238,9 +238,10 @@ public class LineUpTest {
           Appliance lamps =
               new Appliance(
                   "Lamps",
-                  new ApplianceDraw(ApplianceDraw.Use.STEADY, 100, Double.NaN, Double.NaN, Double.NaN),
+                  new ApplianceDraw(
+                      ApplianceDraw.Use.STEADY, 100, Double.NaN, Double.NaN, Double.NaN),
                   Side.AC,
-                  List.of(new DayStretch(0, 8)),
+                  List.of(new HourSpan(0, 8)),
                   List.of());
           Day day = Day.empty("Stall", LocalTime.of(17, 0), 10).with(List.of(lamps));
           workbook.days().add(day, List.of());

@@ -27,9 +27,9 @@ import org.wiseember.bench.procedure.IdleWatch;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.trial.AllTests;
-import org.wiseember.trial.kind.OnHand;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.UnitTimes;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.plan.CampaignNotes;
@@ -254,7 +254,8 @@ public class ScheduleTest {
           Schedule broken =
               tide(workbook, notes.begun(id, begun.brokenOff(soon)), Optional.empty(), soon);
           assertFalse(broken.packs().get(id).known());
-          Schedule old = tide(workbook, notes, Optional.empty(), begun.ends().plus(Duration.ofDays(3)));
+          Schedule old =
+              tide(workbook, notes, Optional.empty(), begun.ends().plus(Duration.ofDays(3)));
           assertFalse(old.packs().get(id).known());
           // Kept and read again it is the same.
           workbook.campaignNotes(notes);
@@ -314,7 +315,8 @@ public class ScheduleTest {
               tide(
                   workbook,
                   notes,
-                  Optional.of(new ScheduleMaker.Going(id, Drain.AC, MORNING.minusSeconds(600), ends)),
+                  Optional.of(
+                      new ScheduleMaker.Going(id, Drain.AC, MORNING.minusSeconds(600), ends)),
                   MORNING);
           ScheduleStep running = tide.steps().get(0);
           assertEquals(running.kind(), ScheduleStep.Kind.RUNNING);

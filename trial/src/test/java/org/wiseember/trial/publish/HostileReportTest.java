@@ -31,22 +31,21 @@ import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.w3c.dom.NamedNodeMap;
 import org.w3c.dom.NodeList;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.ApplianceDraw;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.waveform.Capture;
 import org.wiseember.core.waveform.CaptureNote;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
 import org.wiseember.report.page.Report;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.ReportChoice;
@@ -54,6 +53,7 @@ import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.RunWriter;
+import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.log.Progress;
@@ -117,7 +117,9 @@ public class HostileReportTest {
                     7,
                     CaptureNote.of(EVIL),
                     Capture.of(10_000, new double[] {1.5, -325.1, 0, 3}))));
-    ApplianceDraw draw = new ApplianceDraw(ApplianceDraw.Use.CYCLING, 46, 12, Double.NaN, 190.0).from(ApplianceDraw.Origin.WATCHED);
+    ApplianceDraw draw =
+        new ApplianceDraw(ApplianceDraw.Use.CYCLING, 46, 12, Double.NaN, 190.0)
+            .from(ApplianceDraw.Origin.WATCHED);
     workbook
         .days()
         .add(
@@ -125,7 +127,11 @@ public class HostileReportTest {
                 .with(
                     List.of(
                         new Appliance(
-                            "Box " + EVIL, draw, Side.AC, List.of(new DayStretch(0, 10)), List.of()))),
+                            "Box " + EVIL,
+                            draw,
+                            Side.AC,
+                            List.of(new HourSpan(0, 10)),
+                            List.of()))),
             List.of());
     judgement = Judgement.of(workbook, workbook.units().byId(unit).orElseThrow(), true);
   }

@@ -9,14 +9,14 @@ import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
 import org.wiseember.core.label.Label;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.ApplianceDraw;
-import org.wiseember.core.runtime.Feed;
-import org.wiseember.core.runtime.Leg;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.DayStretch;
+import org.wiseember.core.runtime.feed.Feed;
+import org.wiseember.core.runtime.feed.Leg;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.Sheet;
 import org.wiseember.trial.verdict.Judgement;
@@ -39,7 +39,7 @@ public class DayAnswersTest {
         name,
         new ApplianceDraw(ApplianceDraw.Use.STEADY, watts, NO, NO, startVa),
         Side.AC,
-        List.of(DayStretch.ALWAYS),
+        List.of(HourSpan.ALWAYS),
         List.of());
   }
 
@@ -142,7 +142,7 @@ public class DayAnswersTest {
     Day plain = day(steady("Lamp", 20, NO));
     assertTrue(String.join(" ", Cautions.of(plain)).contains("licensed electrician"));
     assertFalse(String.join(" ", Cautions.of(plain)).contains("outdoors"));
-    Feed.Alternating generator = new Feed.Alternating("generator", 900, List.of(DayStretch.ALWAYS));
+    Feed.Alternating generator = new Feed.Alternating("generator", 900, List.of(HourSpan.ALWAYS));
     Feed.Charger charger =
         new Feed.Charger("charger", 57, 10, Double.POSITIVE_INFINITY, 0.9, List.of(generator));
     Feed.Battery battery = new Feed.Battery(51, 2000, 20, List.of(charger));

@@ -19,13 +19,13 @@ import org.wiseember.bench.simulated.LoadBank;
 import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.bench.simulated.UnitDesign;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.core.runtime.ApplianceDraw;
+import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.core.runtime.RunTimeCase;
 import org.wiseember.core.runtime.RunTimeFigures;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
 
@@ -109,7 +109,7 @@ public class RunTimeTruthTest {
               "heater " + all.size(),
               new ApplianceDraw(ApplianceDraw.Use.STEADY, set, Double.NaN, Double.NaN, Double.NaN),
               Side.AC,
-              List.of(new DayStretch(from, to)),
+              List.of(new HourSpan(from, to)),
               List.of()));
       watts.add(set);
       from = to + (random.nextInt(3) == 0 ? 0.5 * random.nextDouble() : 0);
@@ -210,16 +210,21 @@ public class RunTimeTruthTest {
                       Double.NaN,
                       Double.NaN),
                   Side.AC,
-                  List.of(DayStretch.ALWAYS),
+                  List.of(HourSpan.ALWAYS),
                   List.of())
               .sureTo(SEEN));
       if (steady > 0) {
         all.add(
             new Appliance(
                     "lamps",
-                    new ApplianceDraw(ApplianceDraw.Use.STEADY, steady * factor, Double.NaN, Double.NaN, Double.NaN),
+                    new ApplianceDraw(
+                        ApplianceDraw.Use.STEADY,
+                        steady * factor,
+                        Double.NaN,
+                        Double.NaN,
+                        Double.NaN),
                     Side.AC,
-                    List.of(DayStretch.ALWAYS),
+                    List.of(HourSpan.ALWAYS),
                     List.of())
                 .sureTo(SEEN));
       }
@@ -266,7 +271,7 @@ public class RunTimeTruthTest {
       List<Appliance> seen = new ArrayList<>();
       double truth = Double.NaN;
       for (int i = 0; i < day.appliances().size() && Double.isNaN(truth); i++) {
-        DayStretch on = day.appliances().get(i).on().get(0);
+        HourSpan on = day.appliances().get(i).on().get(0);
         truth = until(bench, on.from());
         if (Double.isNaN(truth)) {
           bench.arrange(SetPoints.atOutlet(day.watts().get(i)));

@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.core.runtime.ApplianceDraw;
-import org.wiseember.core.runtime.Leg;
+import org.wiseember.core.runtime.DayPlan;
 import org.wiseember.core.runtime.Side;
-import org.wiseember.core.runtime.DayStretch;
+import org.wiseember.core.runtime.feed.Leg;
 import org.wiseember.workbook.strict.Fields;
 import org.wiseember.workbook.strict.JsonUnreadable;
 
@@ -43,9 +43,9 @@ final class ApplianceJson {
           case "dc" -> Side.DC;
           default -> throw new JsonUnreadable("“output” of " + place + " is ac or dc.");
         };
-    List<DayStretch> on = new ArrayList<>();
+    List<HourSpan> on = new ArrayList<>();
     if (!f.has("on")) {
-      on.add(DayStretch.ALWAYS);
+      on.add(HourSpan.ALWAYS);
     }
     for (JsonNode window : f.list("on", MOST_TIMES)) {
       clock.window(window, "“on” of " + place).ifPresent(on::add);
@@ -63,7 +63,8 @@ final class ApplianceJson {
   }
 
   private ApplianceDraw draw(String name) throws JsonUnreadable {
-    ApplianceDraw.Use use = oneOf("use", ApplianceDraw.Use.values(), ApplianceDraw.Use::key, f.text("use", ""));
+    ApplianceDraw.Use use =
+        oneOf("use", ApplianceDraw.Use.values(), ApplianceDraw.Use::key, f.text("use", ""));
     ApplianceDraw.Origin origin =
         oneOf(
             "source",
@@ -78,7 +79,13 @@ final class ApplianceJson {
     double sureTo = f.number("sureTo", 0, 99, 0) / PERCENT;
     try {
       return new ApplianceDraw(
-          use, watts, use == ApplianceDraw.Use.PER_GO ? each : hourly, minutes, startVa, origin, sureTo);
+          use,
+          watts,
+          use == ApplianceDraw.Use.PER_GO ? each : hourly,
+          minutes,
+          startVa,
+          origin,
+          sureTo);
     } catch (IllegalArgumentException wanting) {
       throw new JsonUnreadable(name + " " + wanting.getMessage() + ".");
     }

@@ -10,7 +10,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.wiseember.core.runtime.DayStretch;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.workbook.strict.Fields;
 import org.wiseember.workbook.strict.JsonUnreadable;
 
@@ -54,12 +54,12 @@ record DayClock(int startMinutes) {
   }
 
   /** A window; empty where it was over before the start. */
-  Optional<DayStretch> window(JsonNode node, String place) throws JsonUnreadable {
+  Optional<HourSpan> window(JsonNode node, String place) throws JsonUnreadable {
     return window(new Fields(node, place));
   }
 
   /** A window with whatever else was read of it before. */
-  Optional<DayStretch> window(Fields fields) throws JsonUnreadable {
+  Optional<HourSpan> window(Fields fields) throws JsonUnreadable {
     String place = fields.place();
     int from = minutes(fields.text("from", ""), "“from” of " + place);
     int to = minutes(fields.text("to", ""), "“to” of " + place);
@@ -69,7 +69,7 @@ record DayClock(int startMinutes) {
   }
 
   /** A window in hours after the start; empty where it was over before that. */
-  Optional<DayStretch> stretch(Window window) {
+  Optional<HourSpan> stretch(Window window) {
     int from = window.from();
     int to = window.to();
     if (window.day() > 0) {
@@ -87,8 +87,8 @@ record DayClock(int startMinutes) {
     return to > from ? to - from : to - from + DAY;
   }
 
-  private static Optional<DayStretch> stretch(int from, int to) {
-    return from == to ? Optional.empty() : Optional.of(new DayStretch(from / MINUTES, to / MINUTES));
+  private static Optional<HourSpan> stretch(int from, int to) {
+    return from == to ? Optional.empty() : Optional.of(new HourSpan(from / MINUTES, to / MINUTES));
   }
 
   /** A moment: a time, or a time with its day. */
@@ -144,7 +144,7 @@ record DayClock(int startMinutes) {
    *
    * @param end of the plan, h, which is where a stretch without end is cut off
    */
-  List<Window> windows(DayStretch stretch, double end) {
+  List<Window> windows(HourSpan stretch, double end) {
     List<Window> all = new ArrayList<>();
     int from = minute(stretch.from());
     int to = minute(Double.isInfinite(stretch.to()) ? Math.max(end, stretch.from()) : stretch.to());
@@ -158,7 +158,7 @@ record DayClock(int startMinutes) {
   }
 
   /** The same as JSON that is read back by {@link #window}. */
-  List<ObjectNode> writtenWindows(DayStretch stretch, double end) {
+  List<ObjectNode> writtenWindows(HourSpan stretch, double end) {
     List<ObjectNode> all = new ArrayList<>();
     for (Window window : windows(stretch, end)) {
       ObjectNode node = JsonNodeFactory.instance.objectNode();

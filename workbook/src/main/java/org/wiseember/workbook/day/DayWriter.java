@@ -6,14 +6,14 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Appliance;
-import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.ApplianceDraw;
-import org.wiseember.core.runtime.Feed;
-import org.wiseember.core.runtime.Leg;
-import org.wiseember.core.runtime.DayStretch;
+import org.wiseember.core.runtime.Day;
 import org.wiseember.core.runtime.UnitSupply;
 import org.wiseember.core.runtime.Usable;
+import org.wiseember.core.runtime.feed.Feed;
+import org.wiseember.core.runtime.feed.Leg;
 
 /** A day as JSON, to the minute; {@link DayJson} reads it back as it was. */
 final class DayWriter {
@@ -103,8 +103,8 @@ final class DayWriter {
     return node;
   }
 
-  private void on(ObjectNode node, List<DayStretch> on) {
-    if (!on.equals(List.of(DayStretch.ALWAYS))) {
+  private void on(ObjectNode node, List<HourSpan> on) {
+    if (!on.equals(List.of(HourSpan.ALWAYS))) {
       ArrayNode windows = node.putArray("on");
       on.forEach(s -> clock.writtenWindows(s, day.plan().hours()).forEach(windows::add));
     }

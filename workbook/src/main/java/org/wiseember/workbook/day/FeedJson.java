@@ -3,8 +3,8 @@ package org.wiseember.workbook.day;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
-import org.wiseember.core.runtime.Feed;
-import org.wiseember.core.runtime.DayStretch;
+import org.wiseember.core.quantity.HourSpan;
+import org.wiseember.core.runtime.feed.Feed;
 import org.wiseember.workbook.strict.Fields;
 import org.wiseember.workbook.strict.JsonUnreadable;
 
@@ -116,11 +116,11 @@ final class FeedJson {
     return f.number("efficiency", 0.01, 1, 1);
   }
 
-  private List<DayStretch> on(Fields f) throws JsonUnreadable {
+  private List<HourSpan> on(Fields f) throws JsonUnreadable {
     if (!f.has("on")) {
-      return List.of(DayStretch.ALWAYS);
+      return List.of(HourSpan.ALWAYS);
     }
-    List<DayStretch> all = new ArrayList<>();
+    List<HourSpan> all = new ArrayList<>();
     for (JsonNode window : f.list("on", MOST_WINDOWS)) {
       clock.window(window, "“on” of " + f.place()).ifPresent(all::add);
     }

@@ -7,8 +7,8 @@ import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.quantity.ReaderUnits;
-import org.wiseember.core.runtime.DayStretch;
 import org.wiseember.workbook.strict.JsonUnreadable;
 
 /**
@@ -17,7 +17,7 @@ import org.wiseember.workbook.strict.JsonUnreadable;
  *
  * <pre>{@code
  * WrittenTimes times = new WrittenTimes(LocalTime.of(17, 0), 24, ReaderUnits.AS_KEPT);
- * List<DayStretch> on = times.stretches("18:00-22:00");   // 1 h to 5 h after the start
+ * List<HourSpan> on = times.stretches("18:00-22:00");   // 1 h to 5 h after the start
  * }</pre>
  *
  * @param start of the day
@@ -57,11 +57,11 @@ public record WrittenTimes(LocalTime start, double hours, ReaderUnits units) {
    *
    * @throws JsonUnreadable with a sentence about the first that is none
    */
-  public List<DayStretch> stretches(String text) throws JsonUnreadable {
-    List<DayStretch> all = new ArrayList<>();
+  public List<HourSpan> stretches(String text) throws JsonUnreadable {
+    List<HourSpan> all = new ArrayList<>();
     List<String> parts = parts(text);
     if (parts.isEmpty() || parts.equals(List.of(ALWAYS))) {
-      return List.of(DayStretch.ALWAYS);
+      return List.of(HourSpan.ALWAYS);
     }
     for (String part : parts) {
       Matcher m = WINDOW.matcher(part);
@@ -122,8 +122,8 @@ public record WrittenTimes(LocalTime start, double hours, ReaderUnits units) {
   }
 
   /** Writes windows as they are read. */
-  public String written(List<DayStretch> on) {
-    if (on.equals(List.of(DayStretch.ALWAYS))) {
+  public String written(List<HourSpan> on) {
+    if (on.equals(List.of(HourSpan.ALWAYS))) {
       return ALWAYS;
     }
     return on.stream()

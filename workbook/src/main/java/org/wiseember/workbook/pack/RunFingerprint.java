@@ -6,10 +6,10 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.workbook.StoredCapture;
-import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.StoredCapture;
+import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Workbook;
 
 /**

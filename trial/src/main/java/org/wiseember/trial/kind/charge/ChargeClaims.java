@@ -72,10 +72,13 @@ final class ChargeClaims {
           newest(
                   only(ChargeSource.SOLAR, ChargeSource.BATTERY, ChargeSource.SUPPLY)
                       .and(r -> r.mostAmps().isPresent()))
-              .map(r -> ClaimAnswer.of("DC input, most amps", claim, r, r.mostAmps().orElseThrow()));
+              .map(
+                  r -> ClaimAnswer.of("DC input, most amps", claim, r, r.mostAmps().orElseThrow()));
       case CAR_CURRENT ->
           newest(only(ChargeSource.CAR).and(r -> r.mostAmps().isPresent()))
-              .map(r -> ClaimAnswer.of("Car input, most amps", claim, r, r.mostAmps().orElseThrow()));
+              .map(
+                  r ->
+                      ClaimAnswer.of("Car input, most amps", claim, r, r.mostAmps().orElseThrow()));
       case CAR_POWER ->
           newest(only(ChargeSource.CAR))
               .flatMap(r -> peak("Car charging, peak", claim, r, x -> x.unitBound(Inlet.DC)));

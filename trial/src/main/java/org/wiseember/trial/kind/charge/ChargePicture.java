@@ -5,16 +5,16 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeParts;
 import org.wiseember.core.charge.EnergyIn;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.charge.LimitBand;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.trace.Series;
-import org.wiseember.report.chart.CurveDrawing;
-import org.wiseember.report.chart.ProfileDrawing;
-import org.wiseember.report.chart.TraceDrawing;
+import org.wiseember.report.drawing.CurveDrawing;
+import org.wiseember.report.drawing.ProfileDrawing;
+import org.wiseember.report.drawing.TraceDrawing;
 
 /** Charges as charts: one over time with what bound it, or all of a unit against what went in. */
 final class ChargePicture {

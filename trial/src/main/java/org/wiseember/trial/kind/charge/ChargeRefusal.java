@@ -7,8 +7,8 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.solar.Arrangement;
 import org.wiseember.core.solar.Port;
 import org.wiseember.core.solar.SecondBattery;
-import org.wiseember.trial.kind.ChargeSetting;
 import org.wiseember.trial.kind.LabelInputs;
+import org.wiseember.trial.onhand.ChargeSetting;
 
 /** Why a charge may not be made: only volts, and not knowing them, refuse one. */
 public final class ChargeRefusal {

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
-import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.charge.ChargeLimits;
 import org.wiseember.core.charge.ChargeParts;
 import org.wiseember.core.charge.ChargeRate;
 import org.wiseember.core.charge.Inlet;
+import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.charge.MostAmps;
 import org.wiseember.core.display.TimeToFull;
 import org.wiseember.core.figure.Figure;
@@ -23,13 +23,13 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.uncertainty.AssumedMeter;
 import org.wiseember.report.page.FindingPage;
-import org.wiseember.trial.kind.ChargeSetting;
-import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.LabelInputs;
 import org.wiseember.trial.kind.StartCharge;
+import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.trial.kind.found.Charged;
 import org.wiseember.trial.kind.found.InputWindowPicture;
+import org.wiseember.trial.onhand.ChargeSetting;
 
 /**
  * A charge and what it says.

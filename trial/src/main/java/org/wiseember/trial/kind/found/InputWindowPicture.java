@@ -9,8 +9,8 @@ import org.wiseember.core.solar.Port;
 import org.wiseember.core.solar.Site;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.report.chart.InputWindowDrawing;
-import org.wiseember.report.chart.ProfileDrawing;
+import org.wiseember.report.drawing.InputWindowDrawing;
+import org.wiseember.report.drawing.ProfileDrawing;
 
 /** The ways to wire panels into a port as a chart. */
 public final class InputWindowPicture {

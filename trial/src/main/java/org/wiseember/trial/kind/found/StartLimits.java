@@ -2,8 +2,8 @@ package org.wiseember.trial.kind.found;
 
 import java.util.List;
 import java.util.OptionalDouble;
-import org.wiseember.core.start.StartForecast;
 import org.wiseember.core.start.Nameplate;
+import org.wiseember.core.start.StartForecast;
 import org.wiseember.core.start.StartPower;
 import org.wiseember.core.start.StartSeries;
 import org.wiseember.trial.kind.UnitFindings;

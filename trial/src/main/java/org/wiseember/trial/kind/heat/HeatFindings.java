@@ -18,9 +18,9 @@ import org.wiseember.core.typed.TypedSpot;
 import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.StoredReading;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredReading;
 
 /** Works out a run that felt and heard a unit from light to heavy loads. */
 final class HeatFindings {

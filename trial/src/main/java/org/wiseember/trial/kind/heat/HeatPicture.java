@@ -6,7 +6,7 @@ import org.wiseember.core.heat.HeatRise;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
-import org.wiseember.report.chart.CurveDrawing;
+import org.wiseember.report.drawing.CurveDrawing;
 
 /** How a case warms under a load, with the curve through it, as a chart. */
 final class HeatPicture {

@@ -8,21 +8,21 @@ import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.HeatNoise;
 import org.wiseember.bench.procedure.Procedure;
-import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.kind.StoredSettings;
-import org.wiseember.trial.kind.LiveMoment;
-import org.wiseember.trial.kind.LiveTile;
-import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.SimulatedRig;
+import org.wiseember.trial.kind.StoredSettings;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.LiveMoment;
+import org.wiseember.trial.live.LiveTile;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.UnitTimes;
 
 /**
  * Loads from light to heavy.
@@ -89,7 +89,8 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
           .begins(HeatNoise.LOAD, "", watts)
           .clock("on for")
           .about(loads.get(i));
-      script.onward(OperatorEvent.READ, "load-" + (i + 1), last, "All loads heard and felt. Load off.");
+      script.onward(
+          OperatorEvent.READ, "load-" + (i + 1), last, "All loads heard and felt. Load off.");
       script.on(OperatorEvent.TRIPPED, "dropped");
     }
     return script

@@ -11,12 +11,9 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Ask;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
-import org.wiseember.trial.kind.LoadSteps;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunOption;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
@@ -24,6 +21,9 @@ import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.onhand.Ask;
+import org.wiseember.trial.onhand.LoadSteps;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
 
 /** A unit felt and heard from light to heavy loads. */

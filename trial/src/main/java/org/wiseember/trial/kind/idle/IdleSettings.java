@@ -13,13 +13,13 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.kind.LiveTile;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.LiveTile;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.need.UnitTimes;
 
 /** Nothing plugged in, every way the outputs can be switched. */
 public record IdleSettings(double volts, String reason) implements TestSettings {

@@ -12,11 +12,11 @@ import org.wiseember.core.inspect.Point;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.HandOnlySettings;
-import org.wiseember.trial.kind.HandRecord;
-import org.wiseember.trial.kind.Known;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.RigCable;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.HandRecord;
+import org.wiseember.trial.live.Known;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.need.UnitTimes;
 
 /** Every point of the inspection, one after the other. */
 public record InspectionSettings(double volts, String reason) implements HandOnlySettings {
@@ -37,7 +37,9 @@ public record InspectionSettings(double volts, String reason) implements HandOnl
         script.nextPart();
       }
       script.step(point.key(), point.words()).how(point.how()).about(point.ordinal());
-      for (OperatorEvent press : List.of(OperatorEvent.YES, OperatorEvent.HALF, OperatorEvent.NO, OperatorEvent.NOT_LOOKED)) {
+      for (OperatorEvent press :
+          List.of(
+              OperatorEvent.YES, OperatorEvent.HALF, OperatorEvent.NO, OperatorEvent.NOT_LOOKED)) {
         script.onward(press, to, last, "All points gone through, " + points.length + ".");
       }
     }

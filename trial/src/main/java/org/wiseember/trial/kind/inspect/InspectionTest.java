@@ -19,17 +19,17 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.uncertainty.Contribution;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.HandPart;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.RunSettings;
 
@@ -73,7 +73,13 @@ public final class InspectionTest implements TestType {
     Map<Point, Seen> seen = new EnumMap<>(Point.class);
     Optional<Figure> weight = Optional.empty();
     Optional<Figure> startUp = Optional.empty();
-    for (HandPart part : HandPart.of(record, OperatorEvent.YES, OperatorEvent.HALF, OperatorEvent.NO, OperatorEvent.NOT_LOOKED)) {
+    for (HandPart part :
+        HandPart.of(
+            record,
+            OperatorEvent.YES,
+            OperatorEvent.HALF,
+            OperatorEvent.NO,
+            OperatorEvent.NOT_LOOKED)) {
       if (part.at() < 0 || part.at() >= Point.values().length) {
         continue;
       }

@@ -11,7 +11,7 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.uncertainty.Estimate;
-import org.wiseember.report.chart.CurveDrawing;
+import org.wiseember.report.drawing.CurveDrawing;
 
 /** Efficiency against load as a chart. */
 final class EfficiencyPicture {

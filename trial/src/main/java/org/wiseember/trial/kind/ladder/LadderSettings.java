@@ -12,13 +12,13 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.kind.LiveMoment;
-import org.wiseember.trial.kind.LiveTile;
-import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.LiveMoment;
+import org.wiseember.trial.live.LiveTile;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.UnitTimes;
 
 /** The steps of a ladder, W. */
 public record LadderSettings(List<Double> loads, double volts, String reason)

@@ -13,18 +13,18 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.DirectMeters;
 import org.wiseember.trial.kind.FromLabel;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.LikeRuns;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
 
 /** Conversion efficiency over a ladder of loads. */

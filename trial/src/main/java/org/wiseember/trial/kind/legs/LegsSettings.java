@@ -9,11 +9,11 @@ import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.wiring.Connector;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.HandOnlySettings;
-import org.wiseember.trial.kind.Leads;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.RigCable;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Leads;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.need.UnitTimes;
 
 /** Two units and the load between them. */
 public record LegsSettings(String reason) implements HandOnlySettings {

@@ -10,15 +10,15 @@ import org.wiseember.core.split.TwoLegs;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
 
 /** Two units joined for a 240 V load. */

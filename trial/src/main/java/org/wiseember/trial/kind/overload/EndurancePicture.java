@@ -10,7 +10,7 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.overload.Hold;
 import org.wiseember.core.overload.OverloadFinding;
 import org.wiseember.core.overload.TripFit;
-import org.wiseember.report.chart.EnduranceDrawing;
+import org.wiseember.report.drawing.EnduranceDrawing;
 
 /** Holds above the rating against the steps of the label, as a chart. */
 final class EndurancePicture {

@@ -10,8 +10,8 @@ import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
-import org.wiseember.trial.kind.HandRecord;
-import org.wiseember.trial.kind.Known;
+import org.wiseember.trial.live.HandRecord;
+import org.wiseember.trial.live.Known;
 
 /** An overload ladder with eyes, a plug meter and a hand on the plug. */
 final class OverloadByHand {
@@ -118,7 +118,8 @@ final class OverloadByHand {
     double from = on.get(i).seconds();
     double next = i + 1 < on.size() ? on.get(i + 1).seconds() : Double.POSITIVE_INFINITY;
     Optional<TimedOperatorEvent> end =
-        TimedOperatorEvent.first(record.pressed(), from, next, OperatorEvent.TRIPPED, OperatorEvent.TAKEN_OFF);
+        TimedOperatorEvent.first(
+            record.pressed(), from, next, OperatorEvent.TRIPPED, OperatorEvent.TAKEN_OFF);
     String value =
         end.map(
                 e ->

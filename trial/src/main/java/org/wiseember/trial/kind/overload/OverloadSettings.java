@@ -20,16 +20,16 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.FromLabel;
-import org.wiseember.trial.kind.HandRecord;
-import org.wiseember.trial.kind.StoredSettings;
-import org.wiseember.trial.kind.Known;
-import org.wiseember.trial.kind.LiveTile;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.SimulatedRig;
+import org.wiseember.trial.kind.StoredSettings;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.HandRecord;
+import org.wiseember.trial.live.Known;
+import org.wiseember.trial.live.LiveTile;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.UnitTimes;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
 
 /**
@@ -250,6 +250,7 @@ public record OverloadSettings(
 
   @Override
   public Needs needs(UnitTimes unit) {
-    return Needs.some(unit.percent(watts() * 0.3), 0.6, Equipment.LOADS, Equipment.AC_METER).rested();
+    return Needs.some(unit.percent(watts() * 0.3), 0.6, Equipment.LOADS, Equipment.AC_METER)
+        .rested();
   }
 }

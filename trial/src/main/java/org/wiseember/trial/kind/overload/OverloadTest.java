@@ -24,18 +24,18 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredCapture;
 
 /** Loads above the rating, each held until it trips or its time is over. */
 public final class OverloadTest implements TestType {
@@ -98,7 +98,12 @@ public final class OverloadTest implements TestType {
         record.events(OverloadHolds.RECOVERY).stream().map(Event::words).toList();
     List<String> said =
         record.pressed().stream()
-            .filter(p -> p.is(OperatorEvent.CAME_BACK, OperatorEvent.CAME_BY_BUTTON, OperatorEvent.LATCHED))
+            .filter(
+                p ->
+                    p.is(
+                        OperatorEvent.CAME_BACK,
+                        OperatorEvent.CAME_BY_BUTTON,
+                        OperatorEvent.LATCHED))
             .map(
                 p ->
                     switch (p.press()) {

@@ -7,7 +7,7 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.port.PortFinding;
 import org.wiseember.core.port.PortPoint;
 import org.wiseember.core.quantity.Figures;
-import org.wiseember.report.chart.CurveDrawing;
+import org.wiseember.report.drawing.CurveDrawing;
 
 /** Volts of a port against its current, as a chart. */
 final class PortPicture {

@@ -12,14 +12,14 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.kind.Leads;
-import org.wiseember.trial.kind.LiveTile;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.LiveTile;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Leads;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.need.UnitTimes;
 
 /** Currents of a 12 V port, A, light to heavy. */
 public record PortSettings(List<Double> loads, double volts, String reason)

@@ -15,15 +15,15 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
 
 /** A 12 V port under rising current. */
@@ -111,7 +111,9 @@ public final class PortTest implements TestType {
               PortFinding f = run.finding();
               return switch (claim.subject()) {
                 case DC_PORT_CURRENT ->
-                    f.tripAmps().or(f::mostAmps).map(x -> ClaimAnswer.of("12 V port", claim, run, x));
+                    f.tripAmps()
+                        .or(f::mostAmps)
+                        .map(x -> ClaimAnswer.of("12 V port", claim, run, x));
                 case DC_PORT_POWER ->
                     f.tripWatts()
                         .or(f::mostWatts)

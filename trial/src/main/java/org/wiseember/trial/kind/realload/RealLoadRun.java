@@ -9,7 +9,7 @@ import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.realload.Goes;
-import org.wiseember.report.chart.RowsDrawing;
+import org.wiseember.report.drawing.RowsDrawing;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.TestRun;

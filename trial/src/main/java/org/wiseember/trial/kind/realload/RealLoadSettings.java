@@ -9,13 +9,13 @@ import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.HandOnlySettings;
-import org.wiseember.trial.kind.HandRecord;
-import org.wiseember.trial.kind.Known;
-import org.wiseember.trial.kind.Leads;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.RigCable;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.HandRecord;
+import org.wiseember.trial.live.Known;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Leads;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.need.UnitTimes;
 
 /** Ordinary loads one after the other, each done several times. */
 public record RealLoadSettings(List<String> doing, double volts, String reason)
@@ -72,7 +72,11 @@ public record RealLoadSettings(List<String> doing, double volts, String reason)
           .step("after-" + i, "After: " + name)
           .how("Write total and display again, as before.")
           .about(i + 1)
-          .onward(OperatorEvent.READ, "before-" + (i + 1), last, "All of it done, " + lines.size() + ".");
+          .onward(
+              OperatorEvent.READ,
+              "before-" + (i + 1),
+              last,
+              "All of it done, " + lines.size() + ".");
     }
     return script.build();
   }

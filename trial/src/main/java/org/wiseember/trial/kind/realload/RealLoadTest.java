@@ -13,20 +13,20 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.realload.Goes;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Ask;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.HandPart;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
-import org.wiseember.workbook.StoredReading;
+import org.wiseember.trial.onhand.Ask;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredReading;
 
 /** Cuts, kettles, meals: what an ordinary load takes each time, and how many a full unit gives. */
 public final class RealLoadTest implements TestType {

@@ -3,9 +3,9 @@ package org.wiseember.trial.kind.soak;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.wiseember.trial.kind.Ask;
 import org.wiseember.trial.kind.StoredSettings;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.onhand.Ask;
+import org.wiseember.trial.onhand.OnHand;
 
 /**
  * What is left on, on which output, and for how long.

@@ -13,7 +13,7 @@ import org.wiseember.core.solar.tried.SolarTrial;
 import org.wiseember.core.solar.tried.Tried;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
-import org.wiseember.report.chart.RowsDrawing;
+import org.wiseember.report.drawing.RowsDrawing;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;

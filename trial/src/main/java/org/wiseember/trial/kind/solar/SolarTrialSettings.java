@@ -16,14 +16,14 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.wiring.Connector;
 import org.wiseember.trial.kind.HandOnlySettings;
-import org.wiseember.trial.kind.HandRecord;
-import org.wiseember.trial.kind.Known;
 import org.wiseember.trial.kind.LabelInputs;
-import org.wiseember.trial.kind.Leads;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.RigCable;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.HandRecord;
+import org.wiseember.trial.live.Known;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Leads;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.need.UnitTimes;
 import org.wiseember.workbook.StoredReading;
 
 /**
@@ -100,13 +100,19 @@ public record SolarTrialSettings(List<String> arrangements, double mostVolts, St
           .clock("connected for")
           .about(i + 1)
           .onward(
-              OperatorEvent.READ, "on-" + (i + 1), last, "All arrangements tried: " + lines.size() + ".")
+              OperatorEvent.READ,
+              "on-" + (i + 1),
+              last,
+              "All arrangements tried: " + lines.size() + ".")
           .on(OperatorEvent.REFUSES, "no-" + i)
           .step("no-" + i, "If it takes nothing: write the volts and what it shows")
           .how("A port that refuses is an answer too: too many volts, too few, or it waits.")
           .about(i + 1)
           .onward(
-              OperatorEvent.DONE, "on-" + (i + 1), last, "All arrangements tried: " + lines.size() + ".");
+              OperatorEvent.DONE,
+              "on-" + (i + 1),
+              last,
+              "All arrangements tried: " + lines.size() + ".");
     }
     return script.build();
   }
@@ -130,7 +136,9 @@ public record SolarTrialSettings(List<String> arrangements, double mostVolts, St
   public List<Known> known(HandRecord record) {
     List<Known> known = new ArrayList<>();
     List<TimedOperatorEvent> ends =
-        record.pressed().stream().filter(p -> p.is(OperatorEvent.READ, OperatorEvent.REFUSES)).toList();
+        record.pressed().stream()
+            .filter(p -> p.is(OperatorEvent.READ, OperatorEvent.REFUSES))
+            .toList();
     double from = Double.NEGATIVE_INFINITY;
     for (int i = 0; i < arrangements.size(); i++) {
       String name = arrangements.get(i);

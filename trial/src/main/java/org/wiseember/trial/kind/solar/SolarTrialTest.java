@@ -19,18 +19,18 @@ import org.wiseember.core.solar.tried.Tried;
 import org.wiseember.core.solar.tried.TriedSetup;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Ask;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.HandPart;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.LabelInputs;
-import org.wiseember.trial.kind.OnHand;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.onhand.Ask;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
 
 /** Panels in several arrangements on a port: what each gives, and what holds it back. */
@@ -109,7 +109,8 @@ public final class SolarTrialTest implements TestType {
     List<HandPart> parts = HandPart.of(record, OperatorEvent.READ, OperatorEvent.REFUSES);
     // Watts and light are of the arrangement even where they were written before it was pressed
     // that it is plugged in; volts written then are those of the open string.
-    List<HandPart> early = HandPart.of(record, Set.of(OperatorEvent.DONE), OperatorEvent.READ, OperatorEvent.REFUSES);
+    List<HandPart> early =
+        HandPart.of(record, Set.of(OperatorEvent.DONE), OperatorEvent.READ, OperatorEvent.REFUSES);
     for (int i = 0; i < parts.size(); i++) {
       HandPart part = parts.get(i);
       if (part.at() < 1 || part.at() > setups.size()) {

@@ -1,7 +1,7 @@
 package org.wiseember.trial.kind.start;
 
 import org.wiseember.core.waveform.Capture;
-import org.wiseember.report.chart.WaveDrawing;
+import org.wiseember.report.drawing.WaveDrawing;
 
 /** Volts and amps of a motor's start, as a chart. */
 final class StartPicture {

@@ -16,16 +16,16 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.start.CodeLetter;
 import org.wiseember.core.start.Nameplate;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.kind.StoredSettings;
-import org.wiseember.trial.kind.Leads;
-import org.wiseember.trial.kind.LiveTile;
-import org.wiseember.trial.kind.MotorOnHand;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.RigCable;
 import org.wiseember.trial.kind.SimulatedRig;
+import org.wiseember.trial.kind.StoredSettings;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.LiveTile;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Leads;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.need.UnitTimes;
+import org.wiseember.trial.onhand.MotorOnHand;
 
 /**
  * The motor that is started.
@@ -125,7 +125,9 @@ public record StartsSettings(Optional<Nameplate> motor, double volts, String rea
       if (i == STARTS) {
         script.last(OperatorEvent.DONE, "Tried " + STARTS + " times. Unplug the motor.");
       } else {
-        script.on(OperatorEvent.DONE, "try-" + (i + 1)).last(OperatorEvent.ENOUGH, "Tried " + i + " times.");
+        script
+            .on(OperatorEvent.DONE, "try-" + (i + 1))
+            .last(OperatorEvent.ENOUGH, "Tried " + i + " times.");
       }
     }
     return script.build();

@@ -26,11 +26,9 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
-import org.wiseember.trial.kind.MotorOnHand;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.ScopeClass;
 import org.wiseember.trial.kind.TestRun;
@@ -38,9 +36,11 @@ import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.onhand.MotorOnHand;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredCapture;
 
 /** One motor started several times. */
 public final class StartsTest implements TestType {

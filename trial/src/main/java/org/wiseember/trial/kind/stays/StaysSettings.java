@@ -6,16 +6,16 @@ import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.StaysOn;
-import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.kind.LiveTile;
-import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.LiveTile;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.UnitTimes;
 
 /**
  * A lamp and a computer at the outlet, and how often the wall plug is pulled.
@@ -77,7 +77,8 @@ public record StaysSettings(double load, int pulls, double volts, String reason)
           .step(next, i == pulls ? "Wall plug back in" : "Wall plug back in, wait half a minute")
           .how("Write what went off as the plug went in, such as: AC back.")
           .clock("back in for");
-      script.onward(OperatorEvent.DONE, "pull-" + (i + 1), i == pulls, "Plug pulled " + pulls + " times.");
+      script.onward(
+          OperatorEvent.DONE, "pull-" + (i + 1), i == pulls, "Plug pulled " + pulls + " times.");
     }
     return script.build();
   }

@@ -19,19 +19,19 @@ import org.wiseember.core.trace.Series;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
-import org.wiseember.trial.kind.LoadSteps;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
-import org.wiseember.workbook.StoredReading;
+import org.wiseember.trial.onhand.LoadSteps;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredReading;
 
 /** What stays on when the wall plug is pulled, by eye: no scope needed. */
 public final class StaysTest implements TestType {
@@ -80,9 +80,15 @@ public final class StaysTest implements TestType {
 
   @Override
   public TestRun worked(RunRecord record, Inquiry asked) {
-    int pressed = said(record, OperatorEvent.BOTH_STAYED, OperatorEvent.LAMP_BLINKED, OperatorEvent.COMPUTER_WENT);
+    int pressed =
+        said(
+            record,
+            OperatorEvent.BOTH_STAYED,
+            OperatorEvent.LAMP_BLINKED,
+            OperatorEvent.COMPUTER_WENT);
     int n = pressed > 0 ? pressed : count(record, Channel.PULLS);
-    int lamp = pressed > 0 ? said(record, OperatorEvent.BOTH_STAYED) : count(record, Channel.LAMP_STEADY);
+    int lamp =
+        pressed > 0 ? said(record, OperatorEvent.BOTH_STAYED) : count(record, Channel.LAMP_STEADY);
     int computer =
         pressed > 0
             ? said(record, OperatorEvent.BOTH_STAYED, OperatorEvent.LAMP_BLINKED)

@@ -5,7 +5,7 @@ import java.util.Optional;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.transfer.TransferGap;
 import org.wiseember.core.waveform.Capture;
-import org.wiseember.report.chart.WaveDrawing;
+import org.wiseember.report.drawing.WaveDrawing;
 
 /** The volts around a switch-over gap, as a chart. */
 final class GapPicture {

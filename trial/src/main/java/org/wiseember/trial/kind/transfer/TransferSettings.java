@@ -5,17 +5,17 @@ import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.procedure.SwitchOver;
-import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.bench.simulated.Fault;
+import org.wiseember.bench.simulated.SideInstrument;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.FromLabel;
-import org.wiseember.trial.kind.LiveTile;
-import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.LiveTile;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.UnitTimes;
 
 /** A light load and a heavy one behind the mains. */
 public record TransferSettings(List<Double> loads, double volts, String reason)
@@ -61,7 +61,8 @@ public record TransferSettings(List<Double> loads, double volts, String reason)
           .on(OperatorEvent.COMPUTER_WENT, "back-" + i)
           .step("back-" + i, "Wall plug back in")
           .how("Add the scope's file in Evidence, where there is one.");
-      script.onward(OperatorEvent.DONE, "pull-" + (i + 1), i == PULLS, "Plug pulled " + PULLS + " times.");
+      script.onward(
+          OperatorEvent.DONE, "pull-" + (i + 1), i == PULLS, "Plug pulled " + PULLS + " times.");
     }
     return script.build();
   }

@@ -17,19 +17,19 @@ import org.wiseember.core.transfer.TransferGap;
 import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
-import org.wiseember.trial.kind.LoadSteps;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
-import org.wiseember.workbook.StoredCapture;
+import org.wiseember.trial.onhand.LoadSteps;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredCapture;
 
 /** The mains plug pulled with a scope on the outlet. */
 public final class TransferTest implements TestType {
@@ -43,7 +43,7 @@ public final class TransferTest implements TestType {
               "A lamp at the outlet, the unit in pass-through. Pull the wall plug at each press.",
               "Milliseconds take a scope behind an isolation transformer. Eyes tell whether the lamp blinked.",
               "Five pulls and more: the worst of them counts.")
-          .after("ITIC curve (2000), recalled from memory")
+          .after("ITIC curve (2000)")
           .cannotByHand(
               "How many milliseconds the gap is takes a scope on the outlet; eyes tell what stays on.")
           .build();

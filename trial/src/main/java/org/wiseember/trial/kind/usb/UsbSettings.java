@@ -13,11 +13,11 @@ import org.wiseember.core.port.UsbTester;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.HandOnlySettings;
 import org.wiseember.trial.kind.StoredSettings;
-import org.wiseember.trial.kind.LiveTile;
-import org.wiseember.trial.kind.Needs;
-import org.wiseember.trial.kind.RigCable;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.live.LiveTile;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.RigCable;
+import org.wiseember.trial.need.UnitTimes;
 
 /**
  * What USB is asked, and with what.
@@ -81,7 +81,10 @@ public record UsbSettings(UsbTester tester, UsbUse use, String reason) implement
           .about(i + 1);
       boolean last = i == asks.size() - 1;
       script.onward(
-          OperatorEvent.READ, "ask-" + (i + 1), last, "All of it asked for, " + asks.size() + " steps.");
+          OperatorEvent.READ,
+          "ask-" + (i + 1),
+          last,
+          "All of it asked for, " + asks.size() + " steps.");
       script.on(OperatorEvent.WENT_OFF, "ask-" + i).nextPart();
     }
     return script.build();

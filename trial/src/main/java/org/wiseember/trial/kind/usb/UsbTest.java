@@ -22,11 +22,9 @@ import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Ask;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.HandPart;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunOption;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
@@ -34,8 +32,10 @@ import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
-import org.wiseember.workbook.StoredReading;
+import org.wiseember.trial.onhand.Ask;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
+import org.wiseember.workbook.StoredReading;
 
 /** A USB port asked for its profiles. */
 public final class UsbTest implements TestType {
@@ -63,7 +63,7 @@ public final class UsbTest implements TestType {
               "A USB tester between port and load. Raise the load until the port gives way; write volts and amps.",
               "Above 5 V the tester must ask for it: without a PD trigger 100 W cannot be shown.",
               "Read the volts at the port: a long cable takes its share.")
-          .after("USB Power Delivery, recalled from memory")
+          .after("USB Power Delivery")
           .cannotByHand("It takes a USB tester that shows volts and amps.")
           .build();
 

@@ -52,7 +52,9 @@ final class WaveClaims {
       case OUTPUT_VOLTAGE ->
           near(halfLoad).flatMap(MeterWave::rms).map(f -> ClaimAnswer.of(f.name(), claim, run, f));
       default ->
-          near(halfLoad).flatMap(MeterWave::frequency).map(f -> ClaimAnswer.of(f.name(), claim, run, f));
+          near(halfLoad)
+              .flatMap(MeterWave::frequency)
+              .map(f -> ClaimAnswer.of(f.name(), claim, run, f));
     };
   }
 

@@ -21,8 +21,8 @@ import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.wave.Wave;
 import org.wiseember.trial.wave.WaveFiles;
 import org.wiseember.workbook.Event;
-import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.Run;
+import org.wiseember.workbook.StoredCapture;
 
 /** Works out a run that captured a unit's wave. */
 final class WaveFindings {

@@ -8,10 +8,10 @@ import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.typed.TypedKind;
-import org.wiseember.trial.kind.Needs;
 import org.wiseember.trial.kind.TestSettings;
-import org.wiseember.trial.kind.Equipment;
-import org.wiseember.trial.kind.UnitTimes;
+import org.wiseember.trial.need.Equipment;
+import org.wiseember.trial.need.Needs;
+import org.wiseember.trial.need.UnitTimes;
 import org.wiseember.workbook.Event;
 
 /** Loads a wave is captured at, W. */
@@ -75,7 +75,10 @@ public record WaveSettings(List<Double> loads, double volts, String reason)
     } else {
       script.on(OperatorEvent.READ, next);
     }
-    script.on(OperatorEvent.LOOKS_SINE, name).on(OperatorEvent.LOOKS_STEPPED, name).on(OperatorEvent.LOOKS_SQUARE, name);
+    script
+        .on(OperatorEvent.LOOKS_SINE, name)
+        .on(OperatorEvent.LOOKS_STEPPED, name)
+        .on(OperatorEvent.LOOKS_SQUARE, name);
   }
 
   @Override

@@ -9,17 +9,17 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.trial.kind.ClaimAnswer;
-import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.Declaration;
 import org.wiseember.trial.kind.FromLabel;
-import org.wiseember.trial.kind.LoadSteps;
-import org.wiseember.trial.kind.OnHand;
+import org.wiseember.trial.kind.Inquiry;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.kind.UnitFindings;
+import org.wiseember.trial.onhand.LoadSteps;
+import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.workbook.RunSettings;
 
 /** The output's wave captured at several loads. */
@@ -39,7 +39,7 @@ public final class WaveTest implements TestType {
               "At several loads: distortion is often worst when little is drawn.",
               "With a meter that shows THD, write it with volts and hertz. By eye say smooth, stepped or square.")
           .school("Cheap meters that average read a stepped wave wrong by a few percent.")
-          .after("IEC 61000-4-7 and IEEE 519, recalled from memory")
+          .after("IEC 61000-4-7 and IEEE 519")
           .cannotByHand(
               "Shape and harmonics take a scope's capture; distortion a meter that shows it. Eyes tell a stepped wave from a sine.")
           .build();

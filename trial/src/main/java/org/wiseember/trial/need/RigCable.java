@@ -1,0 +1,46 @@
+package org.wiseember.trial.need;
+
+import java.util.Optional;
+import org.wiseember.core.quantity.Figures;
+import org.wiseember.core.quantity.Unit;
+import org.wiseember.core.wiring.CableRun;
+import org.wiseember.core.wiring.Connector;
+
+/**
+ * One lead of a rig.
+ *
+ * @param where it runs, {@code battery to inverter}
+ * @param amps it carries at worst, A
+ * @param cable thin enough to buy, thick enough to carry; empty where no known gauge does
+ * @param connector at its ends
+ */
+public record RigCable(String where, double amps, Optional<CableRun> cable, Connector connector) {
+  /** {@code Battery to inverter: 142 A, 3/0 AWG or 95 mm², fuse 200 A, crimped ring lugs.} */
+  public String words() {
+    String start =
+        Character.toUpperCase(where.charAt(0))
+            + where.substring(1)
+            + ": "
+            + Figures.fixed(amps, 1)
+            + " A at worst, ";
+    if (cable.isEmpty()) {
+      return start
+          + "more than one cable carries; halve the load or lay two in parallel, each fused.";
+    }
+    CableRun run = cable.get();
+    return start
+        + run.gauge().words()
+        + " for "
+        + Figures.plain(run.metres(), Unit.METRE)
+        + " ("
+        + Figures.fixed(run.dropPercent(), 1)
+        + " % lost), fuse "
+        + run.fuse().map(f -> Figures.plain(f, Unit.AMPERE)).orElse("–")
+        + ", "
+        + connector.words()
+        + (amps > connector.amps()
+            ? ", of which this is more than the usual " + Figures.plain(connector.amps()) + " A"
+            : "")
+        + ".";
+  }
+}
