@@ -1,6 +1,7 @@
 package org.wiseember.workbook;
 
 import java.io.IOException;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -9,6 +10,8 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
 import java.util.Optional;
+import org.sqlite.SQLiteErrorCode;
+import org.sqlite.SQLiteException;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.workbook.disk.Scratch;
 import org.wiseember.workbook.disk.WholeFile;
@@ -27,6 +30,9 @@ import org.wiseember.workbook.strict.JsonUnreadable;
  * }</pre>
  */
 public final class Workbook implements AutoCloseable {
+  /** An extended code of the database ends in its plain one. */
+  private static final int PRIMARY = 0xff;
+
   /** "WEmb", in the file's header, so that other programs can tell what it is. */
   static final int APPLICATION_ID = 0x57456D62;
 
@@ -98,36 +104,47 @@ public final class Workbook implements AutoCloseable {
 
   /** One sentence for what the database or the disk said. */
   static WorkbookException sentence(Path file, Exception e) {
-    String said = String.valueOf(e.getMessage());
+    int code = sql(e).map(c -> c.code & PRIMARY).orElse(0);
     String name = String.valueOf(file.getFileName());
-    if (said.contains("SQLITE_FULL") || said.contains("No space left")) {
+    if (code == SQLiteErrorCode.SQLITE_FULL.code || noSpace(e)) {
       return new WorkbookException(
           "The disk is full, so " + name + " cannot be written. Free some space; nothing is lost.",
           e);
     }
-    if (said.contains("SQLITE_CORRUPT")) {
+    if (code == SQLiteErrorCode.SQLITE_CORRUPT.code) {
       return new WorkbookException(
           name + " is damaged and is left untouched. Open a copy of it from a backup.", e);
     }
-    if (said.contains("SQLITE_NOTADB")) {
+    if (code == SQLiteErrorCode.SQLITE_NOTADB.code) {
       return notOne(file);
     }
-    if (said.contains("SQLITE_READONLY")
-        || said.contains("SQLITE_CANTOPEN")
+    if (code == SQLiteErrorCode.SQLITE_READONLY.code
+        || code == SQLiteErrorCode.SQLITE_CANTOPEN.code
         || e instanceof java.nio.file.AccessDeniedException) {
       return new WorkbookException(
           name + " cannot be written there. Check the folder's permissions or choose another.", e);
     }
-    if (said.contains("SQLITE_IOERR")) {
+    if (code == SQLiteErrorCode.SQLITE_IOERR.code) {
       return new WorkbookException(
           "The disk did not take what was written to " + name + ". Check the disk.", e);
     }
-    if (said.contains("never altered") || said.contains("never deleted")) {
+    if (sql(e).filter(SQLiteErrorCode.SQLITE_CONSTRAINT_TRIGGER::equals).isPresent()) {
       return new WorkbookException(
           "Readings in " + name + " are never altered or deleted; nothing was changed.", e);
     }
     return new WorkbookException(
         name + " cannot be read or written as it is. Open a copy of it from a backup.", e);
+  }
+
+  private static Optional<SQLiteErrorCode> sql(Exception e) {
+    return e instanceof SQLiteException said ? Optional.of(said.getResultCode()) : Optional.empty();
+  }
+
+  /** What the system says of a full disk has no code of its own. */
+  private static boolean noSpace(Exception e) {
+    return e instanceof FileSystemException full
+            && "No space left on device".equals(full.getReason())
+        || e instanceof IOException && "No space left on device".equals(e.getMessage());
   }
 
   public Path file() {

@@ -13,13 +13,17 @@ import org.wiseember.core.quantity.Figures;
  * @param fullVolts while it is charged, V
  */
 public record SecondBattery(String name, double emptyVolts, double usualVolts, double fullVolts) {
+  /** The one the bench has beside it. */
+  public static final SecondBattery LITHIUM_24 =
+      new SecondBattery("24 V lithium iron phosphate", 20, 26.2, 29.2);
+
   /** What people have. */
   public static List<SecondBattery> usual() {
     return List.of(
         new SecondBattery("12 V lead-acid", 10.8, 12.5, 14.8),
         new SecondBattery("12 V lithium iron phosphate", 10, 13.1, 14.6),
         new SecondBattery("24 V lead-acid", 21.6, 25, 29.6),
-        new SecondBattery("24 V lithium iron phosphate", 20, 26.2, 29.2),
+        LITHIUM_24,
         new SecondBattery("36 V lithium-ion, 10 cells", 30, 36.5, 42),
         new SecondBattery("48 V lithium iron phosphate", 40, 52.4, 58.4));
   }

@@ -38,6 +38,18 @@ public record CaptureNote(String words, CapturePlace place, double loadWatts) {
             Character.toUpperCase(words.charAt(0)) + words.substring(1), place, watts);
   }
 
+  /** As it stands inside a sentence: {@code at 1 080 W}, {@code no load}, {@code the mains}. */
+  public String inSentence() {
+    if (mains()) {
+      return "the mains";
+    }
+    if (loadWatts == 0 && words.equals(at(place, 0).words)) {
+      return Character.toLowerCase(words.charAt(0)) + words.substring(1);
+    }
+    boolean figure = loadWatts > 0 && words.startsWith(Figures.plain(loadWatts, Unit.WATT));
+    return figure ? "at " + words : words;
+  }
+
   /** Whether it shows the mains and not the unit. */
   public boolean mains() {
     return place == CapturePlace.MAINS;

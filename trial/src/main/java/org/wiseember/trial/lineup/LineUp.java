@@ -198,10 +198,11 @@ public record LineUp(
       List<MustHave> wishes,
       Map<String, ApplianceDraw> appliances) {
     Judgement judgement = entry.judgement();
-    Map<Measure, Figure> figures =
+    LineUpFigures known =
         LineUpFigures.of(judgement, inMoney(entry, currency).facts(), notes, load, light);
+    Map<Measure, Figure> figures = known.figures();
     List<Answered> answers =
-        new MustHaveAnswers(judgement, figures, appliances)
+        new MustHaveAnswers(judgement, known, appliances)
             .all(wishes, words -> notes.answer(judgement.unit().id(), words));
     if (!answers.isEmpty()) {
       figures.put(Measure.MUST_HAVES, count(answers));

@@ -1,6 +1,7 @@
 package org.wiseember.trial.lineup;
 
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -37,6 +38,8 @@ final class LineUpFigures {
   private final Judgement unit;
   private final Map<Measure, Figure> figures = new EnumMap<>(Measure.class);
 
+  private final Set<Measure> printed = EnumSet.noneOf(Measure.class);
+
   private LineUpFigures(Judgement unit) {
     this.unit = unit;
   }
@@ -47,7 +50,7 @@ final class LineUpFigures {
    * @param load of the page, W; empty where the units share none
    * @param light of the page, lx; empty where none of them was seen in any
    */
-  static Map<Measure, Figure> of(
+  static LineUpFigures of(
       Judgement unit,
       UnitFacts facts,
       LineUpNotes notes,
@@ -70,7 +73,7 @@ final class LineUpFigures {
     made.asked(Measure.NOISE, Subject.NOISE, true);
     made.weight();
     made.price(facts, notes);
-    return made.figures;
+    return made;
   }
 
   private Optional<Figure> known(Measure measure) {
@@ -128,6 +131,15 @@ final class LineUpFigures {
             });
   }
 
+  Map<Measure, Figure> figures() {
+    return figures;
+  }
+
+  /** Those that are only read off the label. */
+  Set<Measure> printed() {
+    return printed;
+  }
+
   private Optional<Figure> measured(Claim claim) {
     return unit.answer(claim)
         .map(ClaimAnswer::judge)
@@ -138,6 +150,9 @@ final class LineUpFigures {
 
   private void weight() {
     Optional<Figure> scale = measured(Claim.atMost(Subject.WEIGHT, 1, ""));
+    if (scale.isEmpty()) {
+      printed.add(Measure.WEIGHT);
+    }
     Optional<Figure> weight =
         scale.or(() -> printed(Subject.WEIGHT, "weight", "Weight, as printed", Unit.KILOGRAM));
     weight.ifPresent(

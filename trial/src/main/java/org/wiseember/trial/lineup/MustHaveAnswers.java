@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.inspect.Point;
@@ -42,18 +43,19 @@ final class MustHaveAnswers {
 
   private final Judgement unit;
   private final Map<Measure, Figure> figures;
+  private final Set<Measure> printed;
   private final Map<String, ApplianceDraw> appliances;
 
   /**
    * Of one unit.
    *
-   * @param figures that are known of it
+   * @param known its figures
    * @param appliances that were watched or stand in a day, by name in lower case
    */
-  MustHaveAnswers(
-      Judgement unit, Map<Measure, Figure> figures, Map<String, ApplianceDraw> appliances) {
+  MustHaveAnswers(Judgement unit, LineUpFigures known, Map<String, ApplianceDraw> appliances) {
     this.unit = unit;
-    this.figures = figures;
+    this.figures = known.figures();
+    this.printed = known.printed();
     this.appliances = appliances;
   }
 
@@ -108,7 +110,7 @@ final class MustHaveAnswers {
     Figure figure = figures.get(limit.measure());
     if (figure != null) {
       Answer answer = MustHave.answer(limit, figure);
-      boolean label = figure.name().contains("printed");
+      boolean label = printed.contains(limit.measure());
       return new Answered(
           wish,
           answer,

@@ -41,6 +41,7 @@ public final class Leads {
     if (watts > 0) {
       cables.add(
           cable(
+              RigCable.Part.TO_LOAD,
               "outlet to load",
               watts / (SAG * volts),
               LOAD_METRES,
@@ -58,6 +59,7 @@ public final class Leads {
     double lowest = LOWEST * volts.get();
     return List.of(
         cable(
+            RigCable.Part.BATTERY,
             "battery to inverter",
             CableRun.batteryAmps(acWatts, EFFICIENCY, lowest),
             BATTERY_METRES,
@@ -67,12 +69,25 @@ public final class Leads {
 
   /** From the 12 V port to a load. */
   public List<RigCable> port(double amps, double volts) {
-    return List.of(cable("12 V port to load", amps, PORT_METRES, volts, Connector.CAR_PLUG));
+    return List.of(
+        cable(
+            RigCable.Part.TO_LOAD,
+            "12 V port to load",
+            amps,
+            PORT_METRES,
+            volts,
+            Connector.CAR_PLUG));
   }
 
   /** Any lead: the thinnest cable that carries it and keeps its drop. */
   public static RigCable cable(
-      String where, double amps, double metres, double volts, Connector connector) {
-    return new RigCable(where, amps, CableRun.thinnest(amps, metres, volts, MOST_DROP), connector);
+      RigCable.Part part,
+      String where,
+      double amps,
+      double metres,
+      double volts,
+      Connector connector) {
+    return new RigCable(
+        where, part, amps, CableRun.thinnest(amps, metres, volts, MOST_DROP), connector);
   }
 }

@@ -10,11 +10,20 @@ import org.wiseember.core.wiring.Connector;
  * One lead of a rig.
  *
  * @param where it runs, {@code battery to inverter}
+ * @param part of the rig it is in
  * @param amps it carries at worst, A
  * @param cable thin enough to buy, thick enough to carry; empty where no known gauge does
  * @param connector at its ends
  */
-public record RigCable(String where, double amps, Optional<CableRun> cable, Connector connector) {
+public record RigCable(
+    String where, Part part, double amps, Optional<CableRun> cable, Connector connector) {
+  /** Which part of a rig a lead is in. */
+  public enum Part {
+    BATTERY,
+    INTO_UNIT,
+    TO_LOAD
+  }
+
   /** {@code Battery to inverter: 142 A, 3/0 AWG or 95 mm², fuse 200 A, crimped ring lugs.} */
   public String words() {
     String start =

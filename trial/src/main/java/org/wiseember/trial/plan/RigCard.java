@@ -120,7 +120,7 @@ public record RigCard(
               true,
               new RigDrawing.Lead("", ""));
         }
-      } else if (cables.stream().anyMatch(c -> c.where().startsWith("battery"))) {
+      } else if (cables.stream().anyMatch(c -> c.part() == RigCable.Part.BATTERY)) {
         thing("Battery", false, lead(false));
       }
       int unit = row.size();
@@ -166,7 +166,7 @@ public record RigCard(
     /** What carries from the unit onwards, or from its source to it. */
     private RigDrawing.Lead lead(boolean onwards) {
       return cables.stream()
-          .filter(c -> c.where().endsWith("load") == onwards)
+          .filter(c -> (c.part() == RigCable.Part.TO_LOAD) == onwards)
           .findFirst()
           .flatMap(RigCable::cable)
           .map(Wiring::lead)

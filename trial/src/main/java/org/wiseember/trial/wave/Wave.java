@@ -37,10 +37,6 @@ public record Wave(
 
   /** What was captured, as it stands inside a sentence. */
   public String where() {
-    String words = kept.words();
-    boolean figure = !words.isEmpty() && Character.isDigit(words.charAt(0));
-    return figure
-        ? "at " + words
-        : mains ? "the mains" : words.startsWith("No load") ? "no" + words.substring(2) : words;
+    return kept.note().inSentence();
   }
 }

@@ -13,11 +13,7 @@ import org.wiseember.trial.onhand.ChargeSetting;
 /** Why a charge may not be made: only volts, and not knowing them, refuse one. */
 public final class ChargeRefusal {
   /** The battery the bench has beside it. */
-  static final SecondBattery BATTERY =
-      SecondBattery.usual().stream()
-          .filter(b -> b.name().startsWith("24 V lithium"))
-          .findFirst()
-          .orElseThrow();
+  static final SecondBattery BATTERY = SecondBattery.LITHIUM_24;
 
   private ChargeRefusal() {}
 

@@ -162,6 +162,7 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
       case WALL, GENERATOR ->
           Optional.of(
               Leads.cable(
+                  RigCable.Part.INTO_UNIT,
                   "wall to charger",
                   label.claim(Subject.MAINS_POWER).map(Claim::figure).orElse(MAINS_WATTS)
                       / (Leads.SAG * FromLabel.volts(label)),
@@ -171,10 +172,16 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
       case CAR ->
           Optional.of(
               Leads.cable(
-                  "car socket to unit", CAR_AMPS, CAR_METRES, CAR_VOLTS, Connector.CAR_PLUG));
+                  RigCable.Part.INTO_UNIT,
+                  "car socket to unit",
+                  CAR_AMPS,
+                  CAR_METRES,
+                  CAR_VOLTS,
+                  Connector.CAR_PLUG));
       case BATTERY, SUPPLY ->
           Optional.of(
               Leads.cable(
+                  RigCable.Part.INTO_UNIT,
                   source == ChargeSource.SUPPLY ? "bench supply to unit" : "second battery to unit",
                   LabelInputs.port(label).map(Port::amps).filter(Double::isFinite).orElse(CAR_AMPS),
                   Leads.LOAD_METRES,
@@ -184,6 +191,7 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
       case USB_C, TWO_USB_C ->
           Optional.of(
               Leads.cable(
+                  RigCable.Part.INTO_UNIT,
                   "USB-C charger to unit",
                   Math.min(USB_AMPS, setting.usbWatts() / USB_VOLTS),
                   Leads.PORT_METRES,
@@ -194,6 +202,7 @@ public record ChargeSettings(ChargeSetting setting, double volts, String reason)
 
   private static RigCable panels(Arrangement a) {
     return Leads.cable(
+        RigCable.Part.INTO_UNIT,
         "panels to unit",
         BRIGHT * a.parallel() * a.panel().shortAmps(),
         PANEL_METRES,

@@ -65,6 +65,7 @@ public record LegsSettings(String reason) implements HandOnlySettings {
     double volts = FromLabel.volts(label);
     return List.of(
         Leads.cable(
+            RigCable.Part.TO_LOAD,
             "each unit to the loads",
             label.ratedWatts().orElse(FromLabel.USUAL_WATTS) / (Leads.SAG * volts),
             Leads.LOAD_METRES,

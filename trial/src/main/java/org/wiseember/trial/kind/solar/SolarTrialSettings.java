@@ -173,7 +173,13 @@ public record SolarTrialSettings(List<String> arrangements, double mostVolts, St
     double amps =
         LabelInputs.of(label).dc().map(Port::amps).filter(Double::isFinite).orElse(USUAL_AMPS);
     return List.of(
-        Leads.cable("panels to unit", amps, METRES, ONE_PANEL_VOLTS, Connector.SOLAR_PLUG));
+        Leads.cable(
+            RigCable.Part.INTO_UNIT,
+            "panels to unit",
+            amps,
+            METRES,
+            ONE_PANEL_VOLTS,
+            Connector.SOLAR_PLUG));
   }
 
   @Override
