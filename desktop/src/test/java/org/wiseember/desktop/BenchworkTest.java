@@ -101,7 +101,7 @@ public class BenchworkTest extends InDemoWindow {
     robot.push(KeyCode.DELETE);
     window.untilShown("Switch the load on: 600 W.");
     long run = window.session().bench().live().get().run().runId();
-    Workbook workbook = window.session().workbook().orElseThrow();
+    Workbook workbook = window.session().open().workbook().orElseThrow();
     window.until(() -> workbook.notebook().pressed(run).isEmpty());
 
     // Put in afterwards, with its time since the start.
@@ -190,7 +190,7 @@ public class BenchworkTest extends InDemoWindow {
     window.until(() -> window.session().bench().instruments().size() == 3);
     robot.push(KeyCode.CONTROL, KeyCode.Z);
     window.until(() -> window.session().bench().instruments().size() == 4);
-    assertFalse(window.session().said().get().isEmpty());
+    assertFalse(window.session().open().said().get().isEmpty());
   }
 
   /** An instrument that is not there: said, never a stall, never a sample. */
@@ -207,7 +207,7 @@ public class BenchworkTest extends InDemoWindow {
                 && window.session().bench().live().get().view().get().notices().stream()
                     .anyMatch(n -> n.code().equals("lost")));
     long run = window.session().bench().live().get().run().runId();
-    Workbook workbook = window.session().workbook().orElseThrow();
+    Workbook workbook = window.session().open().workbook().orElseThrow();
     assertEquals(workbook.runs().trace(workbook.runs().byId(run).orElseThrow()).size(), 0);
     OpenWindow.onFx(
         () -> {

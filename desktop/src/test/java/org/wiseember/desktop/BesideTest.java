@@ -28,7 +28,7 @@ public class BesideTest {
     folder = Files.createTempDirectory("ember-beside");
     window = OpenWindow.on(folder.resolve("market.ember"));
     keys = new Keys(window);
-    window.until(() -> window.session().workbook().isPresent());
+    window.until(() -> window.session().open().workbook().isPresent());
   }
 
   @AfterClass(alwaysRun = true)
@@ -65,7 +65,8 @@ public class BesideTest {
     assertEquals(run.subject().name(), "Yard generator");
     assertEquals(run.figures().get(0).words(), "≥ 1\u2009600 ± 30 W");
     assertTrue(
-        run.run().unitId() == 0 && window.session().shelf().isEmpty(), "it poses as no unit");
+        run.run().unitId() == 0 && window.session().shelf().places().isEmpty(),
+        "it poses as no unit");
     window.untilShown("Volts fall by");
     window.untilShown("stalled or tripped");
   }
@@ -146,7 +147,7 @@ public class BesideTest {
     BesideRun run = run(before);
     assertEquals(run.subject().name(), "drinks cooler");
     assertEquals(run.watch().orElseThrow().watch().runningWatts(), 95.0);
-    window.until(() -> window.session().stage().get() == StageName.EVIDENCE);
+    window.until(() -> window.session().at().stage().get() == StageName.EVIDENCE);
     window.untilShown("At rest");
   }
 }

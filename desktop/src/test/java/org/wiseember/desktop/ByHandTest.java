@@ -76,7 +76,7 @@ public class ByHandTest {
     clock = new WoundClock();
     window = OpenWindow.on(DemoFile.in(folder), from -> clock);
     robot = window.robot();
-    window.until(() -> window.session().chosen().get() != null);
+    window.until(() -> window.session().shelf().chosen().get() != null);
   }
 
   @AfterClass(alwaysRun = true)
@@ -85,7 +85,7 @@ public class ByHandTest {
   }
 
   private Judgement unit() {
-    return window.session().chosen().get();
+    return window.session().shelf().chosen().get();
   }
 
   private void push(KeyCode... keys) {
@@ -172,7 +172,7 @@ public class ByHandTest {
     window.until(() -> !window.session().bench().going());
     window.until(() -> unit().drains().stream().anyMatch(Drained::complete));
     push(KeyCode.CONTROL, KeyCode.DIGIT8);
-    window.until(() -> window.session().stage().get() == StageName.REPORT);
+    window.until(() -> window.session().at().stage().get() == StageName.REPORT);
     window.idle();
     window.until(() -> "save-pdf".equals(window.scene().getFocusOwner().getId()));
     push(KeyCode.ENTER);
@@ -199,8 +199,8 @@ public class ByHandTest {
           () -> {
             window.stage().setWidth(small ? 1100 : 1280);
             window.stage().setHeight(small ? 700 : 800);
-            window.session().textScale().set(small ? 1.5 : 1);
-            window.session().palette().set(small ? Palette.LIGHT : Palette.DARK);
+            window.session().look().textScale().set(small ? 1.5 : 1);
+            window.session().look().palette().set(small ? Palette.LIGHT : Palette.DARK);
             return null;
           });
       window.until(() -> window.scene().getHeight() == (small ? 700 : 800));
@@ -218,7 +218,7 @@ public class ByHandTest {
     }
     OpenWindow.onFx(
         () -> {
-          window.session().palette().set(Palette.LIGHT);
+          window.session().look().palette().set(Palette.LIGHT);
           window.session().bench().stopRun();
           return null;
         });
@@ -399,6 +399,6 @@ public class ByHandTest {
     window.until(() -> !window.session().bench().going());
     window.until(() -> unit().runs().stream().anyMatch(r -> r.run().id() == run && found.test(r)));
     push(KeyCode.CONTROL, KeyCode.DIGIT5);
-    window.until(() -> window.session().stage().get() == StageName.VERDICT);
+    window.until(() -> window.session().at().stage().get() == StageName.VERDICT);
   }
 }

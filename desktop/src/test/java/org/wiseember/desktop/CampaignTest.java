@@ -38,7 +38,7 @@ public class CampaignTest extends InDemoWindow {
   }
 
   private long chosen() {
-    return window.session().chosen().get().unit().id();
+    return window.session().shelf().chosen().get().unit().id();
   }
 
   private void labelled() {
@@ -57,8 +57,8 @@ public class CampaignTest extends InDemoWindow {
     }
     window.until(
         () ->
-            window.session().chosen().get().unit().name().equals("Lampwright 60")
-                && window.session().chosen().get().unit().label().claims().size() >= 3);
+            window.session().shelf().chosen().get().unit().name().equals("Lampwright 60")
+                && window.session().shelf().chosen().get().unit().label().claims().size() >= 3);
   }
 
   /** Runs what stands ready at 600×, and waits until the plan has moved on. */
@@ -68,12 +68,12 @@ public class CampaignTest extends InDemoWindow {
     long tests = tide().tests();
     window.until(() -> window.session().bench().test().get().equals(type));
     window.untilShown("next in your plan");
-    int runs = window.session().chosen().get().runs().size();
+    int runs = window.session().shelf().chosen().get().runs().size();
     window.click("start-test");
     window.until(() -> window.session().bench().going());
     window.until(() -> tide().steps().get(0).kind() == ScheduleStep.Kind.RUNNING);
     window.until(() -> !window.session().bench().going());
-    window.until(() -> window.session().chosen().get().runs().size() == runs + 1);
+    window.until(() -> window.session().shelf().chosen().get().runs().size() == runs + 1);
     window.until(() -> tide().tests() < tests && tide().step(chosen(), type.key()).isEmpty());
     return type;
   }
@@ -99,7 +99,7 @@ public class CampaignTest extends InDemoWindow {
     assertEquals(tide().tests(), 2);
     window.click("step-0");
     window.click("to-bench");
-    window.until(() -> window.session().stage().get() == StageName.BENCH);
+    window.until(() -> window.session().at().stage().get() == StageName.BENCH);
     OpenWindow.onFx(
         () -> {
           window.session().bench().setPace(Pace.SIX_HUNDRED);
@@ -205,7 +205,7 @@ public class CampaignTest extends InDemoWindow {
     window.choose(1);
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(StageName.PLAN);
+          window.session().at().stage().set(StageName.PLAN);
           // Whatever the hour is, somebody is there.
           window
               .session()

@@ -33,8 +33,8 @@ public class EvidenceTest extends InDemoWindow {
   private void show(TestRun run) {
     OpenWindow.onFx(
         () -> {
-          window.session().shownRun().set(run.run().id());
-          window.session().stage().set(StageName.EVIDENCE);
+          window.session().at().shownRun().set(run.run().id());
+          window.session().at().stage().set(StageName.EVIDENCE);
           return null;
         });
     window.untilShown(run.run().title());
@@ -235,8 +235,8 @@ public class EvidenceTest extends InDemoWindow {
     long id = unit().drains().get(0).run().id();
     OpenWindow.onFx(
         () -> {
-          window.session().shownRun().set(id);
-          window.session().stage().set(StageName.EVIDENCE);
+          window.session().at().shownRun().set(id);
+          window.session().at().stage().set(StageName.EVIDENCE);
           return null;
         });
     window.click("set-aside");

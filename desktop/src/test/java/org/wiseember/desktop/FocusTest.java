@@ -31,8 +31,8 @@ public class FocusTest extends InDemoWindow {
         () ->
             window.scene().lookup("#label-text") instanceof TextArea area
                 && area.getText().equals(" " + LABEL));
-    assertEquals(window.session().stage().get(), StageName.LABEL);
-    window.until(() -> !window.session().chosen().get().unit().label().claims().isEmpty());
+    assertEquals(window.session().at().stage().get(), StageName.LABEL);
+    window.until(() -> !window.session().shelf().chosen().get().unit().label().claims().isEmpty());
     // On from the label: its claims, then the way to the bench.
     List<String> way = new ArrayList<>();
     for (int i = 0; i < 8 && !way.contains("to-bench"); i++) {
@@ -98,18 +98,18 @@ public class FocusTest extends InDemoWindow {
     String unit = unit().unit().name();
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(StageName.VERDICT);
+          window.session().at().stage().set(StageName.VERDICT);
           return null;
         });
     window.click("guard-band");
-    window.until(() -> !window.session().guardBand().get());
+    window.until(() -> !window.session().shelf().guardBand().get());
     assertEquals(window.focused().getId(), "guard-band");
     window.robot().push(KeyCode.SPACE);
-    window.until(() -> window.session().guardBand().get());
+    window.until(() -> window.session().shelf().guardBand().get());
     window.robot().push(KeyCode.SPACE);
-    window.until(() -> !window.session().guardBand().get());
+    window.until(() -> !window.session().shelf().guardBand().get());
     assertEquals(unit().unit().name(), unit);
-    assertEquals(window.session().chosenUnit().get().longValue(), unit().unit().id());
+    assertEquals(window.session().shelf().chosenUnit().get().longValue(), unit().unit().id());
   }
 
   /** What has the focus goes away: a blank presses nothing of what comes to have it. */
@@ -118,22 +118,22 @@ public class FocusTest extends InDemoWindow {
     window.choose(3);
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(StageName.EVIDENCE);
+          window.session().at().stage().set(StageName.EVIDENCE);
           return null;
         });
     window.click("set-aside");
     window.settle();
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(StageName.LINE_UP);
+          window.session().at().stage().set(StageName.LINE_UP);
           return null;
         });
     window.settle();
     window.robot().push(KeyCode.SPACE);
     window.robot().write("a b");
     window.idle();
-    assertEquals(window.session().stage().get(), StageName.LINE_UP);
-    assertEquals(unit().unit(), window.session().shelf().get(3).unit());
+    assertEquals(window.session().at().stage().get(), StageName.LINE_UP);
+    assertEquals(unit().unit(), window.session().shelf().places().get(3).unit());
   }
 
   /** Where one reads on the shelf, one stays: neither a tick nor a unit worked out moves it. */
@@ -151,15 +151,15 @@ public class FocusTest extends InDemoWindow {
     Node before = window.focused();
     OpenWindow.onFx(
         () -> {
-          window.session().guardBand().set(false);
-          window.session().shelf().set(1, window.session().shelf().get(1));
+          window.session().shelf().guardBand().set(false);
+          window.session().shelf().places().set(1, window.session().shelf().places().get(1));
           return null;
         });
     window.settle();
     assertEquals(window.focused(), before, "others changed");
     OpenWindow.onFx(
         () -> {
-          window.session().shelf().set(3, window.session().shelf().get(3));
+          window.session().shelf().places().set(3, window.session().shelf().places().get(3));
           return null;
         });
     window.settle();

@@ -28,7 +28,7 @@ abstract class InDemoWindow {
     handClock = new WoundClock();
     window = OpenWindow.on(file, from -> handClock);
     robot = window.robot();
-    window.until(() -> window.session().chosen().get() != null);
+    window.until(() -> window.session().shelf().chosen().get() != null);
   }
 
   @AfterMethod(alwaysRun = true)
@@ -38,6 +38,6 @@ abstract class InDemoWindow {
 
   /** The unit that is shown. */
   protected final Judgement unit() {
-    return window.session().chosen().get();
+    return window.session().shelf().chosen().get();
   }
 }

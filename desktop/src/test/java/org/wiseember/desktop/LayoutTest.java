@@ -119,7 +119,7 @@ public class LayoutTest {
     scope = folder.resolve("a capture of the outlet behind the transformer at the far stall.csv");
     DemoWorkbook.writeScopeFile(scope);
     full = OpenWindow.on(demo);
-    full.until(() -> full.session().chosen().get() != null);
+    full.until(() -> full.session().shelf().chosen().get() != null);
     OpenWindow.onFx(
         () -> {
           full.session().bench().setPace(Pace.TEN);
@@ -181,8 +181,8 @@ public class LayoutTest {
         () -> {
           window.stage().setWidth(width);
           window.stage().setHeight(height);
-          window.session().textScale().set(scale);
-          window.session().palette().set(dark ? Palette.DARK : Palette.LIGHT);
+          window.session().look().textScale().set(scale);
+          window.session().look().palette().set(dark ? Palette.DARK : Palette.LIGHT);
           return null;
         });
     window.until(() -> window.scene().getWidth() == width && window.scene().getHeight() == height);
@@ -190,11 +190,11 @@ public class LayoutTest {
     for (StageName stage : StageName.values()) {
       OpenWindow.onFx(
           () -> {
-            window.session().stage().set(stage);
+            window.session().at().stage().set(stage);
             return null;
           });
       window.settle();
-      if (stage == StageName.REPORT && window.session().chosen().get() != null) {
+      if (stage == StageName.REPORT && window.session().shelf().chosen().get() != null) {
         window.until(
             () ->
                 window.scene().getRoot().lookupAll(".image-view").stream()
@@ -224,7 +224,7 @@ public class LayoutTest {
   private void checkPlan(Set<String> problems) {
     OpenWindow.onFx(
         () -> {
-          full.session().stage().set(StageName.PLAN);
+          full.session().at().stage().set(StageName.PLAN);
           return null;
         });
     full.until(() -> full.session().planWork().tide().get() != null);
@@ -236,13 +236,17 @@ public class LayoutTest {
                   full.session()
                       .planWork()
                       .notes()
-                      .of(full.session().shelf().stream().map(p -> p.unit().id()).toList()),
+                      .of(
+                          full.session().shelf().places().stream()
+                              .map(p -> p.unit().id())
+                              .toList()),
                   "all");
           return null;
         });
     full.until(
         () ->
-            full.session().planWork().tide().get().packs().size() == full.session().shelf().size());
+            full.session().planWork().tide().get().packs().size()
+                == full.session().shelf().places().size());
     problemsOf("Plan, what comes when", problems);
     for (String step : List.of("step-0", "step-3")) {
       OpenWindow.onFx(
@@ -269,7 +273,7 @@ public class LayoutTest {
   private void checkRunTime(Set<String> problems) {
     OpenWindow.onFx(
         () -> {
-          full.session().stage().set(StageName.RUN_TIME);
+          full.session().at().stage().set(StageName.RUN_TIME);
           return null;
         });
     List<StoredDay> days = List.copyOf(full.session().dayWork().days());
@@ -311,7 +315,7 @@ public class LayoutTest {
     full.choose(0);
     OpenWindow.onFx(
         () -> {
-          full.session().stage().set(StageName.BENCH);
+          full.session().at().stage().set(StageName.BENCH);
           ((TextField) full.scene().lookup("#typed-TOTAL")).setText("609 kWh");
           return null;
         });
@@ -367,17 +371,17 @@ public class LayoutTest {
   private void checkEvidence(Set<String> problems) {
     OpenWindow.onFx(
         () -> {
-          full.session().stage().set(StageName.EVIDENCE);
+          full.session().at().stage().set(StageName.EVIDENCE);
           return null;
         });
     List<TestRun> runs =
-        full.session().chosen().get().runs().stream()
+        full.session().shelf().chosen().get().runs().stream()
             .filter(r -> r.run().state() == Run.State.DONE)
             .toList();
     for (TestRun run : runs) {
       OpenWindow.onFx(
           () -> {
-            full.session().shownRun().set(run.run().id());
+            full.session().at().shownRun().set(run.run().id());
             return null;
           });
       problemsOf("Evidence, " + run.run().title(), problems);
@@ -388,7 +392,7 @@ public class LayoutTest {
     }
     OpenWindow.onFx(
         () -> {
-          full.session().shownRun().set(runs.get(0).run().id());
+          full.session().at().shownRun().set(runs.get(0).run().id());
           Row.choose(full.scene().lookup("#together"));
           return null;
         });
@@ -396,8 +400,8 @@ public class LayoutTest {
     full.choose(3);
     OpenWindow.onFx(
         () -> {
-          full.session().shownRun().set(runs.get(0).run().id());
-          full.session().stage().set(StageName.BENCH);
+          full.session().at().shownRun().set(runs.get(0).run().id());
+          full.session().at().stage().set(StageName.BENCH);
           return null;
         });
     for (TestType kind : AllTests.list()) {

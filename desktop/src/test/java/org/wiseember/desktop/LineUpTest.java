@@ -135,7 +135,7 @@ public class LineUpTest extends InDemoWindow {
     window.untilShown("did an air conditioner or a heater come or go");
     OpenWindow.onFx(
         () -> {
-          window.session().undo();
+          window.session().open().undo();
           return null;
         });
     window.until(() -> lineUp().notes().bills().months().isEmpty());
@@ -151,7 +151,7 @@ public class LineUpTest extends InDemoWindow {
           window.session().open(twelve);
           return null;
         });
-    window.until(() -> window.session().shelf().size() == 12);
+    window.until(() -> window.session().shelf().places().size() == 12);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT6);
     window.until(() -> lineUp() != null && lineUp().units().size() == 12);
     for (int[] size : new int[][] {{1280, 800, 100}, {1100, 700, 100}, {1280, 800, 150}}) {
@@ -159,8 +159,8 @@ public class LineUpTest extends InDemoWindow {
           () -> {
             window.stage().setWidth(size[0]);
             window.stage().setHeight(size[1]);
-            window.session().textScale().set(size[2] / 100.0);
-            window.session().palette().set(size[2] > 100 ? Palette.DARK : Palette.LIGHT);
+            window.session().look().textScale().set(size[2] / 100.0);
+            window.session().look().palette().set(size[2] > 100 ? Palette.DARK : Palette.LIGHT);
             return null;
           });
       window.until(() -> window.scene().getWidth() == size[0]);

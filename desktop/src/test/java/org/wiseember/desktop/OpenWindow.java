@@ -75,7 +75,7 @@ final class OpenWindow implements AutoCloseable {
               session.open(workbook);
               return new OpenWindow(session, stage);
             });
-    window.until(() -> window.session.workbook().isPresent());
+    window.until(() -> window.session.open().workbook().isPresent());
     window.settle();
     return window;
   }
@@ -143,11 +143,11 @@ final class OpenWindow implements AutoCloseable {
 
   /** Waits until nothing is read, worked out or laid out any more, and all of it is shown. */
   void idle() {
-    until(() -> session.shelf().stream().allMatch(p -> p.summary().isPresent()));
+    until(() -> session.shelf().places().stream().allMatch(p -> p.summary().isPresent()));
     CompletableFuture<Boolean> done = new CompletableFuture<>();
     onFx(
         () -> {
-          session.background(() -> true, done::complete);
+          session.open().background(() -> true, done::complete);
           return null;
         });
     until(done::isDone);
@@ -294,22 +294,23 @@ final class OpenWindow implements AutoCloseable {
   /** All that was found of a unit of the shelf, as the workbook has it. */
   Judgement found(int unit) {
     return Judgement.of(
-        session.workbook().orElseThrow(),
-        session.shelf().get(unit).unit(),
-        session.guardBand().get());
+        session.open().workbook().orElseThrow(),
+        session.shelf().places().get(unit).unit(),
+        session.shelf().guardBand().get());
   }
 
   /** Chooses a unit of the shelf. */
   void choose(int unit) {
     onFx(
         () -> {
-          session.choose(session.shelf().get(unit).unit().id());
+          session.shelf().choose(session.shelf().places().get(unit).unit().id());
           return null;
         });
     until(
         () ->
-            session.chosen().get() != null
-                && session.chosen().get().unit().id() == session.shelf().get(unit).unit().id());
+            session.shelf().chosen().get() != null
+                && session.shelf().chosen().get().unit().id()
+                    == session.shelf().places().get(unit).unit().id());
   }
 
   @Override

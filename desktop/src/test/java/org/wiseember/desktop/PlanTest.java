@@ -46,7 +46,7 @@ public class PlanTest extends InDemoWindow {
     window.click("plan-SOLAR");
     OpenWindow.onFx(
         () -> {
-          window.session().undo();
+          window.session().open().undo();
           return null;
         });
     window.untilShown("62.2 V cold, only then too many");

@@ -45,7 +45,7 @@ public class PowerTest extends InDemoWindow {
   public void cautionsComeBeforeTheStart() {
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(StageName.VERDICT);
+          window.session().at().stage().set(StageName.VERDICT);
           window.session().bench().test().set(AllTests.of(OverloadHolds.KIND));
           window.session().bench().start();
           return null;
@@ -78,7 +78,7 @@ public class PowerTest extends InDemoWindow {
     for (StageName stage : StageName.values()) {
       OpenWindow.onFx(
           () -> {
-            window.session().stage().set(stage);
+            window.session().at().stage().set(stage);
             return null;
           });
       window.settle();
@@ -122,8 +122,8 @@ public class PowerTest extends InDemoWindow {
   public void willItStart() {
     OpenWindow.onFx(
         () -> {
-          window.session().shownRun().set(newest(StartsRun.class).run().id());
-          window.session().stage().set(StageName.EVIDENCE);
+          window.session().at().shownRun().set(newest(StartsRun.class).run().id());
+          window.session().at().stage().set(StageName.EVIDENCE);
           return null;
         });
     window.untilShown("Will it start your motor?");

@@ -55,7 +55,7 @@ public class ReportTest extends InDemoWindow {
   @Test
   public void aFullReportAndItsPackageFromTheKeyboard() throws Exception {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT8);
-    window.until(() -> window.session().stage().get() == StageName.REPORT);
+    window.until(() -> window.session().at().stage().get() == StageName.REPORT);
     laidOut();
     tabTo("all-sheets");
     robot.push(KeyCode.ENTER);
@@ -103,7 +103,8 @@ public class ReportTest extends InDemoWindow {
       assertEquals(document.getPage(0).getMediaBox().getWidth(), 612f, 0.6f);
     }
     // It is remembered, and undone.
-    assertEquals(window.session().workbook().orElseThrow().reportChoice(), work().choice().get());
+    assertEquals(
+        window.session().open().workbook().orElseThrow().reportChoice(), work().choice().get());
     robot.push(KeyCode.CONTROL, KeyCode.Z);
     window.until(() -> work().choice().get().paper().equals("a4"));
   }
@@ -113,7 +114,7 @@ public class ReportTest extends InDemoWindow {
   public void sheetsAreOrdered() {
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(StageName.REPORT);
+          window.session().at().stage().set(StageName.REPORT);
           return null;
         });
     laidOut();
@@ -145,7 +146,7 @@ public class ReportTest extends InDemoWindow {
   public void aLongReportIsStopped() {
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(StageName.REPORT);
+          window.session().at().stage().set(StageName.REPORT);
           return null;
         });
     laidOut();
@@ -166,7 +167,7 @@ public class ReportTest extends InDemoWindow {
   public void forTheMakerAndForAFilm() throws Exception {
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(StageName.REPORT);
+          window.session().at().stage().set(StageName.REPORT);
           return null;
         });
     laidOut();
@@ -194,7 +195,7 @@ public class ReportTest extends InDemoWindow {
     window.choose(4);
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(StageName.REPORT);
+          window.session().at().stage().set(StageName.REPORT);
           return null;
         });
     laidOut();
@@ -203,7 +204,7 @@ public class ReportTest extends InDemoWindow {
     Path zip = folder.resolve("theirs.zip");
     window.until(() -> Files.exists(zip));
     window.idle();
-    int units = window.session().shelf().size();
+    int units = window.session().shelf().places().size();
     OpenWindow.onFx(
         () -> {
           window.session().readingIn().take(zip);
@@ -215,7 +216,7 @@ public class ReportTest extends InDemoWindow {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
     window.untilShown("Somebody else tested this unit.");
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
-    window.until(() -> window.session().stage().get() == StageName.BENCH);
+    window.until(() -> window.session().at().stage().get() == StageName.BENCH);
     OpenWindow.onFx(
         () -> {
           window.session().bench().start();
@@ -224,6 +225,6 @@ public class ReportTest extends InDemoWindow {
     window.untilShown("This unit is somebody else's: it came in a package");
     assertFalse(window.session().bench().going());
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    window.until(() -> window.session().shelf().size() == units);
+    window.until(() -> window.session().shelf().places().size() == units);
   }
 }

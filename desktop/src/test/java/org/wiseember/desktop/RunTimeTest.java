@@ -58,7 +58,7 @@ public class RunTimeTest {
     window = OpenWindow.on(file);
     robot = window.robot();
     keys = new Keys(window);
-    window.until(() -> window.session().chosen().get() != null);
+    window.until(() -> window.session().shelf().chosen().get() != null);
   }
 
   @AfterClass(alwaysRun = true)
@@ -172,14 +172,14 @@ public class RunTimeTest {
                     List.of()));
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(StageName.RUN_TIME);
-          window.session().choose(window.session().shelf().get(0).unit().id());
+          window.session().at().stage().set(StageName.RUN_TIME);
+          window.session().shelf().choose(window.session().shelf().places().get(0).unit().id());
           window.session().dayWork().add();
           return null;
         });
     window.until(
         () ->
-            window.session().chosen().get().unit().name().startsWith("Quernfold")
+            window.session().shelf().chosen().get().unit().name().startsWith("Quernfold")
                 && window.session().dayWork().chosen().get() != null
                 && day().appliances().isEmpty());
     window.settle();
@@ -242,11 +242,11 @@ public class RunTimeTest {
     layOut();
     OpenWindow.onFx(
         () -> {
-          window.session().choose(window.session().shelf().get(5).unit().id());
+          window.session().shelf().choose(window.session().shelf().places().get(5).unit().id());
           return null;
         });
     window.untilShown("85 % of the");
-    window.click("beside-" + window.session().shelf().get(0).unit().id());
+    window.click("beside-" + window.session().shelf().places().get(0).unit().id());
     window.until(() -> window.session().dayWork().outcome().get().units().size() == 2);
     window.untilShown("One after the other");
     DayOutcome both = window.session().dayWork().outcome().get();
@@ -313,9 +313,9 @@ public class RunTimeTest {
     assertEquals(appliance(1).name(), "Lamp");
     OpenWindow.onFx(
         () -> {
-          window.session().undo();
-          window.session().undo();
-          window.session().undo();
+          window.session().open().undo();
+          window.session().open().undo();
+          window.session().open().undo();
           return null;
         });
     window.until(() -> window.session().beside().watches().size() == 1);

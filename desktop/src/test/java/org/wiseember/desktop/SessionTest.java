@@ -32,7 +32,7 @@ public class SessionTest {
     folder = Files.createTempDirectory("ember-desk");
     Path demo = DemoFile.in(folder);
     window = OpenWindow.on(demo);
-    window.until(() -> window.session().chosen().get() != null);
+    window.until(() -> window.session().shelf().chosen().get() != null);
   }
 
   @AfterMethod(alwaysRun = true)
@@ -53,8 +53,8 @@ public class SessionTest {
   public void whatWasTakenOffComesBackOutOfTheDrawer() throws Exception {
     Node drawer = OpenWindow.onFx(() -> window.scene().lookup("#open-drawer"));
     assertFalse(drawer.isVisible());
-    does(() -> window.session().removeChosen());
-    window.until(() -> window.session().shelf().size() == 4);
+    does(() -> window.session().units().removeChosen());
+    window.until(() -> window.session().shelf().places().size() == 4);
     window.close();
     window = OpenWindow.on(folder.resolve("demo.ember"));
     window.until(() -> window.session().drawer().things().size() == 1);
@@ -63,8 +63,9 @@ public class SessionTest {
     window.robot().clickOn(full);
     window.until(() -> "find".equals(window.scene().getFocusOwner().getId()));
     window.robot().push(KeyCode.ENTER);
-    window.until(() -> window.session().shelf().size() == 5);
-    window.until(() -> window.session().chosen().get().unit().name().equals("Quernfold Q1100"));
+    window.until(() -> window.session().shelf().places().size() == 5);
+    window.until(
+        () -> window.session().shelf().chosen().get().unit().name().equals("Quernfold Q1100"));
     window.until(() -> !full.isVisible());
   }
 
@@ -74,13 +75,14 @@ public class SessionTest {
     window.until(() -> "find".equals(window.scene().getFocusOwner().getId()));
     window.robot().write("tamsel");
     window.robot().push(KeyCode.ENTER);
-    window.until(() -> window.session().chosen().get().unit().name().equals("Tamsel T1"));
+    window.until(() -> window.session().shelf().chosen().get().unit().name().equals("Tamsel T1"));
     window.robot().push(KeyCode.CONTROL, KeyCode.K);
     window.until(() -> "find".equals(window.scene().getFocusOwner().getId()));
     window.robot().write("drain orrin");
     window.robot().push(KeyCode.ENTER);
-    window.until(() -> window.session().stage().get() == StageName.EVIDENCE);
-    window.until(() -> window.session().chosen().get().unit().name().equals("Orrinmoor 2k4"));
+    window.until(() -> window.session().at().stage().get() == StageName.EVIDENCE);
+    window.until(
+        () -> window.session().shelf().chosen().get().unit().name().equals("Orrinmoor 2k4"));
     window.until(
         () ->
             window.scene().getRoot().lookupAll(".label").stream()
@@ -89,7 +91,7 @@ public class SessionTest {
 
   @Test
   public void theClockAlwaysShowsTheSpeedItHas() {
-    does(() -> window.session().stage().set(StageName.BENCH));
+    does(() -> window.session().at().stage().set(StageName.BENCH));
     for (Pace pace : new Pace[] {Pace.SIX_HUNDRED, Pace.REAL, Pace.FULL}) {
       does(() -> window.session().bench().setPace(pace));
       window.until(
@@ -112,7 +114,7 @@ public class SessionTest {
     for (int i = 0; i < digits.length; i++) {
       StageName stage = StageName.values()[i];
       window.robot().push(KeyCode.CONTROL, digits[i]);
-      window.until(() -> window.session().stage().get() == stage);
+      window.until(() -> window.session().at().stage().get() == stage);
       window.robot().push(KeyCode.F1);
       window.until(() -> window.scene().lookup("#help").isVisible());
       if (stage != StageName.BENCH) {
@@ -138,7 +140,7 @@ public class SessionTest {
   @Test
   public void theGuideLeadsOn() {
     window.robot().push(KeyCode.CONTROL, KeyCode.DIGIT5);
-    window.until(() -> window.session().stage().get() == StageName.VERDICT);
+    window.until(() -> window.session().at().stage().get() == StageName.VERDICT);
     window.robot().push(KeyCode.F1);
     window.click("guide-first");
     window.untilShown("The shortest way");

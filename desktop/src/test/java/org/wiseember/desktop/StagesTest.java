@@ -24,7 +24,7 @@ public class StagesTest extends InDemoWindow {
   private void go(StageName stage) {
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(stage);
+          window.session().at().stage().set(stage);
           return null;
         });
     window.settle();
@@ -51,7 +51,7 @@ public class StagesTest extends InDemoWindow {
   }
 
   private Optional<Double> capacity() {
-    return window.session().chosen().get().unit().label().ratedWattHours();
+    return window.session().shelf().chosen().get().unit().label().ratedWattHours();
   }
 
   @Test
@@ -66,7 +66,16 @@ public class StagesTest extends InDemoWindow {
     window.until(() -> shows("Line 1, “-1075 Wh”: capacity cannot be negative. Check the sign."));
     window.until(() -> capacity().isEmpty());
     window.until(
-        () -> window.session().chosen().get().unit().label().claim(Subject.SURGE).isPresent());
+        () ->
+            window
+                .session()
+                .shelf()
+                .chosen()
+                .get()
+                .unit()
+                .label()
+                .claim(Subject.SURGE)
+                .isPresent());
   }
 
   @Test
@@ -97,7 +106,7 @@ public class StagesTest extends InDemoWindow {
     window = OpenWindow.on(folder.resolve("empty.ember"));
     window.until(() -> shows("An empty shelf"));
     robot.clickOn(button("Add a unit"));
-    window.until(() -> window.session().shelf().size() == 1);
+    window.until(() -> window.session().shelf().places().size() == 1);
     TextField name = find(TextField.class, "#unit-name");
     window.until(name::isFocused);
     go(StageName.BENCH);
@@ -133,11 +142,11 @@ public class StagesTest extends InDemoWindow {
     }
     window.until(
         () ->
-            window.session().chosen().get().drains().stream()
+            window.session().shelf().chosen().get().drains().stream()
                 .anyMatch(d -> d.run().state() == Run.State.STOPPED));
     // What was measured before judges on: a stopped drain changes no verdict.
     assertTrue(
-        window.session().chosen().get().lines().stream()
+        window.session().shelf().chosen().get().lines().stream()
             .filter(l -> l.claim().subject() == Subject.CAPACITY)
             .allMatch(l -> l.verdict().orElseThrow().measured().isPresent()));
   }
@@ -148,8 +157,9 @@ public class StagesTest extends InDemoWindow {
         () -> {
           window
               .session()
+              .at()
               .shownRun()
-              .set(window.session().chosen().get().drains().get(0).run().id());
+              .set(window.session().shelf().chosen().get().drains().get(0).run().id());
           return null;
         });
     go(StageName.EVIDENCE);
@@ -167,10 +177,10 @@ public class StagesTest extends InDemoWindow {
   @Test
   public void textGrowsAndTheLookTurnsByKeyAndButton() {
     robot.push(KeyCode.CONTROL, KeyCode.EQUALS);
-    window.until(() -> window.session().textScale().get() > 1.1);
+    window.until(() -> window.session().look().textScale().get() > 1.1);
     robot.push(KeyCode.CONTROL, KeyCode.MINUS);
-    window.until(() -> window.session().textScale().get() == 1);
+    window.until(() -> window.session().look().textScale().get() == 1);
     robot.clickOn(find(Button.class, "#look"));
-    window.until(() -> window.session().palette().get().dark());
+    window.until(() -> window.session().look().palette().get().dark());
   }
 }

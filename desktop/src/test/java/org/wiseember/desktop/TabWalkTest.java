@@ -111,7 +111,7 @@ public class TabWalkTest extends InDemoWindow {
   public void tabFollowsTheWork(StageName stage) {
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(stage);
+          window.session().at().stage().set(stage);
           return null;
         });
     window.idle();

@@ -59,7 +59,7 @@ public class UnitsTest extends InDemoWindow {
     choose("length-true");
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(StageName.BENCH);
+          window.session().at().stage().set(StageName.BENCH);
           window.session().bench().test().set(AllTests.byKey("heat").orElseThrow());
           return null;
         });
@@ -71,7 +71,7 @@ public class UnitsTest extends InDemoWindow {
     choose("degrees-true");
     OpenWindow.onFx(
         () -> {
-          window.session().stage().set(StageName.BENCH);
+          window.session().at().stage().set(StageName.BENCH);
           window.session().bench().source().set(RunSettings.Source.BY_HAND);
           window.session().bench().test().set(AllTests.byKey("heat").orElseThrow());
           return null;
@@ -116,14 +116,14 @@ public class UnitsTest extends InDemoWindow {
           new Remembered(kept).on(window.session(), Locale.US);
           return null;
         });
-    assertEquals(window.session().units().get(), ReaderUnits.CUSTOMARY);
+    assertEquals(window.session().look().units().get(), ReaderUnits.CUSTOMARY);
     choose("weight-false");
     OpenWindow.onFx(
         () -> {
-          window.session().switchPalette();
-          window.session().changeText(1);
-          window.session().units().set(ReaderUnits.AS_KEPT);
-          window.session().units().set(ReaderUnits.CUSTOMARY.weight(false));
+          window.session().look().switchPalette();
+          window.session().look().changeText(1);
+          window.session().look().units().set(ReaderUnits.AS_KEPT);
+          window.session().look().units().set(ReaderUnits.CUSTOMARY.weight(false));
           return null;
         });
     assertEquals(kept.get("units", ""), "f,awg,ft,kg,12h");
@@ -135,8 +135,8 @@ public class UnitsTest extends InDemoWindow {
           new Remembered(kept).on(window.session(), Locale.UK);
           return null;
         });
-    assertEquals(window.session().units().get(), ReaderUnits.AS_KEPT);
-    assertFalse(window.session().palette().get().dark() && kept.get("dark", "").isEmpty());
+    assertEquals(window.session().look().units().get(), ReaderUnits.AS_KEPT);
+    assertFalse(window.session().look().palette().get().dark() && kept.get("dark", "").isEmpty());
   }
 
   /** Nothing of a test is left with whoever runs it. */

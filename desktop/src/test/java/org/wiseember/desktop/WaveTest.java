@@ -34,7 +34,7 @@ public class WaveTest extends InDemoWindow {
   private void toEvidenceOf(WaveRun run) {
     OpenWindow.onFx(
         () -> {
-          window.session().shownRun().set(run.run().id());
+          window.session().at().shownRun().set(run.run().id());
           return null;
         });
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT4);

@@ -94,14 +94,14 @@ public class WholeJobTest {
   @Test
   public void fromLabelToPrintedPage() throws Exception {
     // It opens with the verdict of the first unit.
-    window.until(() -> window.session().chosen().get() != null);
-    assertEquals(window.session().stage().get(), StageName.VERDICT);
+    window.until(() -> window.session().shelf().chosen().get() != null);
+    assertEquals(window.session().at().stage().get(), StageName.VERDICT);
     untilShown("Quernfold Q1100");
     untilShown("E = Σ P·Δt");
 
     // A new unit, its name, ten lines as printed.
     robot.push(KeyCode.CONTROL, KeyCode.N);
-    window.until(() -> window.session().stage().get() == StageName.LABEL);
+    window.until(() -> window.session().at().stage().get() == StageName.LABEL);
     window.until(
         () ->
             window.scene().getFocusOwner() instanceof TextField f
@@ -116,8 +116,8 @@ public class WholeJobTest {
     }
     window.until(
         () ->
-            window.session().chosen().get().unit().name().equals("Brackley Stall 320")
-                && window.session().chosen().get().unit().label().claims().size() >= 15);
+            window.session().shelf().chosen().get().unit().name().equals("Brackley Stall 320")
+                && window.session().shelf().chosen().get().unit().label().claims().size() >= 15);
     assertTrue(
         OpenWindow.onFx(() -> window.scene().getRoot().lookupAll(".claim-row").size()) >= 15);
     untilShown("judged at half the rating, 300 W");
@@ -142,12 +142,22 @@ public class WholeJobTest {
 
     // The verdict, and the sum behind the figure.
     window.until(
-        () -> window.session().chosen().get().drains().stream().anyMatch(Drained::complete));
+        () ->
+            window.session().shelf().chosen().get().drains().stream().anyMatch(Drained::complete));
     tabTo("see-verdict");
     robot.push(KeyCode.ENTER);
-    window.until(() -> window.session().stage().get() == StageName.VERDICT);
+    window.until(() -> window.session().at().stage().get() == StageName.VERDICT);
     Figure energy =
-        window.session().chosen().get().drains().get(0).finding().deliveredEnergy().orElseThrow();
+        window
+            .session()
+            .shelf()
+            .chosen()
+            .get()
+            .drains()
+            .get(0)
+            .finding()
+            .deliveredEnergy()
+            .orElseThrow();
     String figure = Figures.withUncertainty(energy.value(), energy.u95());
     window.until(() -> shows(figure));
     tabTo(n -> n.getUserData() instanceof String s && s.startsWith("Output volts"));

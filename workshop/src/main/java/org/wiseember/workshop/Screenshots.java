@@ -72,22 +72,22 @@ final class Screenshots {
   private void plan() {
     add(
         "verdict",
-        () -> session.stage().set(StageName.VERDICT),
-        () -> session.chosen().get() != null);
-    add("label", () -> session.stage().set(StageName.LABEL), () -> true);
+        () -> session.at().stage().set(StageName.VERDICT),
+        () -> session.shelf().chosen().get() != null);
+    add("label", () -> session.at().stage().set(StageName.LABEL), () -> true);
     add(
         "evidence",
         () -> {
-          session.shownRun().set(run("AC drain"));
-          session.stage().set(StageName.EVIDENCE);
+          session.at().shownRun().set(run("AC drain"));
+          session.at().stage().set(StageName.EVIDENCE);
         },
         () -> true);
 
-    add("overload", () -> session.shownRun().set(run("Overload")), () -> true);
+    add("overload", () -> session.at().shownRun().set(run("Overload")), () -> true);
 
-    add("charge", () -> session.shownRun().set(run("Charge from the wall and")), () -> true);
-    add("waveform", () -> session.shownRun().set(run("Waveform")), () -> true);
-    add("run-time", () -> session.stage().set(StageName.RUN_TIME), () -> workedOut(0));
+    add("charge", () -> session.at().shownRun().set(run("Charge from the wall and")), () -> true);
+    add("waveform", () -> session.at().shownRun().set(run("Waveform")), () -> true);
+    add("run-time", () -> session.at().stage().set(StageName.RUN_TIME), () -> workedOut(0));
     add(
         "feeds",
         () -> {
@@ -97,15 +97,15 @@ final class Screenshots {
         () -> workedOut(2));
     add(
         "line-up",
-        () -> session.stage().set(StageName.LINE_UP),
+        () -> session.at().stage().set(StageName.LINE_UP),
         () -> session.lineUpWork().shown().get() != null);
-    add("report", () -> session.stage().set(StageName.REPORT), this::pageShown);
+    add("report", () -> session.at().stage().set(StageName.REPORT), this::pageShown);
     add(
         "guide",
         () -> {
-          session.palette().set(Palette.DARK);
+          session.look().palette().set(Palette.DARK);
           session.bench().test().set(AllTests.of(Drain.AC));
-          session.stage().set(StageName.BENCH);
+          session.at().stage().set(StageName.BENCH);
           press(KeyCode.F1);
         },
         () -> scene.lookup("#guide-first") != null);
@@ -113,7 +113,7 @@ final class Screenshots {
         "log",
         () -> {
           press(KeyCode.F1);
-          session.palette().set(Palette.LIGHT);
+          session.look().palette().set(Palette.LIGHT);
           takeMeterLog();
         },
         () -> session.readingIn().draft().get() != null);
@@ -121,7 +121,7 @@ final class Screenshots {
         "instruments",
         () -> {
           session.readingIn().forget();
-          session.stage().set(StageName.BENCH);
+          session.at().stage().set(StageName.BENCH);
           session.bench().source().set(RunSettings.Source.INSTRUMENTS);
         },
         () -> fired("#to-instruments"));
@@ -129,14 +129,14 @@ final class Screenshots {
         "plan",
         () -> {
           fired("#back-to-bench");
-          choose(1, () -> session.stage().set(StageName.PLAN));
+          choose(1, () -> session.at().stage().set(StageName.PLAN));
         },
         this::tideShown);
     add("solar-port", () -> choose(0, () -> fire("#plan-SOLAR")), this::waysShown);
     add(
         "inspection",
         () -> {
-          session.stage().set(StageName.BENCH);
+          session.at().stage().set(StageName.BENCH);
           inspection.start();
         },
         inspection::step);
@@ -152,7 +152,7 @@ final class Screenshots {
         "bench",
         () -> {
           session.bench().stopRun();
-          session.stage().set(StageName.BENCH);
+          session.at().stage().set(StageName.BENCH);
           session.bench().test().set(AllTests.of(Drain.AC));
           session.bench().source().set(RunSettings.Source.SIMULATED);
           session.bench().faults().add(Fault.LOOSE_LEAD);
@@ -176,7 +176,7 @@ final class Screenshots {
       again.setOnFinished(e -> afterwards(then));
       again.play();
     } else {
-      session.stage().set(StageName.BENCH);
+      session.at().stage().set(StageName.BENCH);
       then.run();
     }
   }
@@ -187,10 +187,11 @@ final class Screenshots {
       return false;
     }
     boolean found =
-        session.chosen().get().runs().stream().anyMatch(r -> r.run().id() == solarTrial.run());
-    if (found && session.stage().get() != StageName.EVIDENCE) {
-      session.shownRun().set(solarTrial.run());
-      session.stage().set(StageName.EVIDENCE);
+        session.shelf().chosen().get().runs().stream()
+            .anyMatch(r -> r.run().id() == solarTrial.run());
+    if (found && session.at().stage().get() != StageName.EVIDENCE) {
+      session.at().shownRun().set(solarTrial.run());
+      session.at().stage().set(StageName.EVIDENCE);
       return false;
     }
     // The page of a run comes once its readings are fetched.
@@ -223,7 +224,7 @@ final class Screenshots {
 
   /** The first run of the chosen unit whose title begins so. */
   private Long run(String title) {
-    return session.chosen().get().runs().stream()
+    return session.shelf().chosen().get().runs().stream()
         .filter(r -> r.run().title().startsWith(title))
         .findFirst()
         .map(r -> r.run().id())
@@ -232,20 +233,22 @@ final class Screenshots {
 
   /** Chooses a unit and goes on when what was found of it is read. */
   private void choose(int place, Runnable then) {
-    long id = session.shelf().get(place).unit().id();
-    session.choose(id);
+    long id = session.shelf().places().get(place).unit().id();
+    session.shelf().choose(id);
     // Asked for after the choice, so when it comes the choice is there.
-    session.judged(id, read -> then.run());
+    session.shelf().judged(id, read -> then.run());
   }
 
   private void takeMeterLog() {
-    session.background(
-        () -> {
-          Path file = Files.createTempDirectory("lantern-quay").resolve("stall-meter.csv");
-          DemoWorkbook.writeMeterLog(session.workbook().orElseThrow(), file);
-          return file;
-        },
-        session.readingIn()::take);
+    session
+        .open()
+        .background(
+            () -> {
+              Path file = Files.createTempDirectory("lantern-quay").resolve("stall-meter.csv");
+              DemoWorkbook.writeMeterLog(session.open().workbook().orElseThrow(), file);
+              return file;
+            },
+            session.readingIn()::take);
   }
 
   /** Whether what a day of the demo comes to, on both of its units, is on show. */

@@ -68,10 +68,10 @@ public final class EmberApp extends Application {
     if (System.getProperty("ember.start") == null) {
       return;
     }
-    if (session.chosen().get() != null) {
+    if (session.shelf().chosen().get() != null) {
       afterNextPulse();
     } else {
-      session.chosen().addListener((o, was, is) -> afterNextPulse());
+      session.shelf().chosen().addListener((o, was, is) -> afterNextPulse());
     }
   }
 

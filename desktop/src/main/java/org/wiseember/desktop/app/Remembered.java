@@ -41,12 +41,16 @@ public final class Remembered {
    * @param locale says what is usual where nothing was chosen yet
    */
   public void on(Session session, Locale locale) {
-    session.units().set(units(locale));
-    session.palette().set(kept.getBoolean(DARK, false) ? Palette.DARK : Palette.LIGHT);
-    session.textScale().set(Math.max(1, Math.min(1.5, kept.getDouble(TEXT, 1))));
-    session.units().addListener((o, was, is) -> keep(() -> kept.put(UNITS, is.words())));
-    session.palette().addListener((o, was, is) -> keep(() -> kept.putBoolean(DARK, is.dark())));
+    session.look().units().set(units(locale));
+    session.look().palette().set(kept.getBoolean(DARK, false) ? Palette.DARK : Palette.LIGHT);
+    session.look().textScale().set(Math.max(1, Math.min(1.5, kept.getDouble(TEXT, 1))));
+    session.look().units().addListener((o, was, is) -> keep(() -> kept.put(UNITS, is.words())));
     session
+        .look()
+        .palette()
+        .addListener((o, was, is) -> keep(() -> kept.putBoolean(DARK, is.dark())));
+    session
+        .look()
         .textScale()
         .addListener((o, was, is) -> keep(() -> kept.putDouble(TEXT, is.doubleValue())));
   }

@@ -158,7 +158,8 @@ public final class BecausePanel extends VBox {
           Optional<TestRun> behind =
               source.runId() == Because.SAME_RUN
                   ? run
-                  : Optional.ofNullable(session.chosen().get()).flatMap(j -> j.run(source.runId()));
+                  : Optional.ofNullable(session.shelf().chosen().get())
+                      .flatMap(j -> j.run(source.runId()));
           begin(figure.name());
           Explanation why = Explanation.of(figure);
           answer(why);
@@ -189,7 +190,7 @@ public final class BecausePanel extends VBox {
               c.name(),
               "± "
                   + Figures.fixed(
-                      session.units().get().shownDifference(c.alone95(), unit), decimals),
+                      session.look().units().get().shownDifference(c.alone95(), unit), decimals),
               "figure"));
     }
     line(
@@ -220,8 +221,8 @@ public final class BecausePanel extends VBox {
                 "action",
                 "Open the run",
                 () -> {
-                  session.shownRun().set(id);
-                  session.stage().set(StageName.EVIDENCE);
+                  session.at().shownRun().set(id);
+                  session.at().stage().set(StageName.EVIDENCE);
                 })));
   }
 

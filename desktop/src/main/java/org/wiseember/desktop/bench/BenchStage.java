@@ -87,7 +87,8 @@ public final class BenchStage extends StackPane {
     instruments = new InstrumentsPane(session, this::rebuild);
     start = Words.button("action-main", "Start", session.bench()::start);
     start.setId("start-test");
-    toLabel = Words.button("action", "To the label", () -> session.stage().set(StageName.LABEL));
+    toLabel =
+        Words.button("action", "To the label", () -> session.at().stage().set(StageName.LABEL));
     markButton = Words.button("action", "Mark   Space", this::mark);
     stop = new HoldButton("Hold to stop", session.bench()::stopRun);
     stop.setId("hold-to-stop");
@@ -96,7 +97,7 @@ public final class BenchStage extends StackPane {
     dropped.getStyleClass().setAll("button", "action-main");
     toVerdict =
         Words.button(
-            "action-main", "See the verdict", () -> session.stage().set(StageName.VERDICT));
+            "action-main", "See the verdict", () -> session.at().stage().set(StageName.VERDICT));
     toVerdict.setId("see-verdict");
     setUp = new SetUpPane(session, () -> getChildren().setAll(instruments));
     doNow = new DoNowList(session);
@@ -115,9 +116,10 @@ public final class BenchStage extends StackPane {
         new HeadLast(head(), cutShort, setUp, howItGoes, hand, tiles, chart, seen, said, noticed);
     main.getStyleClass().add("stage");
     side.getChildren().addAll(doNow, typed, clock, leads);
-    adaptive = new Adaptive(main, side, session.textScale());
+    adaptive = new Adaptive(main, side, session.look().textScale());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     session
+        .shelf()
         .chosen()
         .addListener(
             (o, was, is) -> {
@@ -141,7 +143,7 @@ public final class BenchStage extends StackPane {
             });
     // It changes with every sign that is typed into a form: the focus stays where the hand is.
     session.bench().onHand().addListener((o, was, is) -> rebuild());
-    session.whenLookChanges(this::redraw);
+    session.look().whenLookChanges(this::redraw);
     sceneProperty().addListener((o, was, is) -> focusStart());
     rebuild();
   }
@@ -235,7 +237,7 @@ public final class BenchStage extends StackPane {
   }
 
   private void rebuild() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = session.shelf().chosen().get();
     LiveRun live = session.bench().live().get();
     boolean mine = live != null && judgement != null && live.unitId() == judgement.unit().id();
     // A run that has ended stays on show until another test is asked for.
@@ -258,7 +260,7 @@ public final class BenchStage extends StackPane {
               "A test needs to know what the unit claims: how much it holds, what it is rated"
                   + " at. Type the label, then come back and start.",
               "To the label",
-              () -> session.stage().set(StageName.LABEL)));
+              () -> session.at().stage().set(StageName.LABEL)));
       return;
     }
     showAlone(adaptive);
@@ -332,7 +334,7 @@ public final class BenchStage extends StackPane {
   }
 
   private void show(TraceDrawing drawing) {
-    chart.show(() -> session.drawn(drawing));
+    chart.show(() -> session.look().drawn(drawing));
   }
 
   private static double span(Series series) {

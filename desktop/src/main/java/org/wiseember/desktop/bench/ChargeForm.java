@@ -38,7 +38,7 @@ final class ChargeForm extends VBox {
       row.getChildren().add(button(source));
     }
     var toPanels =
-        Words.button("action", "To the panels", () -> session.stage().set(StageName.PLAN));
+        Words.button("action", "To the panels", () -> session.at().stage().set(StageName.PLAN));
     toPanels.setId("to-panels");
     sun = new HBox(12, panels, toPanels);
     sun.setStyle("-fx-alignment: center-left;");
@@ -85,10 +85,12 @@ final class ChargeForm extends VBox {
   private void wireTheBest() {
     PanelsOnHand onHand = session.solar().panels().get();
     ChargeSetting now = setting();
-    if (now.panels().isPresent() || onHand.lots().isEmpty() || session.chosen().get() == null) {
+    if (now.panels().isPresent()
+        || onHand.lots().isEmpty()
+        || session.shelf().chosen().get() == null) {
       return;
     }
-    LabelInputs.port(session.chosen().get().unit().label())
+    LabelInputs.port(session.shelf().chosen().get().unit().label())
         .ifPresent(
             port ->
                 session

@@ -35,7 +35,7 @@ final class HandChart extends VBox {
     VBox.setVgrow(chart, Priority.ALWAYS);
     getChildren().add(chart);
     Words.shown(this, false);
-    session.whenLookChanges(this::draw);
+    session.look().whenLookChanges(this::draw);
   }
 
   void show(LiveRun run) {
@@ -69,7 +69,7 @@ final class HandChart extends VBox {
     }
     Channel channel = shown.get(0).channel();
     Unit unit = channel.unit();
-    ReaderUnits units = session.units().get();
+    ReaderUnits units = session.look().units().get();
     List<CurveDrawing.Point> points =
         shown.stream()
             .map(
@@ -92,6 +92,6 @@ final class HandChart extends VBox {
             List.of(),
             Math.min(0, ROOM_ABOVE * least),
             Math.max(1e-3, ROOM_ABOVE * most));
-    chart.show(() -> session.drawn(drawing));
+    chart.show(() -> session.look().drawn(drawing));
   }
 }

@@ -136,7 +136,7 @@ final class InstrumentForm extends VBox {
       double seconds = TypedFigure.read("Read every", text, "s", 0, 86_400).orElseThrow();
       changeSafely(() -> d.every(seconds));
     } catch (IllegalArgumentException | NoSuchElementException e) {
-      session.say("How often it is read is a number of seconds, such as 1.");
+      session.open().say("How often it is read is a number of seconds, such as 1.");
     }
   }
 
@@ -144,7 +144,7 @@ final class InstrumentForm extends VBox {
     try {
       change(next.get());
     } catch (IllegalArgumentException e) {
-      session.say("That is left as it was: " + e.getMessage() + ".");
+      session.open().say("That is left as it was: " + e.getMessage() + ".");
     }
   }
 
@@ -178,7 +178,9 @@ final class InstrumentForm extends VBox {
     Optional<MeterClass> read =
         ClassText.read(text, source.accuracy().map(MeterClass::resolution).orElse(0.1));
     if (read.isEmpty()) {
-      session.say("“" + text.strip() + "” is no accuracy. Write it as 0.5 % + 2 digits, or 1 %.");
+      session
+          .open()
+          .say("“" + text.strip() + "” is no accuracy. Write it as 0.5 % + 2 digits, or 1 %.");
       return;
     }
     List<ChannelSource> sources = new ArrayList<>(d.channels());
@@ -246,18 +248,21 @@ final class InstrumentForm extends VBox {
       Correction correction =
           Correction.ofOnePoint(from, to, MeterClass.ofReading(percent, 1, resolution));
       replace(d, source, Optional.of(correction));
-      session.say(
-          source.channel().words()
-              + " of "
-              + d.name()
-              + " is corrected by "
-              + Figures.fixed(100 * (correction.gain() - 1), 2)
-              + " %. Readings are kept as the meter shows them.");
+      session
+          .open()
+          .say(
+              source.channel().words()
+                  + " of "
+                  + d.name()
+                  + " is corrected by "
+                  + Figures.fixed(100 * (correction.gain() - 1), 2)
+                  + " %. Readings are kept as the meter shows them.");
     } catch (NoSuchElementException e) {
-      session.say(
-          "The check needs three numbers: what each meter shows, and ± % of the better one.");
+      session
+          .open()
+          .say("The check needs three numbers: what each meter shows, and ± % of the better one.");
     } catch (IllegalArgumentException e) {
-      session.say("No correction is made: " + e.getMessage() + ".");
+      session.open().say("No correction is made: " + e.getMessage() + ".");
     }
   }
 

@@ -48,7 +48,7 @@ final class InstrumentsPane extends StackPane {
     main.getStyleClass().add("stage");
     rows.setSpacing(6);
     side.getStyleClass().add("side");
-    getChildren().add(new Adaptive(main, side, session.textScale()));
+    getChildren().add(new Adaptive(main, side, session.look().textScale()));
     session.bench().instruments().addListener((ListChangeListener<OnBench>) c -> show());
     show();
   }
@@ -109,27 +109,29 @@ final class InstrumentsPane extends StackPane {
   }
 
   private void read(Path file) {
-    session.background(
-        () -> {
-          try {
-            if (Files.size(file) > LARGEST_FILE) {
-              session.say(file.getFileName() + " is too large to be a description.");
-              return null;
-            }
-            return DescriptionJson.read(Files.readString(file));
-          } catch (DescriptionUnreadable e) {
-            session.say(file.getFileName() + ": " + e.getMessage());
-            return null;
-          } catch (IOException e) {
-            session.say(file.getFileName() + " cannot be read as text. Choose another.");
-            return null;
-          }
-        },
-        description -> {
-          if (description != null) {
-            add(description);
-          }
-        });
+    session
+        .open()
+        .background(
+            () -> {
+              try {
+                if (Files.size(file) > LARGEST_FILE) {
+                  session.open().say(file.getFileName() + " is too large to be a description.");
+                  return null;
+                }
+                return DescriptionJson.read(Files.readString(file));
+              } catch (DescriptionUnreadable e) {
+                session.open().say(file.getFileName() + ": " + e.getMessage());
+                return null;
+              } catch (IOException e) {
+                session.open().say(file.getFileName() + " cannot be read as text. Choose another.");
+                return null;
+              }
+            },
+            description -> {
+              if (description != null) {
+                add(description);
+              }
+            });
   }
 
   private void show() {

@@ -25,9 +25,9 @@ final class LiveTiles extends GridPane {
   LiveTiles(Session session, ObservableDoubleValue room) {
     setHgap(10);
     setVgap(10);
-    Runnable arrange = () -> arrange(room.get() / session.textScale().get() > WIDE);
+    Runnable arrange = () -> arrange(room.get() / session.look().textScale().get() > WIDE);
     room.addListener((o, was, is) -> arrange.run());
-    session.textScale().addListener((o, was, is) -> arrange.run());
+    session.look().textScale().addListener((o, was, is) -> arrange.run());
     arrange.run();
   }
 

@@ -43,7 +43,7 @@ final class NextTest extends HBox {
     words.setMaxWidth(Double.MAX_VALUE);
     HBox.setHgrow(words, Priority.ALWAYS);
     getChildren().addAll(words, take, other);
-    session.chosen().addListener((o, was, is) -> show());
+    session.shelf().chosen().addListener((o, was, is) -> show());
     session.bench().test().addListener((o, was, is) -> show());
     session.bench().onHand().addListener((o, was, is) -> show());
     session.planWork().tide().addListener((o, was, is) -> show());
@@ -52,7 +52,7 @@ final class NextTest extends HBox {
 
   /** What the plan says of the unit that is looked at. */
   private Optional<ScheduleStep> planned() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = session.shelf().chosen().get();
     Schedule tide = session.planWork().tide().get();
     return judgement == null || tide == null
         ? Optional.empty()
@@ -60,7 +60,7 @@ final class NextTest extends HBox {
   }
 
   private Optional<TestType> next() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = session.shelf().chosen().get();
     Optional<TestType> planned = planned().flatMap(ScheduleStep::wanted).map(w -> w.plan().type());
     return planned.isPresent() ? planned : inOrder(judgement);
   }

@@ -82,7 +82,7 @@ final class NotebookCard extends VBox {
   private void fieldKey(KeyEvent e) {
     if (e.isShortcutDown() && e.getCode() == KeyCode.Z && field.getText().isEmpty()) {
       // With nothing typed there is no typing to undo: it is the line just kept that is meant.
-      session.undo();
+      session.open().undo();
       e.consume();
     } else if (e.getCode() == KeyCode.ESCAPE && correcting.isPresent()) {
       leave();

@@ -69,7 +69,7 @@ final class TypedPanel extends VBox {
           KeyEvent.KEY_PRESSED,
           e -> {
             if (e.isShortcutDown() && e.getCode() == KeyCode.Z && field.getText().isEmpty()) {
-              session.undo();
+              session.open().undo();
               e.consume();
             }
           });
@@ -98,7 +98,7 @@ final class TypedPanel extends VBox {
 
   private Expected expected() {
     LiveRun run = session.bench().live().get();
-    return (run == null ? Expected.nothing() : run.expected()).by(session.units().get());
+    return (run == null ? Expected.nothing() : run.expected()).by(session.look().units().get());
   }
 
   private List<TypedAnswer> answers() {

@@ -119,7 +119,7 @@ final class DecisionList extends VBox {
     try {
       value = TypedFigure.read(name, clean, name.endsWith("W") ? "W" : "", 0, MOST).orElse(0);
     } catch (IllegalArgumentException e) {
-      session.say(e.getMessage());
+      session.open().say(e.getMessage());
       return;
     }
     try {
@@ -128,8 +128,9 @@ final class DecisionList extends VBox {
           .decide(
               run, with.apply(value), name + (value > 0 ? ": " + Figures.plain(value) : ": none"));
     } catch (IllegalArgumentException e) {
-      session.say(
-          Character.toUpperCase(e.getMessage().charAt(0)) + e.getMessage().substring(1) + ".");
+      session
+          .open()
+          .say(Character.toUpperCase(e.getMessage().charAt(0)) + e.getMessage().substring(1) + ".");
     }
   }
 }

@@ -79,8 +79,9 @@ public final class EvidenceStage extends StackPane {
     for (Node view : List.of(trace, together)) {
       VBox.setVgrow(view, Priority.ALWAYS);
     }
-    adaptive = new Adaptive(main, because, session.textScale());
+    adaptive = new Adaptive(main, because, session.look().textScale());
     session
+        .shelf()
         .chosen()
         .addListener(
             (o, was, is) -> {
@@ -88,6 +89,7 @@ public final class EvidenceStage extends StackPane {
               rebuild();
             });
     session
+        .at()
         .shownRun()
         .addListener(
             (o, was, is) -> {
@@ -96,13 +98,14 @@ public final class EvidenceStage extends StackPane {
               rebuild();
             });
     session
+        .at()
         .besideRun()
         .addListener(
             (o, was, is) -> {
               if (is != null) {
                 besides.choose(is);
                 chooseBeside();
-                session.besideRun().set(null);
+                session.at().besideRun().set(null);
               }
             });
     look.addListener((o, was, is) -> rebuild());
@@ -113,12 +116,12 @@ public final class EvidenceStage extends StackPane {
     boolean was = all || beside;
     all = false;
     beside = false;
-    if (session.shownRun().get() != null && session.shownRun().get() == run.run().id()) {
+    if (session.at().shownRun().get() != null && session.at().shownRun().get() == run.run().id()) {
       if (was) {
         rebuild();
       }
     } else {
-      session.shownRun().set(run.run().id());
+      session.at().shownRun().set(run.run().id());
     }
   }
 
@@ -135,7 +138,7 @@ public final class EvidenceStage extends StackPane {
 
   private void rebuild() {
     turn++;
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = session.shelf().chosen().get();
     List<TestRun> runs = judgement == null ? List.of() : judgement.all();
     if (beside) {
       getChildren().setAll(adaptive);
@@ -151,7 +154,7 @@ public final class EvidenceStage extends StackPane {
               "The readings of every run of this unit will be here: the trace, what was noticed,"
                   + " and the figures that rest on it. Run a test on the bench first.",
               "To the bench",
-              () -> session.stage().set(StageName.BENCH));
+              () -> session.at().stage().set(StageName.BENCH));
       var other =
           Words.button("action", "Appliances and sources, without a unit", this::chooseBeside);
       other.setId("to-beside");
@@ -161,7 +164,7 @@ public final class EvidenceStage extends StackPane {
     }
     getChildren().setAll(adaptive);
     shown =
-        Optional.ofNullable(session.shownRun().get())
+        Optional.ofNullable(session.at().shownRun().get())
             .flatMap(judgement::run)
             .orElseGet(() -> judgement.all().get(judgement.all().size() - 1));
     boolean joint = joint(judgement);
@@ -261,6 +264,7 @@ public final class EvidenceStage extends StackPane {
                     + STARTED.format(run.startedAt())
                     + ", "
                     + session
+                        .look()
                         .units()
                         .get()
                         .time(LocalTime.ofInstant(run.startedAt(), ZoneId.systemDefault()))

@@ -99,12 +99,12 @@ final class StretchBar extends VBox {
     String why = reason.getText().strip();
     TraceStretch s = stretch();
     if (why.isEmpty()) {
-      session.say("Say why the stretch is left out; whoever reads the figure will ask.");
+      session.open().say("Say why the stretch is left out; whoever reads the figure will ask.");
       reason.requestFocus();
       return;
     }
     if (!(s.seconds() > 0)) {
-      session.say("The cursors stand on the same moment. Move one of them first.");
+      session.open().say("The cursors stand on the same moment. Move one of them first.");
       return;
     }
     reason.clear();

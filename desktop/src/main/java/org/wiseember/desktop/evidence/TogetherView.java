@@ -47,7 +47,7 @@ final class TogetherView extends VBox {
     load.getStyleClass().add("typed-field");
     load.setAccessibleText("Load to read the energy off at, watts");
     load.textProperty().addListener((o, was, is) -> readOff());
-    session.whenLookChanges(this::draw);
+    session.look().whenLookChanges(this::draw);
   }
 
   void of(Judgement shown) {
@@ -139,7 +139,7 @@ final class TogetherView extends VBox {
   private void draw() {
     if (judgement != null && judgement.together().rate().isPresent()) {
       Judgement shown = judgement;
-      chart.show(() -> session.drawn(RatePicture.of(shown, shown.together().rate().get())));
+      chart.show(() -> session.look().drawn(RatePicture.of(shown, shown.together().rate().get())));
     }
   }
 }

@@ -30,7 +30,7 @@ final class TraceView extends VBox {
     chart.setPrefHeight(300);
     VBox.setVgrow(cursors, Priority.ALWAYS);
     getChildren().addAll(cursors, stretch, decisions);
-    session.whenLookChanges(this::draw);
+    session.look().whenLookChanges(this::draw);
   }
 
   void of(TestRun shown, List<Event> noticed) {
@@ -48,7 +48,7 @@ final class TraceView extends VBox {
     TraceDrawing figure = RunTrace.of(run, events);
     double begin = run.trace().isEmpty() ? 0 : run.trace().seconds(0);
     double end = begin + run.trace().span();
-    chart.show(() -> session.drawn(figure));
+    chart.show(() -> session.look().drawn(figure));
     cursors.over(begin, end, TraceChart.axisSeconds(figure));
   }
 }

@@ -118,7 +118,7 @@ final class WaveView extends VBox {
             actions);
     caps.addListener((o, was, is) -> drawHarmonics());
     beside.addListener((o, was, is) -> besideChosen());
-    session.whenLookChanges(this::draw);
+    session.look().whenLookChanges(this::draw);
   }
 
   /**
@@ -182,7 +182,7 @@ final class WaveView extends VBox {
               mark(card);
               show();
             } else {
-              session.say(w.kept().words() + ": " + w.trouble());
+              session.open().say(w.kept().words() + ": " + w.trouble());
             }
           });
       cards.getChildren().add(card);
@@ -225,7 +225,7 @@ final class WaveView extends VBox {
   /** Other units whose wave was captured, those of the likest rating first. */
   private List<TestedUnit> likeUnits() {
     double rated = 2 * half(judgement.unit());
-    return session.shelf().stream()
+    return session.shelf().places().stream()
         .filter(p -> p.unit().id() != judgement.unit().id())
         .filter(
             p ->
@@ -255,14 +255,16 @@ final class WaveView extends VBox {
     if (i >= 0 && i < others.size() && others.get(i).wave().isEmpty()) {
       List<Beside> asked = others;
       TestedUnit unit = asked.get(i).unit();
-      session.judged(
-          unit.id(),
-          found -> {
-            if (others == asked) {
-              asked.set(i, new Beside(waveOf(found), unit));
-              showBeside();
-            }
-          });
+      session
+          .shelf()
+          .judged(
+              unit.id(),
+              found -> {
+                if (others == asked) {
+                  asked.set(i, new Beside(waveOf(found), unit));
+                  showBeside();
+                }
+              });
     }
     showBeside();
   }
@@ -303,7 +305,10 @@ final class WaveView extends VBox {
     Words.shown(againstRow, several);
     if (several) {
       byLoad.show(
-          () -> session.drawn(WavePictures.againstLoad(run, judgement.label(), against.get())));
+          () ->
+              session
+                  .look()
+                  .drawn(WavePictures.againstLoad(run, judgement.label(), against.get())));
     }
   }
 
@@ -313,7 +318,7 @@ final class WaveView extends VBox {
     }
     WaveformFinding f = wave.finding().orElseThrow();
     Optional<LimitSet> set = Optional.ofNullable(caps.get().set);
-    harmonics.show(() -> session.drawn(WavePictures.harmonics(f, set)));
+    harmonics.show(() -> session.look().drawn(WavePictures.harmonics(f, set)));
     Words.shown(limits, set.isPresent());
     limits.setText(
         set.map(

@@ -58,8 +58,8 @@ final class WaveZoom extends VBox {
     this.session = session;
     setSpacing(6);
     // Two plots one above the other: larger text wants more room for its ticks.
-    chart.minHeightProperty().bind(session.textScale().multiply(310));
-    chart.prefHeightProperty().bind(session.textScale().multiply(340));
+    chart.minHeightProperty().bind(session.look().textScale().multiply(310));
+    chart.prefHeightProperty().bind(session.look().textScale().multiply(340));
     VBox.setVgrow(cursors, Priority.ALWAYS);
     Map<Part, String> words = new LinkedHashMap<>();
     for (Part p : Part.values()) {
@@ -178,7 +178,7 @@ final class WaveZoom extends VBox {
     Optional<Wave> compared = beside;
     CycleDrawing figure =
         over ? WavePictures.overlaid(shown) : WavePictures.stretch(shown, compared, left, right);
-    chart.show(() -> session.drawn(figure));
+    chart.show(() -> session.look().drawn(figure));
     cursors.over(left / 1000, right / 1000, 0.001);
     say();
   }

@@ -26,7 +26,7 @@ public final class FindingView extends VBox {
   public FindingView(Session session) {
     this.session = session;
     setSpacing(10);
-    session.whenLookChanges(() -> redraw.forEach(Runnable::run));
+    session.look().whenLookChanges(() -> redraw.forEach(Runnable::run));
   }
 
   /** Draws a page in place of the one before. */
@@ -76,12 +76,12 @@ public final class FindingView extends VBox {
     ChartPane pane = new ChartPane("What the run found, as a chart");
     Runnable draw =
         () -> {
-          double scale = session.textScale().get();
+          double scale = session.look().textScale().get();
           // Larger words want a larger chart.
           pane.setMinHeight(270 * Math.sqrt(scale));
           pane.setPrefHeight(320 * Math.sqrt(scale));
           Drawing drawing = charts.get(chosen.get()).drawing();
-          pane.show(() -> session.drawn(drawing));
+          pane.show(() -> session.look().drawn(drawing));
         };
     chosen.addListener((o, was, is) -> draw.run());
     redraw.add(draw);

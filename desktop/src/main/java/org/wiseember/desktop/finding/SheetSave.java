@@ -17,6 +17,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.OpenWorkbook;
 import org.wiseember.desktop.model.Session;
 import org.wiseember.report.page.PageHtml;
 import org.wiseember.report.page.PagePdf;
@@ -92,6 +93,7 @@ public final class SheetSave extends VBox {
     String name = title.replaceAll("[^\\p{L}\\p{N} ._-]", "").strip();
     Path folder =
         session
+            .open()
             .workbook()
             .map(w -> w.file().toAbsolutePath().getParent())
             .orElse(Path.of(System.getProperty("user.home")));
@@ -112,7 +114,7 @@ public final class SheetSave extends VBox {
 
   private void said(String words) {
     state.setText(words);
-    session.say(words);
+    session.open().say(words);
   }
 
   private void sheet(boolean pdf) {
@@ -127,28 +129,30 @@ public final class SheetSave extends VBox {
       said("Type where the sheet should go first.");
       return;
     }
-    ReaderUnits units = session.units().get();
+    ReaderUnits units = session.look().units().get();
     Sheet now = sheet.get();
     String title = session.title().get();
     String made = TrialPage.date(LocalDate.now(ZoneId.systemDefault()));
-    session.background(
-        () -> {
-          String html = new PageHtml(units).write(now, title, made);
-          if (!pdf) {
-            return Session.written(file, html.getBytes(StandardCharsets.UTF_8));
-          }
-          ByteArrayOutputStream out = new ByteArrayOutputStream();
-          PagePdf.write(html, out);
-          return Session.written(file, out.toByteArray());
-        },
-        this::said);
+    session
+        .open()
+        .background(
+            () -> {
+              String html = new PageHtml(units).write(now, title, made);
+              if (!pdf) {
+                return OpenWorkbook.written(file, html.getBytes(StandardCharsets.UTF_8));
+              }
+              ByteArrayOutputStream out = new ByteArrayOutputStream();
+              PagePdf.write(html, out);
+              return OpenWorkbook.written(file, out.toByteArray());
+            },
+            this::said);
   }
 
   private void json() {
     try {
       Path file = file(".json");
       byte[] content = text.get().getBytes(StandardCharsets.UTF_8);
-      session.background(() -> Session.written(file, content), this::said);
+      session.open().background(() -> OpenWorkbook.written(file, content), this::said);
     } catch (InvalidPathException e) {
       said("Type where the " + thing + " should go first.");
     }

@@ -53,30 +53,31 @@ final class Actions {
 
   private static List<Found> all(Session session, FileChoices files, Runnable units) {
     List<Found> all = new ArrayList<>();
-    for (Shelf.Place place : session.shelf()) {
-      all.add(new Found(place.unit().name(), "unit", () -> session.choose(place.unit().id())));
+    for (Shelf.Place place : session.shelf().places()) {
+      all.add(
+          new Found(place.unit().name(), "unit", () -> session.shelf().choose(place.unit().id())));
     }
     for (StageName stage : StageName.values()) {
-      all.add(new Found(stage.words(), "stage", () -> session.stage().set(stage)));
+      all.add(new Found(stage.words(), "stage", () -> session.at().stage().set(stage)));
     }
-    all.add(new Found("Add a unit", "action", session::addUnit));
-    all.add(new Found("Remove the unit from the shelf", "action", session::removeChosen));
+    all.add(new Found("Add a unit", "action", session.units()::addUnit));
+    all.add(new Found("Remove the unit from the shelf", "action", session.units()::removeChosen));
     all.add(new Found("Open a workbook", "action", files.open()));
     all.add(new Found("Save a copy of the workbook", "action", files.saveCopy()));
     all.add(new Found("Merge another workbook into this one", "action", files.merge()));
     all.add(
         new Found("Import a log, a packed run or somebody else's unit", "action", files.readIn()));
-    all.add(new Found("Light or dark", "action", session::switchPalette));
+    all.add(new Found("Light or dark", "action", session.look()::switchPalette));
     all.add(
         new Found("Units: °C or °F, m or ft, kg or lb, AWG or mm², 24 or 12 h", "action", units));
-    all.add(new Found("Larger text", "action", () -> session.changeText(1)));
-    all.add(new Found("Smaller text", "action", () -> session.changeText(-1)));
+    all.add(new Found("Larger text", "action", () -> session.look().changeText(1)));
+    all.add(new Found("Smaller text", "action", () -> session.look().changeText(-1)));
     all.add(
         new Found(
             "Guard band on or off",
             "action",
-            () -> session.guardBand().set(!session.guardBand().get())));
-    all.add(new Found("Undo", "action", session::undo));
+            () -> session.shelf().guardBand().set(!session.shelf().guardBand().get())));
+    all.add(new Found("Undo", "action", session.open()::undo));
     all.add(readings(session, "Readings by hand", RunSettings.Source.BY_HAND));
     all.add(readings(session, "Readings from my instruments", RunSettings.Source.INSTRUMENTS));
     all.add(readings(session, "Readings from the simulated bench", RunSettings.Source.SIMULATED));
@@ -87,7 +88,7 @@ final class Actions {
               "test",
               () -> {
                 session.bench().test().set(test);
-                session.stage().set(StageName.BENCH);
+                session.at().stage().set(StageName.BENCH);
               }));
     }
     for (RemovedItems.Thing thing : session.drawer().things()) {
@@ -95,7 +96,7 @@ final class Actions {
           new Found(
               PUT_BACK + " " + thing.words(), "drawer", () -> session.drawer().putBack(thing)));
     }
-    for (Shelf.Place place : session.shelf()) {
+    for (Shelf.Place place : session.shelf().places()) {
       String name = place.unit().name();
       long id = place.unit().id();
       for (Summary.OfRun run : place.summary().map(Summary::runs).orElse(List.of())) {
@@ -104,9 +105,9 @@ final class Actions {
                 run.title() + ", " + name,
                 "run",
                 () -> {
-                  session.choose(id);
-                  session.shownRun().set(run.id());
-                  session.stage().set(StageName.EVIDENCE);
+                  session.shelf().choose(id);
+                  session.at().shownRun().set(run.id());
+                  session.at().stage().set(StageName.EVIDENCE);
                 }));
       }
       for (Summary.Line line : place.summary().map(Summary::lines).orElse(List.of())) {
@@ -116,8 +117,8 @@ final class Actions {
                   line.title() + ", " + line.measured() + ", " + name,
                   "number",
                   () -> {
-                    session.choose(id);
-                    session.stage().set(StageName.VERDICT);
+                    session.shelf().choose(id);
+                    session.at().stage().set(StageName.VERDICT);
                   }));
         }
       }

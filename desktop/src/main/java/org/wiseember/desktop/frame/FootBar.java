@@ -98,13 +98,18 @@ public final class FootBar extends HBox {
     clip.heightProperty().bind(meters.heightProperty());
     meters.setClip(clip);
     HBox.setHgrow(meters, javafx.scene.layout.Priority.ALWAYS);
-    Button text = Words.button("foot-button", "Text 100 %", () -> session.changeText(step()));
+    Button text =
+        Words.button("foot-button", "Text 100 %", () -> session.look().changeText(step()));
     text.setId("text-size");
     text.textProperty()
-        .bind(session.textScale().map(s -> "Text " + Math.round(s.doubleValue() * 100) + " %"));
-    Button look = Words.button("foot-button", "Dark", session::switchPalette);
+        .bind(
+            session
+                .look()
+                .textScale()
+                .map(s -> "Text " + Math.round(s.doubleValue() * 100) + " %"));
+    Button look = Words.button("foot-button", "Dark", session.look()::switchPalette);
     look.setId("look");
-    look.textProperty().bind(session.palette().map(p -> p.dark() ? "Light" : "Dark"));
+    look.textProperty().bind(session.look().palette().map(p -> p.dark() ? "Light" : "Dark"));
     Button units = Words.button("foot-button", "Units", openUnits);
     units.setId("choose-units");
     stop.getStyleClass().setAll("button", "foot-stop");
@@ -135,10 +140,10 @@ public final class FootBar extends HBox {
             });
     session.bench().pace().addListener((o, was, is) -> showState());
     session.bench().source().addListener((o, was, is) -> showState());
-    session.shelf().addListener((javafx.beans.Observable o) -> showState());
+    session.shelf().places().addListener((javafx.beans.Observable o) -> showState());
     meters.widthProperty().addListener((o, was, is) -> fit());
     widthProperty().addListener((o, was, is) -> remind());
-    session.textScale().addListener((o, was, is) -> remind());
+    session.look().textScale().addListener((o, was, is) -> remind());
     showState();
   }
 
@@ -152,7 +157,7 @@ public final class FootBar extends HBox {
     Optional<PlanWork.Reminder> due = session.planWork().reminder();
     Words.shown(reminder, due.isPresent());
     // In a narrow window it names the moment alone.
-    boolean roomy = getWidth() > ROOMY_EM * session.textScale().get() * Look.BASE;
+    boolean roomy = getWidth() > ROOMY_EM * session.look().textScale().get() * Look.BASE;
     reminder.setText(due.map(r -> roomy ? r.words() : r.brief()).orElse(""));
     double most = getWidth() * MOST_OF_FOOT;
     if (roomy && reminder.prefWidth(-1) > most) {
@@ -179,7 +184,7 @@ public final class FootBar extends HBox {
   }
 
   private int step() {
-    return session.textScale().get() >= 1.49 ? -3 : 1;
+    return session.look().textScale().get() >= 1.49 ? -3 : 1;
   }
 
   private void show(RunView view) {
@@ -239,9 +244,9 @@ public final class FootBar extends HBox {
           case BY_HAND, FILE -> "Read by hand";
         };
     String saved;
-    if (session.workbook().isEmpty()) {
+    if (session.open().workbook().isEmpty()) {
       saved = "no workbook";
-    } else if (session.readOnly()) {
+    } else if (session.open().readOnly()) {
       saved = "reading only";
     } else if (run != null && run.going()) {
       boolean unsaved = run.view().get() != null && !run.view().get().unsaved().isEmpty();

@@ -44,7 +44,7 @@ final class HelpPage extends VBox {
     back.setId("guide-back");
     first.setId("guide-first");
     getChildren().addAll(page, new FlowPane(6, 6, back, first));
-    session.stage().addListener((o, was, is) -> follow());
+    session.at().stage().addListener((o, was, is) -> follow());
     session.bench().test().addListener((o, was, is) -> follow());
     follow();
   }
@@ -52,7 +52,7 @@ final class HelpPage extends VBox {
   /** Shows what belongs to the work. */
   private void follow() {
     before.clear();
-    StageName stage = session.stage().get();
+    StageName stage = session.at().stage().get();
     String own = stage.name().toLowerCase(Locale.ROOT).replace('_', '-') + ".md";
     if (stage == StageName.BENCH) {
       put("tests/" + session.bench().test().get().key() + ".md");
@@ -88,7 +88,7 @@ final class HelpPage extends VBox {
       before.push(shown);
       put(place);
     } else {
-      session.say("That page is beside the program, in its folder docs.");
+      session.open().say("That page is beside the program, in its folder docs.");
     }
   }
 

@@ -56,7 +56,7 @@ public final class MainWindow extends StackPane {
 
   public MainWindow(Session session) {
     this.session = session;
-    InUnits.follow(session.units());
+    InUnits.follow(session.look().units());
     makers.put(StageName.LABEL, LabelStage::new);
     makers.put(StageName.BENCH, BenchStage::new);
     makers.put(StageName.EVIDENCE, EvidenceStage::new);
@@ -93,11 +93,11 @@ public final class MainWindow extends StackPane {
     logPane = new LogPane(session);
     capturePane = new CapturePane(session);
     acceptFiles();
-    session.stage().addListener((o, was, is) -> show());
+    session.at().stage().addListener((o, was, is) -> show());
     session.readingIn().draft().addListener((o, was, is) -> show());
     session.captures().draft().addListener((o, was, is) -> show());
-    session.palette().addListener((o, was, is) -> applyLook());
-    session.textScale().addListener((o, was, is) -> applyLook());
+    session.look().palette().addListener((o, was, is) -> applyLook());
+    session.look().textScale().addListener((o, was, is) -> applyLook());
     widthProperty().addListener((o, was, is) -> sizeShelf());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     Focus.guard(this);
@@ -108,25 +108,25 @@ public final class MainWindow extends StackPane {
   private void buildSaid() {
     Label sentence = Words.of("said-text", "");
     sentence.setId("said");
-    sentence.setText(session.said().get());
-    session.said().addListener((o, was, is) -> sentence.setText(is));
+    sentence.setText(session.open().said().get());
+    session.open().said().addListener((o, was, is) -> sentence.setText(is));
     said.getStyleClass().add("said");
     said.getChildren()
         .addAll(
             sentence,
             Words.spring(),
-            Words.button("action", "Close", () -> session.said().set("")));
-    Words.shown(said, !session.said().get().isEmpty());
-    session.said().addListener((o, was, is) -> Words.shown(said, !is.isEmpty()));
+            Words.button("action", "Close", () -> session.open().said().set("")));
+    Words.shown(said, !session.open().said().get().isEmpty());
+    session.open().said().addListener((o, was, is) -> Words.shown(said, !is.isEmpty()));
   }
 
   private void applyLook() {
-    Look.apply(this, session.palette().get(), session.textScale().get());
+    Look.apply(this, session.look().palette().get(), session.look().textScale().get());
     sizeShelf();
   }
 
   private void sizeShelf() {
-    double em = Look.BASE * session.textScale().get();
+    double em = Look.BASE * session.look().textScale().get();
     double width = (getWidth() / em < WIDE_EM ? 12.8 : 16.3) * em;
     shelf.setMinWidth(width);
     shelf.setPrefWidth(width);
@@ -195,7 +195,7 @@ public final class MainWindow extends StackPane {
       place.getChildren().setAll(logPane);
       return;
     }
-    StageName stage = session.stage().get();
+    StageName stage = session.at().stage().get();
     Node view = made.computeIfAbsent(stage, s -> makers.get(s).apply(session));
     place.getChildren().setAll(view);
   }
@@ -209,6 +209,7 @@ public final class MainWindow extends StackPane {
     FileChooser chooser = new FileChooser();
     chooser.setTitle("Save a copy of the workbook");
     session
+        .open()
         .workbook()
         .ifPresent(
             w -> {
@@ -217,7 +218,7 @@ public final class MainWindow extends StackPane {
             });
     File file = chooser.showSaveDialog(getScene().getWindow());
     if (file != null) {
-      session.saveCopy(file.toPath());
+      session.open().saveCopy(file.toPath());
     }
   }
 
@@ -245,7 +246,7 @@ public final class MainWindow extends StackPane {
   }
 
   private void chooseMerge() {
-    chooseWorkbook("Merge a workbook into this one", session::merge);
+    chooseWorkbook("Merge a workbook into this one", session.units()::merge);
   }
 
   private void chooseWorkbook(String title, Consumer<Path> then) {
@@ -274,7 +275,7 @@ public final class MainWindow extends StackPane {
       } else if (units.isOpen()) {
         openUnits();
       } else {
-        session.said().set("");
+        session.open().said().set("");
       }
     }
   }
@@ -282,7 +283,7 @@ public final class MainWindow extends StackPane {
   private void shortcut(KeyEvent e) {
     boolean typing = e.getTarget() instanceof TextInputControl;
     switch (e.getCode()) {
-      case N -> session.addUnit();
+      case N -> session.units().addUnit();
       case O -> chooseFile();
       case K -> {
         openFind("");
@@ -291,16 +292,16 @@ public final class MainWindow extends StackPane {
         if (typing) {
           return;
         }
-        session.undo();
+        session.open().undo();
       }
-      case EQUALS, PLUS, ADD -> session.changeText(1);
-      case MINUS, SUBTRACT -> session.changeText(-1);
+      case EQUALS, PLUS, ADD -> session.look().changeText(1);
+      case MINUS, SUBTRACT -> session.look().changeText(-1);
       default -> {
         String name = e.getCode().getName();
         if (name.length() != 1 || !Character.isDigit(name.charAt(0))) {
           return;
         }
-        StageName.byNumber(name.charAt(0) - '0').ifPresent(session.stage()::set);
+        StageName.byNumber(name.charAt(0) - '0').ifPresent(session.at().stage()::set);
       }
     }
     e.consume();

@@ -44,7 +44,7 @@ public final class PathBar extends StackPane {
       VBox step = new VBox(mark, Words.line("path-word", stage.words()));
       step.getStyleClass().add("path-step");
       step.setId("stage-" + stage.words());
-      Row.make(step, stage.words(), () -> session.stage().set(stage));
+      Row.make(step, stage.words(), () -> session.at().stage().set(stage));
       HBox.setHgrow(step, Priority.ALWAYS);
       step.setMaxWidth(Double.MAX_VALUE);
       row.getChildren().add(step);
@@ -68,8 +68,8 @@ public final class PathBar extends StackPane {
     behind.setMouseTransparent(true);
     getChildren().addAll(row, behind);
     row.layoutBoundsProperty().addListener((o, was, is) -> behind.requestLayout());
-    session.stage().addListener((o, was, is) -> update());
-    session.chosen().addListener((o, was, is) -> update());
+    session.at().stage().addListener((o, was, is) -> update());
+    session.shelf().chosen().addListener((o, was, is) -> update());
     session.bench().live().addListener((o, was, is) -> update());
     session.solar().panels().addListener((o, was, is) -> update());
     session.dayWork().chosen().addListener((o, was, is) -> update());
@@ -96,9 +96,9 @@ public final class PathBar extends StackPane {
   }
 
   private void update() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = session.shelf().chosen().get();
     for (StageName stage : StageName.values()) {
-      boolean chosen = session.stage().get() == stage;
+      boolean chosen = session.at().stage().get() == stage;
       Row.chosen(steps.get(stage), chosen);
       Mark mark = judgement == null ? Mark.NONE : markOf(stage, judgement);
       steps
@@ -138,7 +138,8 @@ public final class PathBar extends StackPane {
       case VERDICT -> complete ? Mark.DONE : Mark.NONE;
       case REPORT -> complete ? Mark.BEGUN : Mark.NONE;
       case RUN_TIME -> !laidOut() ? Mark.NONE : complete ? Mark.DONE : Mark.BEGUN;
-      case LINE_UP -> !complete ? Mark.NONE : session.shelf().size() > 1 ? Mark.DONE : Mark.BEGUN;
+      case LINE_UP ->
+          !complete ? Mark.NONE : session.shelf().places().size() > 1 ? Mark.DONE : Mark.BEGUN;
     };
   }
 

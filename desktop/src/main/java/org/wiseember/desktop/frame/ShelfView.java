@@ -45,7 +45,7 @@ public final class ShelfView extends VBox {
     captionRow.setStyle("-fx-padding: 0 1.2em 0.5em 1.2em;");
     ScrollPane scroll = Adaptive.scroll(units);
     VBox.setVgrow(scroll, Priority.ALWAYS);
-    var add = Words.button("shelf-button", "Add a unit   Ctrl N", session::addUnit);
+    var add = Words.button("shelf-button", "Add a unit   Ctrl N", session.units()::addUnit);
     add.setId("add-unit");
     Button off = Words.button("shelf-button", "", openDrawer);
     off.setId("open-drawer");
@@ -53,9 +53,12 @@ public final class ShelfView extends VBox {
     off.visibleProperty().bind(Bindings.isNotEmpty(session.drawer().things()));
     off.managedProperty().bind(off.visibleProperty());
     getChildren().addAll(head, captionRow, scroll, off, add);
-    session.shelf().addListener(this::changed);
-    session.chosenUnit().addListener((o, was, is) -> markChosen());
-    session.guardBand().addListener((o, was, is) -> entries().forEach(e -> e.seam.show(is)));
+    session.shelf().places().addListener(this::changed);
+    session.shelf().chosenUnit().addListener((o, was, is) -> markChosen());
+    session
+        .shelf()
+        .guardBand()
+        .addListener((o, was, is) -> entries().forEach(e -> e.seam.show(is)));
     rebuild();
   }
 
@@ -72,7 +75,7 @@ public final class ShelfView extends VBox {
       }
       for (int i = change.getFrom(); i < change.getTo(); i++) {
         boolean hadFocus = units.getChildren().get(i).isFocused();
-        units.getChildren().set(i, new Entry(session.shelf().get(i)));
+        units.getChildren().set(i, new Entry(session.shelf().places().get(i)));
         if (hadFocus) {
           Focus.keep(units.getChildren().get(i));
         }
@@ -82,7 +85,7 @@ public final class ShelfView extends VBox {
   }
 
   private void rebuild() {
-    units.getChildren().setAll(session.shelf().stream().map(p -> new Entry(p)).toList());
+    units.getChildren().setAll(session.shelf().places().stream().map(p -> new Entry(p)).toList());
     markChosen();
   }
 
@@ -92,7 +95,7 @@ public final class ShelfView extends VBox {
 
     Entry(Shelf.Place place) {
       String name = place.unit().name();
-      seam = new ShelfClaimScale(place.summary(), session.guardBand().get());
+      seam = new ShelfClaimScale(place.summary(), session.shelf().guardBand().get());
       getChildren()
           .addAll(
               Words.of("shelf-name", name), Words.of("shelf-quiet", facts(place.rating())), seam);
@@ -109,12 +112,12 @@ public final class ShelfView extends VBox {
   }
 
   private void choose(long unitId) {
-    session.shownRun().set(null);
-    session.choose(unitId);
+    session.at().shownRun().set(null);
+    session.shelf().choose(unitId);
   }
 
   private void markChosen() {
-    Long chosen = session.chosenUnit().get();
+    Long chosen = session.shelf().chosenUnit().get();
     units.getChildren().forEach(node -> Row.chosen(node, node.getUserData().equals(chosen)));
   }
 

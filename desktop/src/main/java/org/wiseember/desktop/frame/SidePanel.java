@@ -37,7 +37,7 @@ final class SidePanel extends VBox {
     VBox.setVgrow(scroll, Priority.ALWAYS);
     HBox foot = new HBox(Words.spring(), Words.button("action", closes, () -> open(false)));
     getChildren().addAll(scroll, foot);
-    session.textScale().addListener((o, was, is) -> size());
+    session.look().textScale().addListener((o, was, is) -> size());
     size();
     open(false);
   }
@@ -51,11 +51,12 @@ final class SidePanel extends VBox {
   }
 
   private void size() {
-    double width = WIDE_EM * Look.BASE * session.textScale().get();
+    double width = WIDE_EM * Look.BASE * session.look().textScale().get();
     setMinWidth(Math.min(width, WIDEST));
     setMaxSize(Math.min(width, WIDEST), Region.USE_COMPUTED_SIZE);
     StackPane.setAlignment(this, Pos.TOP_RIGHT);
     // Start and stop stand in the head of a stage and are never covered.
-    StackPane.setMargin(this, new Insets(HEAD_EM * Look.BASE * session.textScale().get(), 0, 0, 0));
+    StackPane.setMargin(
+        this, new Insets(HEAD_EM * Look.BASE * session.look().textScale().get(), 0, 0, 0));
   }
 }

@@ -21,7 +21,7 @@ final class UnitsPage extends VBox {
 
   UnitsPage(Session session) {
     super(10);
-    units = session.units();
+    units = session.look().units();
     Map<ReaderUnits.Wire, String> wires = new LinkedHashMap<>();
     wires.put(ReaderUnits.Wire.BOTH, "AWG and mm²");
     wires.put(ReaderUnits.Wire.SQUARE_MILLIMETRES, "mm²");

@@ -71,11 +71,12 @@ public final class LabelStage extends StackPane {
         .addListener(
             (o, was, is) -> {
               if (!is) {
-                session.rename(unitId, name.getText());
+                session.units().rename(unitId, name.getText());
               }
             });
     toBench =
-        Words.button("action-main", "To the bench", () -> session.stage().set(StageName.BENCH));
+        Words.button(
+            "action-main", "To the bench", () -> session.at().stage().set(StageName.BENCH));
     toBench.setId("to-bench");
     claims.setSpacing(3);
     checks.setSpacing(4);
@@ -83,9 +84,9 @@ public final class LabelStage extends StackPane {
     columns.setHgap(16);
     columns.setVgap(12);
     main.getChildren().add(inOrderOfWork());
-    adaptive = new Adaptive(main, panel, session.textScale());
+    adaptive = new Adaptive(main, panel, session.look().textScale());
     columns.widthProperty().addListener((o, was, is) -> arrange());
-    session.textScale().addListener((o, was, is) -> arrange());
+    session.look().textScale().addListener((o, was, is) -> arrange());
     arrange();
     editor.area().textProperty().addListener((o, was, is) -> typed());
     editor
@@ -113,7 +114,7 @@ public final class LabelStage extends StackPane {
                 save();
               }
             });
-    session.chosen().addListener((o, was, is) -> rebuild());
+    session.shelf().chosen().addListener((o, was, is) -> rebuild());
     rebuild();
   }
 
@@ -139,7 +140,7 @@ public final class LabelStage extends StackPane {
   }
 
   private void arrange() {
-    boolean wide = columns.getWidth() > 43 * 13 * session.textScale().get();
+    boolean wide = columns.getWidth() > 43 * 13 * session.look().textScale().get();
     columns.getChildren().clear();
     columns.getColumnConstraints().clear();
     for (int i = 0; i < (wide ? 2 : 1); i++) {
@@ -159,7 +160,7 @@ public final class LabelStage extends StackPane {
   }
 
   private void rebuild() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = session.shelf().chosen().get();
     if (judgement == null) {
       unitId = -1;
       getChildren()
@@ -169,7 +170,7 @@ public final class LabelStage extends StackPane {
                   "Units stand on the shelf at the left. Add the first one and type its label line by"
                       + " line, the way it is printed on the box or the data sheet.",
                   "Add a unit",
-                  session::addUnit));
+                  session.units()::addUnit));
       return;
     }
     if (getChildren().isEmpty() || getChildren().get(0) != adaptive) {
@@ -223,13 +224,13 @@ public final class LabelStage extends StackPane {
   private void save() {
     pause.stop();
     if (unitId >= 0) {
-      session.saveLabel(unitId, editor.area().getText(), byHand);
+      session.units().saveLabel(unitId, editor.area().getText(), byHand);
     }
   }
 
   /** How often a test was made of the chosen unit. */
   private long made(TestType test) {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = session.shelf().chosen().get();
     return judgement == null
         ? 0
         : judgement.runs().stream().filter(r -> r.type().equals(test)).count();

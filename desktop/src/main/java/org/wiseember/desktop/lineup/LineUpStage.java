@@ -92,7 +92,7 @@ public final class LineUpStage extends StackPane {
     this.work = session.lineUpWork();
     main.getStyleClass().add("stage");
     because = new BecausePanel(session);
-    whole = new Adaptive(main, side, session.textScale());
+    whole = new Adaptive(main, side, session.look().textScale());
     gives = new FiguresTable("gives", LineUpPage.GIVES, this::explain, this::openUnit);
     costs = new FiguresTable("costs", LineUpPage.COSTS, this::explain, this::openUnit);
     wishes = new WishTable(this::explain, this::explain, this::explain);
@@ -111,8 +111,8 @@ public final class LineUpStage extends StackPane {
     Field.whenTyped(at, this::loadTyped);
     Field.whenTyped(lit, this::lightTyped);
     picture.addListener((o, was, is) -> draw());
-    session.whenLookChanges(this::draw);
-    session.shelf().addListener((ListChangeListener<Shelf.Place>) change -> chooseUnits());
+    session.look().whenLookChanges(this::draw);
+    session.shelf().places().addListener((ListChangeListener<Shelf.Place>) change -> chooseUnits());
     work.shown().addListener((o, was, is) -> showUnlessPressed());
     addEventFilter(MouseEvent.MOUSE_PRESSED, e -> pressed = true);
     addEventFilter(MouseEvent.MOUSE_RELEASED, e -> released());
@@ -189,7 +189,7 @@ public final class LineUpStage extends StackPane {
       double aDay = Field.number(daily, 0.01, 100).orElse(1);
       work.note(work.notes().living(share, aDay), "Life assumed changed");
     } catch (IllegalArgumentException e) {
-      session.say(e.getMessage());
+      session.open().say(e.getMessage());
     }
   }
 
@@ -229,7 +229,7 @@ public final class LineUpStage extends StackPane {
                       + " all, with what one really gets for the money. It begins with two units of"
                       + " which each was drained once.",
                   "To the label",
-                  () -> session.stage().set(StageName.LABEL)));
+                  () -> session.at().stage().set(StageName.LABEL)));
       return;
     }
     if (!getChildren().contains(whole)) {
@@ -282,7 +282,7 @@ public final class LineUpStage extends StackPane {
   /** Which units stand on the page; all of the shelf where none is chosen. */
   private void chooseUnits() {
     units.getChildren().setAll(Words.line("strong", "On the page"));
-    for (Shelf.Place place : session.shelf()) {
+    for (Shelf.Place place : session.shelf().places()) {
       long id = place.unit().id();
       ToggleButton toggle = new ToggleButton(place.unit().name());
       toggle.getStyleClass().setAll("toggle-button", "choice");
@@ -296,7 +296,7 @@ public final class LineUpStage extends StackPane {
   }
 
   private void onPage(long unit, boolean on) {
-    List<Long> all = session.shelf().stream().map(p -> p.unit().id()).toList();
+    List<Long> all = session.shelf().places().stream().map(p -> p.unit().id()).toList();
     List<Long> now = new ArrayList<>(work.notes().units().isEmpty() ? all : work.notes().units());
     now.remove(unit);
     if (on) {
@@ -312,7 +312,7 @@ public final class LineUpStage extends StackPane {
       OptionalDouble typed = Field.number(at, 1, 1e6);
       work.note(work.notes().at(typed), "Load of the page changed");
     } catch (IllegalArgumentException e) {
-      session.say(e.getMessage());
+      session.open().say(e.getMessage());
     }
   }
 
@@ -321,7 +321,7 @@ public final class LineUpStage extends StackPane {
       OptionalDouble typed = Field.number(lit, 1, 200_000);
       work.note(work.notes().in(typed), "Light of the page changed");
     } catch (IllegalArgumentException e) {
-      session.say(e.getMessage());
+      session.open().say(e.getMessage());
     }
   }
 
@@ -360,7 +360,7 @@ public final class LineUpStage extends StackPane {
   private void draw() {
     Drawing drawing = pictures.get(picture.get());
     if (drawing != null) {
-      double scale = session.textScale().get();
+      double scale = session.look().textScale().get();
       // A seam has a row a claim; curves want their height.
       double high =
           drawing instanceof ClaimScalesDrawing seam
@@ -368,7 +368,7 @@ public final class LineUpStage extends StackPane {
               : 380 * Math.sqrt(scale);
       chart.setMinHeight(high);
       chart.setPrefHeight(high);
-      chart.show(() -> session.drawn(drawing));
+      chart.show(() -> session.look().drawn(drawing));
     }
   }
 

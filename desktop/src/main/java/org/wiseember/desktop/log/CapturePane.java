@@ -76,8 +76,8 @@ public final class CapturePane extends StackPane {
     this.session = session;
     page.getStyleClass().add("stage");
     getChildren().add(Adaptive.scroll(page));
-    chart.minHeightProperty().bind(session.textScale().multiply(310));
-    chart.prefHeightProperty().bind(session.textScale().multiply(340));
+    chart.minHeightProperty().bind(session.look().textScale().multiply(310));
+    chart.prefHeightProperty().bind(session.look().textScale().multiply(340));
     keep = Words.button("action-main", "Keep it", this::keep);
     keep.setId("keep-capture");
     at.addListener((o, was, is) -> say());
@@ -85,7 +85,7 @@ public final class CapturePane extends StackPane {
     ratio.textProperty().addListener((o, was, is) -> say());
     channel.setOnAction(e -> session.captures().look(draft.file(), channel.getText()));
     session.captures().draft().addListener((o, was, is) -> take(is));
-    session.whenLookChanges(this::draw);
+    session.look().whenLookChanges(this::draw);
     take(session.captures().draft().get());
   }
 
@@ -161,7 +161,9 @@ public final class CapturePane extends StackPane {
 
   private Node head() {
     String unit =
-        session.chosen().get() == null ? "" : " For " + session.chosen().get().unit().name() + ".";
+        session.shelf().chosen().get() == null
+            ? ""
+            : " For " + session.shelf().chosen().get().unit().name() + ".";
     Optional<CapturedWaves> into = session.captures().into();
     return new VBox(
         Words.of("title", "Import a capture"),
@@ -237,9 +239,11 @@ public final class CapturePane extends StackPane {
       double two = 2000 / w.finding().orElseThrow().frequency().value();
       chart.show(
           () ->
-              session.drawn(
-                  WavePictures.stretch(
-                      w, Optional.empty(), 0, Math.min(two, WavePictures.length(w)))));
+              session
+                  .look()
+                  .drawn(
+                      WavePictures.stretch(
+                          w, Optional.empty(), 0, Math.min(two, WavePictures.length(w)))));
     }
   }
 

@@ -95,11 +95,11 @@ public final class LogPane extends StackPane {
     mapping = next.mapping();
     String file = String.valueOf(next.file().getFileName());
     // Without a unit it can only be of something else.
-    kind.set(session.chosen().get() == null ? Watches.KIND : guess(next));
+    kind.set(session.shelf().chosen().get() == null ? Watches.KIND : guess(next));
     title.setText(words(kind.get()) + " from " + shortened(file));
     Map<String, String> words = new LinkedHashMap<>();
     for (TestType test : AllTests.list()) {
-      if (!test.is(Trait.NOT_IN_LOGS) && session.chosen().get() != null) {
+      if (!test.is(Trait.NOT_IN_LOGS) && session.shelf().chosen().get() != null) {
         words.put(test.key(), test.words());
       }
     }
@@ -134,7 +134,9 @@ public final class LogPane extends StackPane {
 
   private Node head(String file) {
     String unit =
-        session.chosen().get() == null ? "" : " For " + session.chosen().get().unit().name() + ".";
+        session.shelf().chosen().get() == null
+            ? ""
+            : " For " + session.shelf().chosen().get().unit().name() + ".";
     VBox words =
         new VBox(
             Words.of("title", "Import a log"),
@@ -319,7 +321,7 @@ public final class LogPane extends StackPane {
           TypedFigure.read(
               "Accuracy", accuracy.getText().replace("±", ""), Unit.PERCENT.symbol(), 0, 100);
     } catch (IllegalArgumentException e) {
-      session.say(e.getMessage() + " Leave it empty when nobody knows.");
+      session.open().say(e.getMessage() + " Leave it empty when nobody knows.");
       return;
     }
     Optional<Double> percent = typedPercent.stream().boxed().findFirst();

@@ -64,7 +64,10 @@ import org.wiseember.workbook.Workbook;
 public final class Benchwork {
   private static final Pattern ERROR_CODE = Pattern.compile("(?i)[a-z]{1,4}[- ]?\\d{1,4}");
 
-  private final Session session;
+  private final OpenWorkbook open;
+  private final UnitShelf shelf;
+  private final Navigation at;
+  private final ReaderLook look;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<LiveRun> live = new SimpleObjectProperty<>();
@@ -85,13 +88,21 @@ public final class Benchwork {
   private final NotebookWork notebook;
   private boolean opening;
 
-  Benchwork(Session session, Clock clock, DoubleFunction<HandClock> handClocks, Edits edits) {
-    this.session = session;
+  Benchwork(
+      OpenWorkbook open,
+      UnitShelf shelf,
+      Navigation at,
+      ReaderLook look,
+      DoubleFunction<HandClock> handClocks) {
+    this.open = open;
+    this.shelf = shelf;
+    this.at = at;
+    this.look = look;
     this.handClocks = handClocks;
-    this.notebook = new NotebookWork(session, clock, edits);
-    this.clock = clock;
-    this.edits = edits;
-    this.leftOn = new LoadsLeftOn(session, clock);
+    this.notebook = new NotebookWork(open, shelf, look, this);
+    this.clock = open.clock();
+    this.edits = open.edits();
+    this.leftOn = new LoadsLeftOn(open, look);
     loadsOnHand.addListener((o, was, is) -> onHand.set(onHand.get().loaded(LoadsOnHand.watts(is))));
   }
 
@@ -112,6 +123,11 @@ public final class Benchwork {
 
   public boolean going() {
     return live.get() != null && live.get().going();
+  }
+
+  /** Whether a test of this unit is running. */
+  boolean tests(long unitId) {
+    return going() && live.get().unitId() == unitId;
   }
 
   public ObjectProperty<Pace> pace() {
@@ -156,12 +172,12 @@ public final class Benchwork {
   /** Keeps what loads there are; undo returns to those before. */
   public void keepLoads(String typed) {
     String before = loadsOnHand.get();
-    if (typed.equals(before) || session.refuseWhenReadOnly()) {
+    if (typed.equals(before) || open.refuseWhenReadOnly()) {
       return;
     }
     Optional<String> wrong = LoadsOnHand.wrong(typed);
     if (wrong.isPresent()) {
-      session.say(wrong.get());
+      open.say(wrong.get());
       return;
     }
     edits.did("Loads on hand changed", () -> keepLoadsQuietly(before));
@@ -170,9 +186,9 @@ public final class Benchwork {
 
   private void keepLoadsQuietly(String typed) {
     loadsOnHand.set(typed);
-    session.background(
+    open.background(
         () -> {
-          session.workbook().orElseThrow().loadsOnHand(typed);
+          open.workbook().orElseThrow().loadsOnHand(typed);
           return typed;
         },
         done -> {});
@@ -211,7 +227,7 @@ public final class Benchwork {
       try {
         all.add(new OnBench(kept.id(), DescriptionJson.read(kept.description())));
       } catch (DescriptionUnreadable e) {
-        session.say("An instrument in the workbook cannot be used. " + e.getMessage());
+        open.say("An instrument in the workbook cannot be used. " + e.getMessage());
       }
     }
     return all;
@@ -219,7 +235,7 @@ public final class Benchwork {
 
   /** The test the chosen unit would get; empty when its label does not say enough for it. */
   public Optional<TestPlan> plan() {
-    return Optional.ofNullable(session.chosen().get())
+    return Optional.ofNullable(shelf.chosen().get())
         .flatMap(j -> AllTests.plan(test.get(), j.unit().label(), onHand.get()));
   }
 
@@ -229,24 +245,24 @@ public final class Benchwork {
 
   /** Starts the chosen test of the chosen unit. */
   public void start() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = shelf.chosen().get();
     if (judgement != null && judgement.unit().origin().isPresent()) {
-      session.say(Origin.NOT_YOURS);
+      open.say(Origin.NOT_YOURS);
       return;
     }
     Optional<TestPlan> plan = plan();
-    if (judgement == null || plan.isEmpty() || session.refuseWhenReadOnly() || busy()) {
+    if (judgement == null || plan.isEmpty() || open.refuseWhenReadOnly() || busy()) {
       return;
     }
     if (!mayStart(plan.get().type())) {
-      session.say(
+      open.say(
           "Read the cautions beside the steps first; it starts once all of them were in sight.");
       return;
     }
     RunSettings.Source wanted = plan.get().byHandOnly() ? RunSettings.Source.BY_HAND : source.get();
     boolean asked = descriptions().stream().anyMatch(d -> d.transport().asked());
     if (wanted == RunSettings.Source.INSTRUMENTS && !asked) {
-      session.say(
+      open.say(
           "No instrument that can be asked is on your bench. Add one, or choose readings by hand.");
       return;
     }
@@ -257,10 +273,10 @@ public final class Benchwork {
     List<InstrumentDescription> mine = descriptions();
     long seed = unit.id() * 1000 + judgement.runs().size() + 1;
     opening = true;
-    session.background(
+    open.background(
         () ->
             RecordedRun.of(
-                session.workbook().orElseThrow(),
+                open.workbook().orElseThrow(),
                 unit,
                 plan.get(),
                 switch (wanted) {
@@ -292,7 +308,7 @@ public final class Benchwork {
   /** A second press while a run is still being opened must not open another. */
   private boolean busy() {
     if (going()) {
-      session.say("A test is running already. One bench, one test.");
+      open.say("A test is running already. One bench, one test.");
     }
     return opening || going();
   }
@@ -301,21 +317,21 @@ public final class Benchwork {
     List<Double> earlier = plan.type().earlier(judgement);
     long unitId = judgement.unit().id();
     return new LiveRun(
-        session.screen(),
+        open.screen(),
         unitId,
         plan,
         judgement.unit().label().ratedWattHours().orElse(Double.NaN),
         earlier,
         last -> {
           leftOn.after(last.stillOn());
-          session.refresh(unitId);
+          shelf.refresh(unitId);
         });
   }
 
   private void begin(LiveRun next, RecordedRun run, Instant startedAt, NotebookWork.All written) {
     opening = false;
     next.attach(run, startedAt, written);
-    session.shownRun().set(run.runId());
+    at.shownRun().set(run.runId());
     live.set(next);
     run.runner().pace(pace.get());
     run.runner().start();
@@ -336,17 +352,17 @@ public final class Benchwork {
 
   /** Takes up a run that was cut short. */
   public void resume(Run run) {
-    Judgement judgement = session.chosen().get();
-    if (judgement == null || session.refuseWhenReadOnly() || busy()) {
+    Judgement judgement = shelf.chosen().get();
+    if (judgement == null || open.refuseWhenReadOnly() || busy()) {
       return;
     }
     LiveRun next = liveRun(judgement, AllTests.plan(run));
     List<InstrumentDescription> mine = descriptions();
     Pace speed = pace.get();
     opening = true;
-    session.background(
+    open.background(
         () -> {
-          Workbook workbook = session.workbook().orElseThrow();
+          Workbook workbook = open.workbook().orElseThrow();
           RecordedRun resumed =
               RecordedRun.resume(
                   workbook, judgement.unit(), run, mine, speed, clock.instant(), next::take);
@@ -360,19 +376,18 @@ public final class Benchwork {
 
   /** Closes a run that was cut short, for good. */
   public void closeInterrupted(Run run) {
-    if (session.refuseWhenReadOnly()) {
+    if (open.refuseWhenReadOnly()) {
       return;
     }
-    session.background(
+    open.background(
         () -> {
-          session
-              .workbook()
+          open.workbook()
               .orElseThrow()
               .runs()
               .close(run, "Cut short, and closed by hand afterwards.");
           return run.unitId();
         },
-        unit -> session.refresh(unit));
+        unit -> shelf.refresh(unit));
   }
 
   /** Sets the speed of the bench clock, also while a test runs. */
@@ -430,7 +445,7 @@ public final class Benchwork {
   /** Keeps typed readings of one moment. */
   public void keepTyped(List<TypedReading> readings) {
     LiveRun run = live.get();
-    if (run == null || session.refuseWhenReadOnly()) {
+    if (run == null || open.refuseWhenReadOnly()) {
       return;
     }
     RunView view = run.view().get();
@@ -470,10 +485,9 @@ public final class Benchwork {
       double at) {
     long runId = run.run().runId();
     Channel channel = kind.channel().orElseThrow();
-    session.background(
+    open.background(
         () ->
-            session
-                .workbook()
+            open.workbook()
                 .orElseThrow()
                 .typedReadings()
                 .keep(runId, at, meter, channel, value, resolution, asTyped),
@@ -481,20 +495,20 @@ public final class Benchwork {
           run.typed(new StoredReading(id, at, meter, channel, value, resolution, asTyped));
           edits.did("Typed reading kept", () -> strike(run, id, true));
           if (!run.going()) {
-            session.refresh(run.unitId());
+            shelf.refresh(run.unitId());
           }
         });
   }
 
   private void strike(LiveRun run, long id, boolean away) {
-    session.background(
+    open.background(
         () -> {
-          session.workbook().orElseThrow().typedReadings().struck(id, away);
+          open.workbook().orElseThrow().typedReadings().struck(id, away);
           return id;
         },
         done -> {
           run.takenBack(id);
-          session.refresh(run.unitId());
+          shelf.refresh(run.unitId());
         });
   }
 
@@ -512,25 +526,24 @@ public final class Benchwork {
   /** Adds a photo of this moment. */
   public void photo(Path file) {
     if (!going()) {
-      session.say("A photo belongs to a running test. Start one first.");
+      open.say("A photo belongs to a running test. Start one first.");
       return;
     }
     LiveRun run = live.get();
     RunView view = run.view().get();
     double now = view == null || view.latest() == null ? 0 : view.latest().seconds();
-    session.background(
-        () -> session.workbook().orElseThrow().photos().add(run.run().runId(), now, file, ""),
+    open.background(
+        () -> open.workbook().orElseThrow().photos().add(run.run().runId(), now, file, ""),
         (Photo photo) -> remark("photo", "Photo: " + file.getFileName() + "."));
   }
 
   /** Puts an instrument on the bench; undo takes it off. */
   public void addInstrument(InstrumentDescription description, Consumer<OnBench> then) {
-    if (session.refuseWhenReadOnly()) {
+    if (open.refuseWhenReadOnly()) {
       return;
     }
-    session.background(
-        () ->
-            session.workbook().orElseThrow().instruments().add(DescriptionJson.write(description)),
+    open.background(
+        () -> open.workbook().orElseThrow().instruments().add(DescriptionJson.write(description)),
         id -> {
           OnBench added = new OnBench(id, description);
           instruments.add(added);
@@ -542,9 +555,7 @@ public final class Benchwork {
   /** Changes an instrument; undo changes it back. */
   public void changeInstrument(long id, InstrumentDescription description) {
     OnBench before = find(id).orElse(null);
-    if (before == null
-        || before.description().equals(description)
-        || session.refuseWhenReadOnly()) {
+    if (before == null || before.description().equals(description) || open.refuseWhenReadOnly()) {
       return;
     }
     edits.did(description.name() + " changed", () -> changeQuietly(id, before.description()));
@@ -552,10 +563,9 @@ public final class Benchwork {
   }
 
   private void changeQuietly(long id, InstrumentDescription description) {
-    session.background(
+    open.background(
         () -> {
-          session
-              .workbook()
+          open.workbook()
               .orElseThrow()
               .instruments()
               .change(id, DescriptionJson.write(description));
@@ -576,14 +586,14 @@ public final class Benchwork {
               edits.did(
                   gone.description().name() + " removed from the bench", () -> away(id, false));
               away(id, true);
-              session.say(gone.description().name() + " is off the bench. Ctrl+Z puts it back.");
+              open.say(gone.description().name() + " is off the bench. Ctrl+Z puts it back.");
             });
   }
 
   private void away(long id, boolean away) {
-    session.background(
+    open.background(
         () -> {
-          Workbook workbook = session.workbook().orElseThrow();
+          Workbook workbook = open.workbook().orElseThrow();
           workbook.instruments().removed(id, away);
           return read(workbook);
         },
@@ -611,7 +621,7 @@ public final class Benchwork {
                         : description.name() + ": " + bench.health().get(0).words();
               }
               String words = said;
-              session.screen().later(() -> then.accept(words));
+              open.screen().later(() -> then.accept(words));
             },
             "try out");
     thread.setDaemon(true);
@@ -627,10 +637,14 @@ public final class Benchwork {
   }
 
   /** Stops what runs and waits until its loads are off and it is on disk. */
-  void close() throws InterruptedException {
+  void close() {
     stopRun();
-    if (live.get() != null) {
-      live.get().run().runner().awaitEnd(Runner.LONGEST_END_SECONDS, TimeUnit.SECONDS);
+    try {
+      if (live.get() != null) {
+        live.get().run().runner().awaitEnd(Runner.LONGEST_END_SECONDS, TimeUnit.SECONDS);
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
     }
   }
 
@@ -644,7 +658,7 @@ public final class Benchwork {
     if (!going() || live.get().run().source() != RunSettings.Source.INSTRUMENTS) {
       return true;
     }
-    session.say("The test is stopped and its loads are switched off; then the window closes.");
+    open.say("The test is stopped and its loads are switched off; then the window closes.");
     live.get()
         .view()
         .addListener(

@@ -15,15 +15,15 @@ import org.wiseember.workbook.Workbook;
 
 /** Runs of what is no unit: appliances that were watched, sources that were tried. */
 public final class BesideWork {
-  private final Session session;
+  private final OpenWorkbook open;
   private final Clock clock;
   private final Edits edits;
   private final ObservableList<BesideRun> runs = FXCollections.observableArrayList();
 
-  BesideWork(Session session, Clock clock, Edits edits) {
-    this.session = session;
-    this.clock = clock;
-    this.edits = edits;
+  BesideWork(OpenWorkbook open) {
+    this.open = open;
+    this.clock = open.clock();
+    this.edits = open.edits();
   }
 
   /** All of them, oldest first. */
@@ -61,11 +61,10 @@ public final class BesideWork {
   }
 
   private void keep(String what, Function<Workbook, BesideRun> keeping) {
-    if (session.refuseWhenReadOnly()) {
+    if (open.refuseWhenReadOnly()) {
       return;
     }
-    session.background(
-        () -> keeping.apply(session.workbook().orElseThrow()), run -> added(what, run));
+    open.background(() -> keeping.apply(open.workbook().orElseThrow()), run -> added(what, run));
   }
 
   /** A run that is in the workbook by now. */
@@ -76,12 +75,12 @@ public final class BesideWork {
 
   /** Takes one away; undo puts it back. */
   public void remove(BesideRun run) {
-    if (session.refuseWhenReadOnly()) {
+    if (open.refuseWhenReadOnly()) {
       return;
     }
     edits.did(run.run().title() + " deleted", () -> away(run, false));
     away(run, true);
-    session.say(run.run().title() + " is deleted. Ctrl+Z puts it back.");
+    open.say(run.run().title() + " is deleted. Ctrl+Z puts it back.");
   }
 
   private void away(BesideRun run, boolean away) {
@@ -90,9 +89,9 @@ public final class BesideWork {
     } else {
       runs.add(run);
     }
-    session.background(
+    open.background(
         () -> {
-          session.workbook().orElseThrow().runs().removed(run.run().id(), away);
+          open.workbook().orElseThrow().runs().removed(run.run().id(), away);
           return run;
         },
         done -> {});

@@ -38,15 +38,19 @@ public final class CapturesIn {
   /** No larger table is looked into for a wave. */
   private static final long LOOKED_INTO = 64L << 20;
 
-  private final Session session;
+  private final OpenWorkbook open;
+  private final UnitShelf shelf;
+  private final Navigation at;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<CaptureDraft> draft = new SimpleObjectProperty<>();
 
-  CapturesIn(Session session, Clock clock, Edits edits) {
-    this.session = session;
-    this.clock = clock;
-    this.edits = edits;
+  CapturesIn(OpenWorkbook open, UnitShelf shelf, Navigation at) {
+    this.open = open;
+    this.shelf = shelf;
+    this.at = at;
+    this.clock = open.clock();
+    this.edits = open.edits();
   }
 
   /** The capture that is being looked at; null while there is none. */
@@ -76,22 +80,22 @@ public final class CapturesIn {
    * @param channel to take for the volts; blank for the first that has volts
    */
   public void look(Path file, String channel) {
-    if (session.chosen().get() == null) {
-      session.say("A capture belongs to a unit. Add the unit first, then read its capture in.");
+    if (shelf.chosen().get() == null) {
+      open.say("A capture belongs to a unit. Add the unit first, then read its capture in.");
       return;
     }
     Optional<String> named = channel.isBlank() ? Optional.empty() : Optional.of(channel.strip());
-    session.background(
+    open.background(
         () -> {
           try {
             ReadCapture read = CaptureFiles.read(file, OptionalDouble.empty(), named, 1);
             return new CaptureDraft(file, read, WaveFiles.looked(read.capture()));
           } catch (LogUnreadable e) {
-            session.say(e.getMessage());
+            open.say(e.getMessage());
           } catch (WaveformUnreadable e) {
-            session.say(file.getFileName() + ": " + e.getMessage());
+            open.say(file.getFileName() + ": " + e.getMessage());
           } catch (IOException e) {
-            session.say(file.getFileName() + " cannot be read. Check the disk it lies on.");
+            open.say(file.getFileName() + " cannot be read. Check the disk it lies on.");
           }
           return null;
         },
@@ -109,7 +113,7 @@ public final class CapturesIn {
 
   /** The run a kept capture goes into: the newest of the unit's made of files, else a new one. */
   public Optional<CapturedWaves> into() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = shelf.chosen().get();
     return judgement == null
         ? Optional.empty()
         : judgement.runs().stream()
@@ -127,8 +131,8 @@ public final class CapturesIn {
    */
   public void keep(CaptureNote note, double ratio) {
     CaptureDraft from = draft.get();
-    Judgement judgement = session.chosen().get();
-    if (from == null || judgement == null || session.refuseWhenReadOnly()) {
+    Judgement judgement = shelf.chosen().get();
+    if (from == null || judgement == null || open.refuseWhenReadOnly()) {
       return;
     }
     long unitId = judgement.unit().id();
@@ -137,9 +141,9 @@ public final class CapturesIn {
     Optional<CapturedWaves> run = into();
     String name = String.valueOf(from.file().getFileName());
     record Kept(long run, long capture, boolean fresh) {}
-    session.background(
+    open.background(
         () -> {
-          Workbook workbook = session.workbook().orElseThrow();
+          Workbook workbook = open.workbook().orElseThrow();
           StoredCapture capture =
               new StoredCapture(Double.NaN, note, scaled(from.read().capture(), ratio));
           long[] keys = new long[2];
@@ -157,10 +161,10 @@ public final class CapturesIn {
           draft.set(null);
           edits.did(
               "Capture imported", () -> away(unitId, kept.run(), kept.capture(), kept.fresh()));
-          session.shownRun().set(kept.run());
-          session.show(unitId);
-          session.stage().set(StageName.EVIDENCE);
-          session.say(
+          at.shownRun().set(kept.run());
+          shelf.show(unitId);
+          at.stage().set(StageName.EVIDENCE);
+          open.say(
               note.words()
                   + ": "
                   + from.read().capture().size()
@@ -171,9 +175,9 @@ public final class CapturesIn {
   }
 
   private void away(long unitId, long runId, long captureId, boolean fresh) {
-    session.background(
+    open.background(
         () -> {
-          Workbook workbook = session.workbook().orElseThrow();
+          Workbook workbook = open.workbook().orElseThrow();
           if (fresh) {
             workbook.runs().removed(runId, true);
           } else {
@@ -181,7 +185,7 @@ public final class CapturesIn {
           }
           return unitId;
         },
-        id -> session.refresh(id));
+        id -> shelf.refresh(id));
   }
 
   private static Capture scaled(Capture c, double ratio) {
@@ -194,21 +198,16 @@ public final class CapturesIn {
 
   /** Writes a capture as a COMTRADE record beside the workbook. */
   public void save(Run run, Wave wave, DataFormat format) {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = shelf.chosen().get();
     String unit = judgement == null ? "unit" : judgement.unit().name();
-    session.background(
+    open.background(
         () -> {
           String safe =
               (unit + ", run " + run.id() + ", " + wave.kept().words())
                   .replace('\u2009', ' ')
                   .replaceAll("[^\\p{L}\\p{N} ._,-]", "_");
           Path file =
-              session
-                  .workbook()
-                  .orElseThrow()
-                  .file()
-                  .toAbsolutePath()
-                  .resolveSibling(safe + ".cfg");
+              open.workbook().orElseThrow().file().toAbsolutePath().resolveSibling(safe + ".cfg");
           try {
             ComtradeWriter.write(
                 wave.kept().capture(),
@@ -221,6 +220,6 @@ public final class CapturesIn {
             return file + " cannot be written. Check the folder and the space on the disk.";
           }
         },
-        session::say);
+        open::say);
   }
 }

@@ -38,7 +38,10 @@ public final class DayWork {
   /** Most people ask about an evening or a day and a night. */
   private static final double USUAL_HOURS = 24;
 
-  private final Session session;
+  private final OpenWorkbook open;
+  private final UnitShelf shelf;
+  private final Navigation at;
+  private final BesideWork beside;
   private final Clock clock;
   private final Edits edits;
   private final ObservableList<StoredDay> days = FXCollections.observableArrayList();
@@ -50,18 +53,21 @@ public final class DayWork {
 
   private long asked;
 
-  DayWork(Session session, Clock clock, Edits edits) {
-    this.session = session;
-    this.clock = clock;
-    this.edits = edits;
-    session
+  DayWork(OpenWorkbook open, UnitShelf shelf, Navigation at, BesideWork beside) {
+    this.open = open;
+    this.shelf = shelf;
+    this.at = at;
+    this.beside = beside;
+    this.clock = open.clock();
+    this.edits = open.edits();
+    shelf
         .chosen()
         .addListener(
             (o, was, is) -> {
               known.clear();
               workOut();
             });
-    session.shelf().addListener((ListChangeListener<Shelf.Place>) change -> known.clear());
+    shelf.places().addListener((ListChangeListener<Shelf.Place>) change -> known.clear());
   }
 
   /** Every day, in the order they were laid out. */
@@ -82,7 +88,7 @@ public final class DayWork {
   /** Shows what a workbook has that was just opened. */
   void show(Days.All all) {
     days.setAll(all.days());
-    all.wrong().forEach(session::say);
+    all.wrong().forEach(open::say);
     choose(days.isEmpty() ? null : days.get(0));
   }
 
@@ -107,11 +113,11 @@ public final class DayWork {
   }
 
   private void add(Day day, List<Long> units, String what) {
-    if (session.refuseWhenReadOnly()) {
+    if (open.refuseWhenReadOnly()) {
       return;
     }
-    session.background(
-        () -> session.workbook().orElseThrow().days().add(day, units),
+    open.background(
+        () -> open.workbook().orElseThrow().days().add(day, units),
         kept -> {
           edits.did(what, () -> remove(kept, true));
           days.add(kept);
@@ -122,12 +128,12 @@ public final class DayWork {
   /** Takes the day on show away; undo puts it back. */
   public void remove() {
     StoredDay day = chosen.get();
-    if (day == null || session.refuseWhenReadOnly()) {
+    if (day == null || open.refuseWhenReadOnly()) {
       return;
     }
     edits.did(day.day().title() + " deleted", () -> remove(day, false));
     remove(day, true);
-    session.say(day.day().title() + " is deleted. Ctrl+Z puts it back.");
+    open.say(day.day().title() + " is deleted. Ctrl+Z puts it back.");
   }
 
   private void remove(StoredDay day, boolean away) {
@@ -141,9 +147,9 @@ public final class DayWork {
       days.add(day);
       choose(day);
     }
-    session.background(
+    open.background(
         () -> {
-          session.workbook().orElseThrow().days().removed(day.id(), away);
+          open.workbook().orElseThrow().days().removed(day.id(), away);
           return day;
         },
         done -> {});
@@ -186,7 +192,7 @@ public final class DayWork {
   }
 
   private void change(StoredDay before, StoredDay next, String what) {
-    if (session.refuseWhenReadOnly()) {
+    if (open.refuseWhenReadOnly()) {
       return;
     }
     edits.did(what, () -> keep(before));
@@ -199,9 +205,9 @@ public final class DayWork {
       days.set(at, next);
       choose(next);
     }
-    session.background(
+    open.background(
         () -> {
-          session.workbook().orElseThrow().days().keep(next);
+          open.workbook().orElseThrow().days().keep(next);
           return next;
         },
         done -> {});
@@ -219,7 +225,7 @@ public final class DayWork {
   private void workOut() {
     asked++;
     StoredDay day = chosen.get();
-    Judgement first = session.chosen().get();
+    Judgement first = shelf.chosen().get();
     if (day == null || first == null) {
       outcome.set(null);
       return;
@@ -235,7 +241,7 @@ public final class DayWork {
     }
     if (!others.isEmpty()) {
       List<Long> rest = others.subList(1, others.size());
-      boolean there = session.shelf().stream().anyMatch(p -> p.unit().id() == others.get(0));
+      boolean there = shelf.places().stream().anyMatch(p -> p.unit().id() == others.get(0));
       if (!there) {
         gather(mine, found, rest, day);
         return;
@@ -246,7 +252,7 @@ public final class DayWork {
         gather(mine, found, rest, day);
         return;
       }
-      session.judged(
+      shelf.judged(
           others.get(0),
           judged -> {
             known.put(judged.unit().id(), judged);
@@ -255,7 +261,7 @@ public final class DayWork {
           });
       return;
     }
-    session.background(
+    open.background(
         () -> DayOutcome.of(day, found),
         made -> {
           if (mine == asked) {
@@ -266,10 +272,10 @@ public final class DayWork {
 
   /** Takes in a file: a day beside those there are, or what an appliance was watched to take. */
   public void take(Path file) {
-    if (session.refuseWhenReadOnly()) {
+    if (open.refuseWhenReadOnly()) {
       return;
     }
-    session.background(
+    open.background(
         () -> {
           try {
             String text = TextFile.read(file, DayJson.LONGEST, "day");
@@ -280,11 +286,11 @@ public final class DayWork {
             DayFile day = DayJson.read(text);
             return Optional.<Runnable>of(() -> taken(day, file));
           } catch (JsonUnreadable e) {
-            session.say(file.getFileName() + ": " + e.getMessage());
+            open.say(file.getFileName() + ": " + e.getMessage());
           } catch (LogUnreadable e) {
-            session.say(e.getMessage());
+            open.say(e.getMessage());
           } catch (IOException e) {
-            session.say(file.getFileName() + " cannot be read. Check the disk it lies on.");
+            open.say(file.getFileName() + " cannot be read. Check the disk it lies on.");
           }
           return Optional.<Runnable>empty();
         },
@@ -295,12 +301,12 @@ public final class DayWork {
     String name = String.valueOf(file.getFileName()).replaceFirst("\\.json$", "");
     Day day = read.day();
     add(day.title().isBlank() ? day.titled(name) : day, List.of(), "Day imported");
-    session.stage().set(StageName.RUN_TIME);
+    at.stage().set(StageName.RUN_TIME);
   }
 
   private void taken(WatchJson.Named named) {
-    session.beside().keepWatch(named.name(), named.watch());
-    session.say("The watch of " + named.name() + " is imported. Ctrl+Z removes it.");
+    beside.keepWatch(named.name(), named.watch());
+    open.say("The watch of " + named.name() + " is imported. Ctrl+Z removes it.");
   }
 
   /** The day on show as a file another workbook reads, with what is known of the chosen unit. */

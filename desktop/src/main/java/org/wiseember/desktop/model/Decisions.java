@@ -5,12 +5,14 @@ import org.wiseember.trial.kind.TestRun;
 
 /** What a person decides about runs. Each decision can be undone; readings stay as they are. */
 public final class Decisions {
-  private final Session session;
+  private final OpenWorkbook open;
+  private final UnitShelf shelf;
   private final Edits edits;
 
-  Decisions(Session session, Edits edits) {
-    this.session = session;
-    this.edits = edits;
+  Decisions(OpenWorkbook open, UnitShelf shelf) {
+    this.open = open;
+    this.shelf = shelf;
+    this.edits = open.edits();
   }
 
   /**
@@ -19,7 +21,7 @@ public final class Decisions {
    * @param words what undoing will say was undone
    */
   public void decide(TestRun run, Treatment treatment, String words) {
-    if (treatment.equals(run.treatment()) || session.refuseWhenReadOnly()) {
+    if (treatment.equals(run.treatment()) || open.refuseWhenReadOnly()) {
       return;
     }
     long runId = run.run().id();
@@ -27,7 +29,7 @@ public final class Decisions {
     Treatment before = run.treatment();
     edits.did(words, () -> quietly(runId, unitId, before));
     quietly(runId, unitId, treatment);
-    session.say(words + ". Every figure follows; Ctrl+Z takes it back.");
+    open.say(words + ". Every figure follows; Ctrl+Z takes it back.");
   }
 
   /**
@@ -37,7 +39,7 @@ public final class Decisions {
    */
   public void setAside(TestRun run, String reason) {
     if (reason.isBlank()) {
-      session.say("Say why the run is set aside; whoever reads the figures will ask.");
+      open.say("Say why the run is set aside; whoever reads the figures will ask.");
       return;
     }
     decide(run, run.treatment().settingAside(reason), run.run().title() + " set aside");
@@ -49,11 +51,11 @@ public final class Decisions {
   }
 
   private void quietly(long runId, long unitId, Treatment treatment) {
-    session.background(
+    open.background(
         () -> {
-          session.workbook().orElseThrow().treatments().decide(runId, treatment);
+          open.workbook().orElseThrow().treatments().decide(runId, treatment);
           return unitId;
         },
-        id -> session.refresh(id));
+        id -> shelf.refresh(id));
   }
 }

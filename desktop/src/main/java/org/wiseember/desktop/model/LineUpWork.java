@@ -9,7 +9,6 @@ import javafx.collections.ListChangeListener;
 import org.wiseember.core.runtime.ApplianceDraw;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.trial.lineup.LineUp;
-import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.LineUpNotes;
 import org.wiseember.workbook.StoredDay;
@@ -22,7 +21,12 @@ import org.wiseember.workbook.WorkbookException;
  * something on the shelf changed, notes at once.
  */
 public final class LineUpWork {
-  private final Session session;
+  private final OpenWorkbook open;
+  private final UnitShelf shelf;
+  private final Navigation at;
+  private final Judgements judgements;
+  private final DayWork dayWork;
+  private final BesideWork beside;
   private final Edits edits;
   private final ObjectProperty<LineUp> shown = new SimpleObjectProperty<>();
 
@@ -32,13 +36,24 @@ public final class LineUpWork {
   private LineUpNotes notes = LineUpNotes.USUAL;
   private int asked;
 
-  LineUpWork(Session session, Edits edits) {
-    this.session = session;
-    this.edits = edits;
-    session.chosen().addListener((o, was, is) -> stale());
-    session.shelf().addListener((ListChangeListener<Shelf.Place>) change -> stale());
-    session.dayWork().days().addListener((ListChangeListener<StoredDay>) change -> again());
-    session.stage().addListener((o, was, is) -> again());
+  LineUpWork(
+      OpenWorkbook open,
+      UnitShelf shelf,
+      Navigation at,
+      Judgements judgements,
+      DayWork dayWork,
+      BesideWork beside) {
+    this.open = open;
+    this.shelf = shelf;
+    this.at = at;
+    this.judgements = judgements;
+    this.dayWork = dayWork;
+    this.beside = beside;
+    this.edits = open.edits();
+    shelf.chosen().addListener((o, was, is) -> stale());
+    shelf.places().addListener((ListChangeListener<Shelf.Place>) change -> stale());
+    dayWork.days().addListener((ListChangeListener<StoredDay>) change -> again());
+    at.stage().addListener((o, was, is) -> again());
   }
 
   /** The line-up; null until it is worked out, or on an empty shelf. */
@@ -65,17 +80,17 @@ public final class LineUpWork {
 
   /** Works it out, where somebody looks. */
   private void again() {
-    if (session.stage().get() != StageName.LINE_UP || session.workbook().isEmpty()) {
+    if (at.stage().get() != StageName.LINE_UP || open.workbook().isEmpty()) {
       return;
     }
     int mine = ++asked;
     List<LineUp.Entry> known = entries;
     LineUpNotes now = notes;
-    boolean guarded = session.guardBand().get();
-    List<Day> days = session.dayWork().days().stream().map(StoredDay::day).toList();
-    Map<String, ApplianceDraw> appliances = LineUp.appliances(days, session.beside().watches());
+    boolean guarded = shelf.guardBand().get();
+    List<Day> days = dayWork.days().stream().map(StoredDay::day).toList();
+    Map<String, ApplianceDraw> appliances = LineUp.appliances(days, beside.watches());
     record Made(List<LineUp.Entry> entries, LineUp lineUp) {}
-    session.background(
+    open.background(
         () -> {
           List<LineUp.Entry> all = known == null ? read(guarded) : known;
           List<LineUp.Entry> page = onPage(all, now);
@@ -90,12 +105,12 @@ public final class LineUpWork {
   }
 
   private List<LineUp.Entry> read(boolean guarded) {
-    Workbook workbook = session.workbook().orElseThrow();
+    Workbook workbook = open.workbook().orElseThrow();
     return workbook.units().all().stream()
         .map(
             u ->
                 new LineUp.Entry(
-                    Judgement.of(workbook, u, guarded), workbook.units().facts(u.id())))
+                    judgements.of(workbook, u, guarded), workbook.units().facts(u.id())))
         .toList();
   }
 
@@ -113,7 +128,7 @@ public final class LineUpWork {
    */
   public void note(LineUpNotes next, String what) {
     LineUpNotes before = notes;
-    if (next.equals(before) || session.refuseWhenReadOnly()) {
+    if (next.equals(before) || open.refuseWhenReadOnly()) {
       return;
     }
     edits.did(what, () -> keep(before));
@@ -123,9 +138,9 @@ public final class LineUpWork {
   private void keep(LineUpNotes next) {
     notes = next;
     again();
-    session.background(
+    open.background(
         () -> {
-          session.workbook().orElseThrow().lineUpNotes(next);
+          open.workbook().orElseThrow().lineUpNotes(next);
           return next;
         },
         done -> {});
@@ -133,7 +148,7 @@ public final class LineUpWork {
 
   /** Takes other facts of a unit, such as what was paid; undo returns to those before. */
   public void facts(long unit, UnitFacts before, UnitFacts next) {
-    if (next.equals(before) || session.refuseWhenReadOnly()) {
+    if (next.equals(before) || open.refuseWhenReadOnly()) {
       return;
     }
     edits.did("What is known of a unit changed", () -> keep(unit, before));
@@ -141,20 +156,20 @@ public final class LineUpWork {
   }
 
   private void keep(long unit, UnitFacts facts) {
-    session.background(
+    open.background(
         () -> {
-          session.workbook().orElseThrow().units().facts(unit, facts);
+          open.workbook().orElseThrow().units().facts(unit, facts);
           return facts;
         },
         done -> stale());
   }
 
   /** The notes of a workbook; the usual where they cannot be read, which is said. */
-  static LineUpNotes read(Session session, Workbook workbook) {
+  static LineUpNotes read(OpenWorkbook open, Workbook workbook) {
     try {
       return workbook.lineUpNotes();
     } catch (WorkbookException e) {
-      session.say(e.getMessage() + " The usual must-haves and weights are taken.");
+      open.say(e.getMessage() + " The usual must-haves and weights are taken.");
       return LineUpNotes.USUAL;
     }
   }

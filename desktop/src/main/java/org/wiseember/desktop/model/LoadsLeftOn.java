@@ -23,7 +23,8 @@ public final class LoadsLeftOn {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
 
-  private final Session session;
+  private final OpenWorkbook open;
+  private final ReaderLook look;
   private final Clock clock;
   private final ObservableList<Load> loads = FXCollections.observableArrayList();
 
@@ -34,9 +35,10 @@ public final class LoadsLeftOn {
    */
   public record Load(InstrumentDescription instrument, String words) {}
 
-  LoadsLeftOn(Session session, Clock clock) {
-    this.session = session;
-    this.clock = clock;
+  LoadsLeftOn(OpenWorkbook open, ReaderLook look) {
+    this.open = open;
+    this.look = look;
+    this.clock = open.clock();
   }
 
   public ObservableList<Load> loads() {
@@ -61,7 +63,7 @@ public final class LoadsLeftOn {
                     + " ("
                     + DAY.format(kept.since().atZone(zone))
                     + ", "
-                    + session.units().get().time(LocalTime.ofInstant(kept.since(), zone))
+                    + look.units().get().time(LocalTime.ofInstant(kept.since(), zone))
                     + ") while "
                     + instrument.name()
                     + " had a load on. It may still be on."));
@@ -86,8 +88,7 @@ public final class LoadsLeftOn {
         new Thread(
             () -> {
               Optional<StillOn> still = LoadOff.of(load.instrument());
-              session
-                  .screen()
+              open.screen()
                   .later(
                       () -> {
                         if (still.isPresent()) {
@@ -109,15 +110,11 @@ public final class LoadsLeftOn {
 
   private void isOff(Load load, String said) {
     loads.remove(load);
-    session.background(
+    open.background(
         () -> {
-          session
-              .workbook()
-              .orElseThrow()
-              .loadsOn()
-              .forget(DescriptionJson.write(load.instrument()));
+          open.workbook().orElseThrow().loadsOn().forget(DescriptionJson.write(load.instrument()));
           return said;
         },
-        session::say);
+        open::say);
   }
 }

@@ -23,18 +23,24 @@ import org.wiseember.workbook.Workbook;
  * struck and corrected. The test follows what stands in it.
  */
 public final class NotebookWork {
-  private final Session session;
+  private final OpenWorkbook open;
+  private final UnitShelf shelf;
+  private final ReaderLook look;
+  private final Benchwork bench;
   private final Clock clock;
   private final Edits edits;
 
-  NotebookWork(Session session, Clock clock, Edits edits) {
-    this.session = session;
-    this.clock = clock;
-    this.edits = edits;
+  NotebookWork(OpenWorkbook open, UnitShelf shelf, ReaderLook look, Benchwork bench) {
+    this.open = open;
+    this.shelf = shelf;
+    this.look = look;
+    this.bench = bench;
+    this.clock = open.clock();
+    this.edits = open.edits();
   }
 
   private Optional<LiveRun> run() {
-    return Optional.ofNullable(session.bench().live().get()).filter(r -> r.run() != null);
+    return Optional.ofNullable(bench.live().get()).filter(r -> r.run() != null);
   }
 
   private static Optional<Now> now(LiveRun run) {
@@ -52,7 +58,7 @@ public final class NotebookWork {
     LocalDateTime started = LocalDateTime.ofInstant(run.startedAt(), clock.getZone());
     return new NotebookReader(
             run.plan().settings().typed(),
-            run.expected().by(session.units().get()),
+            run.expected().by(look.units().get()),
             started,
             seconds())
         .read(text);
@@ -65,7 +71,7 @@ public final class NotebookWork {
         .filter(r -> now(r).filter(n -> n.presses().contains(press)).isPresent())
         .ifPresent(
             run -> {
-              if (session.refuseWhenReadOnly()) {
+              if (open.refuseWhenReadOnly()) {
                 return;
               }
               double subject = now(run).map(Now::subject).orElse(Double.NaN);
@@ -105,7 +111,7 @@ public final class NotebookWork {
 
   private void write(String text, double begun, OptionalLong instead, String whoBefore) {
     LiveRun run = run().orElse(null);
-    if (run == null || session.refuseWhenReadOnly()) {
+    if (run == null || open.refuseWhenReadOnly()) {
       return;
     }
     NotebookEntry entry = read(text);
@@ -149,7 +155,7 @@ public final class NotebookWork {
   private String meter(LiveRun run, TypedReading reading) {
     return switch (reading.kind()) {
       case SECOND_TOTAL -> "Second meter";
-      default -> session.bench().meterOf(run);
+      default -> bench.meterOf(run);
     };
   }
 
@@ -166,9 +172,9 @@ public final class NotebookWork {
   private void keep(
       LiveRun run, NotebookLine line, List<StoredReading> readings, OptionalLong instead) {
     long runId = run.run().runId();
-    session.background(
+    open.background(
         () -> {
-          Workbook workbook = session.workbook().orElseThrow();
+          Workbook workbook = open.workbook().orElseThrow();
           long id =
               instead.isPresent()
                   ? workbook.notebook().replace(runId, instead.getAsLong(), line, readings)
@@ -199,7 +205,7 @@ public final class NotebookWork {
     run.show(all);
     run.run().runner().replay(run.pressed());
     if (!run.going()) {
-      session.refresh(run.unitId());
+      shelf.refresh(run.unitId());
     }
   }
 
@@ -208,20 +214,20 @@ public final class NotebookWork {
     run()
         .ifPresent(
             run -> {
-              if (session.refuseWhenReadOnly()) {
+              if (open.refuseWhenReadOnly()) {
                 return;
               }
               edits.did("Notebook line struck", () -> strike(run, line.id(), false));
               strike(run, line.id(), true);
-              session.say("Struck: " + line.words() + ". Ctrl+Z brings it back.");
+              open.say("Struck: " + line.words() + ". Ctrl+Z brings it back.");
             });
   }
 
   private void strike(LiveRun run, long id, boolean away) {
     long runId = run.run().runId();
-    session.background(
+    open.background(
         () -> {
-          Workbook workbook = session.workbook().orElseThrow();
+          Workbook workbook = open.workbook().orElseThrow();
           workbook.notebook().struck(id, away);
           return all(workbook, runId);
         },

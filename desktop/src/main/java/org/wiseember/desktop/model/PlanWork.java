@@ -54,7 +54,12 @@ public final class PlanWork {
 
   private static final Logger LOG = LoggerFactory.getLogger(PlanWork.class);
 
-  private final Session session;
+  private final OpenWorkbook open;
+  private final UnitShelf shelf;
+  private final Navigation at;
+  private final ReaderLook look;
+  private final Judgements judgements;
+  private final Benchwork bench;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<Schedule> tide = new SimpleObjectProperty<>();
@@ -67,16 +72,26 @@ public final class PlanWork {
   private long asked;
   private int ticks;
 
-  PlanWork(Session session, Clock clock, Edits edits) {
-    this.session = session;
-    this.clock = clock;
-    this.edits = edits;
-    session.chosen().addListener((o, was, is) -> again());
-    session.shelf().addListener((ListChangeListener<Shelf.Place>) change -> again());
-    session.stage().addListener((o, was, is) -> looked());
-    session.bench().onHand().addListener((o, was, is) -> again());
-    session
-        .bench()
+  PlanWork(
+      OpenWorkbook open,
+      UnitShelf shelf,
+      Navigation at,
+      ReaderLook look,
+      Judgements judgements,
+      Benchwork bench) {
+    this.open = open;
+    this.shelf = shelf;
+    this.at = at;
+    this.look = look;
+    this.judgements = judgements;
+    this.bench = bench;
+    this.clock = open.clock();
+    this.edits = open.edits();
+    shelf.chosen().addListener((o, was, is) -> again());
+    shelf.places().addListener((ListChangeListener<Shelf.Place>) change -> again());
+    at.stage().addListener((o, was, is) -> looked());
+    bench.onHand().addListener((o, was, is) -> again());
+    bench
         .live()
         .addListener(
             (o, was, is) -> {
@@ -109,7 +124,7 @@ public final class PlanWork {
 
   /** How moments are told to this reader. */
   public ScheduleTimes times() {
-    return new ScheduleTimes(clock.instant(), ZoneId.systemDefault(), session.units().get());
+    return new ScheduleTimes(clock.instant(), ZoneId.systemDefault(), look.units().get());
   }
 
   /** Shows what a workbook has that was just opened. */
@@ -117,13 +132,13 @@ public final class PlanWork {
     notes = kept;
     tide.set(null);
     changed.set(List.of());
-    looked = session.stage().get() == StageName.PLAN;
+    looked = at.stage().get() == StageName.PLAN;
     again();
   }
 
   private void looked() {
-    boolean bench = session.stage().get() == StageName.BENCH && begun();
-    if (!looked && (bench || session.stage().get() == StageName.PLAN)) {
+    boolean bench = at.stage().get() == StageName.BENCH && begun();
+    if (!looked && (bench || at.stage().get() == StageName.PLAN)) {
       looked = true;
       again();
     }
@@ -150,28 +165,27 @@ public final class PlanWork {
                         s.kind() == ScheduleStep.Kind.RUNNING
                             ? s.to().isBefore(clock.instant())
                             : s.from().isBefore(clock.instant().minusSeconds(60)));
-    if (missed || (session.bench().going() && ticks % EVERY == 0)) {
+    if (missed || (bench.going() && ticks % EVERY == 0)) {
       again();
     }
   }
 
   /** Lays it out anew, once somebody looked at it. */
   private void again() {
-    Judgement chosen = session.chosen().get();
-    if (!looked || session.workbook().isEmpty() || chosen == null) {
+    Judgement chosen = shelf.chosen().get();
+    if (!looked || open.workbook().isEmpty() || chosen == null) {
       return;
     }
     long mine = ++asked;
     CampaignNotes now = notes;
-    OnHand onHand = session.bench().onHand().get();
-    Optional<LiveRun> live =
-        Optional.ofNullable(session.bench().live().get()).filter(LiveRun::going);
-    double pace = session.bench().source().get() == RunSettings.Source.SIMULATED ? pace() : 1;
+    OnHand onHand = bench.onHand().get();
+    Optional<LiveRun> live = Optional.ofNullable(bench.live().get()).filter(LiveRun::going);
+    double pace = bench.source().get() == RunSettings.Source.SIMULATED ? pace() : 1;
     Instant instant = clock.instant();
     Optional<Instant> ends =
         live.filter(l -> l.plan().type().is(Trait.DRAINS) && l.view().get() != null)
             .map(l -> instant.plusSeconds((long) (l.expectedEnd().secondsLeft() / pace)));
-    session.background(
+    open.background(
         () -> units(now, chosen),
         units ->
             solving.execute(
@@ -187,7 +201,7 @@ public final class PlanWork {
                     Schedule made =
                         ScheduleMaker.of(
                             units, onHand, going, now, instant, ZoneId.systemDefault(), SECONDS);
-                    session.screen().later(() -> take(mine, made, units));
+                    open.screen().later(() -> take(mine, made, units));
                   } catch (WorkbookException e) {
                     // Another took its place meanwhile, of which a plan is laid out as well.
                     LOG.info("a plan was given up: {}", e.getMessage());
@@ -196,7 +210,7 @@ public final class PlanWork {
   }
 
   private double pace() {
-    Pace pace = session.bench().pace().get();
+    Pace pace = bench.pace().get();
     return pace == Pace.FULL ? HOUR : pace.factor();
   }
 
@@ -217,12 +231,12 @@ public final class PlanWork {
 
   /** Whether the unit one looks at is planned together with others. */
   public boolean together() {
-    Judgement chosen = session.chosen().get();
+    Judgement chosen = shelf.chosen().get();
     return chosen != null && together(notes, chosen.unit().id());
   }
 
   private List<Judgement> units(CampaignNotes now, Judgement chosen) {
-    Workbook workbook = session.workbook().orElseThrow();
+    Workbook workbook = open.workbook().orElseThrow();
     List<Judgement> all = new ArrayList<>();
     workbook.units().all().stream()
         .filter(u -> now.units().contains(u.id()))
@@ -231,7 +245,7 @@ public final class PlanWork {
                 all.add(
                     u.id() == chosen.unit().id()
                         ? chosen
-                        : Judgement.of(workbook, u, session.guardBand().get())));
+                        : judgements.of(workbook, u, shelf.guardBand().get())));
     return together(now, chosen.unit().id()) ? all : List.of(chosen);
   }
 
@@ -244,12 +258,12 @@ public final class PlanWork {
     Schedule before = tide.get();
     changed.set(before == null ? List.of() : ScheduleChanges.between(before, made, times()));
     tide.set(made);
-    Judgement chosen = session.chosen().get();
-    if (moveOn && chosen != null && !session.bench().going()) {
+    Judgement chosen = shelf.chosen().get();
+    if (moveOn && chosen != null && !bench.going()) {
       moveOn = false;
       made.nextTest(chosen.unit().id())
           .flatMap(ScheduleStep::wanted)
-          .ifPresent(w -> session.bench().test().set(w.plan().type()));
+          .ifPresent(w -> bench.test().set(w.plan().type()));
     }
   }
 
@@ -350,7 +364,7 @@ public final class PlanWork {
    */
   public void note(CampaignNotes next, String what) {
     CampaignNotes before = notes;
-    if (next.equals(before) || session.refuseWhenReadOnly()) {
+    if (next.equals(before) || open.refuseWhenReadOnly()) {
       return;
     }
     edits.did(what, () -> keep(before));
@@ -360,20 +374,20 @@ public final class PlanWork {
   private void keep(CampaignNotes next) {
     notes = next;
     again();
-    session.background(
+    open.background(
         () -> {
-          session.workbook().orElseThrow().campaignNotes(next);
+          open.workbook().orElseThrow().campaignNotes(next);
           return next;
         },
         done -> {});
   }
 
   /** The notes of a workbook; the usual where they cannot be read, which is said. */
-  static CampaignNotes read(Session session, Workbook workbook) {
+  static CampaignNotes read(OpenWorkbook open, Workbook workbook) {
     try {
       return workbook.campaignNotes();
     } catch (WorkbookException e) {
-      session.say(e.getMessage() + " The waking hours are taken, and what the claims want.");
+      open.say(e.getMessage() + " The waking hours are taken, and what the claims want.");
       return CampaignNotes.USUAL;
     }
   }

@@ -33,7 +33,12 @@ import org.wiseember.workbook.pack.SealedArchive;
 
 /** Takes logs of other programs in as runs, and whole runs as packages out and in. */
 public final class ReadingIn {
-  private final Session session;
+  private final OpenWorkbook open;
+  private final UnitShelf shelf;
+  private final Navigation at;
+  private final UnitEdits units;
+  private final CapturesIn captures;
+  private final BesideWork beside;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<LogDraft> draft = new SimpleObjectProperty<>();
@@ -41,10 +46,21 @@ public final class ReadingIn {
   private final BooleanProperty stopWanted = new SimpleBooleanProperty();
   private volatile boolean stop;
 
-  ReadingIn(Session session, Clock clock, Edits edits) {
-    this.session = session;
-    this.clock = clock;
-    this.edits = edits;
+  ReadingIn(
+      OpenWorkbook open,
+      UnitShelf shelf,
+      Navigation at,
+      UnitEdits units,
+      CapturesIn captures,
+      BesideWork beside) {
+    this.open = open;
+    this.shelf = shelf;
+    this.at = at;
+    this.units = units;
+    this.captures = captures;
+    this.beside = beside;
+    this.clock = open.clock();
+    this.edits = open.edits();
     stopWanted.addListener((o, was, is) -> stop = is);
   }
 
@@ -64,11 +80,11 @@ public final class ReadingIn {
     if (name.endsWith(".zip")) {
       unpack(file);
     } else {
-      session.background(
+      open.background(
           () -> CapturesIn.isWave(file),
           wave -> {
             if (wave) {
-              session.captures().look(file, "");
+              captures.look(file, "");
             } else {
               look(file);
             }
@@ -77,25 +93,24 @@ public final class ReadingIn {
   }
 
   private void look(Path file) {
-    session.background(
+    open.background(
         () -> {
           try {
             LogPreview preview = LogPreview.of(file);
             Optional<LogMapping> known =
-                session
-                    .workbook()
+                open.workbook()
                     .flatMap(w -> w.importMapping(preview.signature()))
                     .flatMap(LogMapping::read)
                     .filter(m -> m.headingRow() == preview.mapping().headingRow());
             return new LogDraft(file, preview, known.orElse(preview.mapping()), known.isPresent());
           } catch (LogUnreadable e) {
-            session.say(e.getMessage());
+            open.say(e.getMessage());
             return null;
           }
         },
         found -> {
           if (found != null) {
-            session.stage().set(StageName.BENCH);
+            at.stage().set(StageName.BENCH);
           }
           draft.set(found);
         });
@@ -117,9 +132,9 @@ public final class ReadingIn {
    * @param accuracy of its meters, ± % of reading; empty where nobody knows
    */
   public void readIn(LogMapping mapping, TestType kind, String title, Optional<Double> accuracy) {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = shelf.chosen().get();
     if (judgement == null) {
-      session.say("A log of a test belongs to a unit. Add the unit first, then read its log in.");
+      open.say("A log of a test belongs to a unit. Add the unit first, then read its log in.");
     } else {
       long unit = judgement.unit().id();
       read(
@@ -141,8 +156,7 @@ public final class ReadingIn {
           // What cannot be a watch is refused before anything is kept.
           WatchLog.of(log.trace());
           long subject =
-              session
-                  .workbook()
+              open.workbook()
                   .orElseThrow()
                   .runSubjects()
                   .named(RunSubject.Kind.APPLIANCE, appliance)
@@ -158,9 +172,9 @@ public final class ReadingIn {
                       workbook.runs().byId(id).orElseThrow())
                   .orElseThrow();
           return () -> {
-            session.beside().added("Watch imported", run);
-            session.besideRun().set(id);
-            session.stage().set(StageName.EVIDENCE);
+            beside.added("Watch imported", run);
+            at.besideRun().set(id);
+            at.stage().set(StageName.EVIDENCE);
           };
         });
   }
@@ -176,7 +190,7 @@ public final class ReadingIn {
 
   private void read(LogMapping mapping, Making making, Showing showing) {
     LogDraft from = draft.get();
-    if (from == null || session.refuseWhenReadOnly() || progress.get() >= 0) {
+    if (from == null || open.refuseWhenReadOnly() || progress.get() >= 0) {
       return;
     }
     stopWanted.set(false);
@@ -193,18 +207,17 @@ public final class ReadingIn {
                         mapping,
                         done -> {
                           if (share.getAndSet(done) == null) {
-                            session.screen().later(() -> progress.set(share.getAndSet(null)));
+                            open.screen().later(() -> progress.set(share.getAndSet(null)));
                           }
                           return !stop;
                         });
-                session.screen().later(() -> add(from, mapping, log, making, showing));
+                open.screen().later(() -> add(from, mapping, log, making, showing));
               } catch (LogUnreadable e) {
-                session.screen().later(() -> over(e.getMessage()));
+                open.screen().later(() -> over(e.getMessage()));
               } catch (CancellationException e) {
-                session.screen().later(() -> over("Stopped; nothing was imported."));
+                open.screen().later(() -> over("Stopped; nothing was imported."));
               } catch (OutOfMemoryError e) {
-                session
-                    .screen()
+                open.screen()
                     .later(() -> over("The log is too large for this machine's memory; split it."));
               }
             },
@@ -215,22 +228,22 @@ public final class ReadingIn {
 
   private void over(String sentence) {
     progress.set(-1);
-    session.say(sentence);
+    open.say(sentence);
   }
 
   private void add(LogDraft from, LogMapping mapping, Log log, Making making, Showing showing) {
-    session.background(
+    open.background(
         () -> {
           try {
-            Workbook workbook = session.workbook().orElseThrow();
+            Workbook workbook = open.workbook().orElseThrow();
             LoggedRun run = making.run(String.valueOf(from.file().getFileName()), log);
             long id = run.into(workbook, log, from.preview(), mapping, clock.instant());
             return Optional.of(showing.of(workbook, id));
           } catch (IllegalArgumentException e) {
-            session.say(from.file().getFileName() + ": " + e.getMessage() + ".");
+            open.say(from.file().getFileName() + ": " + e.getMessage() + ".");
             return Optional.<Runnable>empty();
           } finally {
-            session.screen().later(() -> progress.set(-1));
+            open.screen().later(() -> progress.set(-1));
           }
         },
         shown ->
@@ -238,7 +251,7 @@ public final class ReadingIn {
                 show -> {
                   draft.set(null);
                   show.run();
-                  session.say(
+                  open.say(
                       log.trace().size()
                           + " rows imported from "
                           + from.file().getFileName()
@@ -248,25 +261,25 @@ public final class ReadingIn {
 
   private void show(long unitId, long runId) {
     edits.did("Run imported", () -> away(unitId, runId));
-    session.shownRun().set(runId);
-    session.show(unitId);
-    session.stage().set(StageName.EVIDENCE);
+    at.shownRun().set(runId);
+    shelf.show(unitId);
+    at.stage().set(StageName.EVIDENCE);
   }
 
   private void away(long unitId, long runId) {
-    session.background(
+    open.background(
         () -> {
-          session.workbook().orElseThrow().runs().removed(runId, true);
+          open.workbook().orElseThrow().runs().removed(runId, true);
           return unitId;
         },
-        id -> session.refresh(id));
+        id -> shelf.refresh(id));
   }
 
   /** Packs a run into a zip beside the workbook. */
   public void pack(Run run, String unitName) {
-    session.background(
+    open.background(
         () -> {
-          Workbook workbook = session.workbook().orElseThrow();
+          Workbook workbook = open.workbook().orElseThrow();
           String safe = unitName.replaceAll("[^\\p{L}\\p{N} ._-]", "_");
           Path file =
               workbook.file().toAbsolutePath().resolveSibling(safe + ", run " + run.id() + ".zip");
@@ -277,14 +290,14 @@ public final class ReadingIn {
             return file + " cannot be written. Check the folder and the space on the disk.";
           }
         },
-        session::say);
+        open::say);
   }
 
   private void unpack(Path file) {
-    if (session.refuseWhenReadOnly()) {
+    if (open.refuseWhenReadOnly()) {
       return;
     }
-    session.background(
+    open.background(
         () -> SealedArchive.looksLikeOne(file),
         unit -> {
           if (unit) {
@@ -297,21 +310,21 @@ public final class ReadingIn {
 
   /** Somebody else's unit comes onto the shelf. */
   private void unpackUnit(Path file) {
-    session.say("The figures in " + file.getFileName() + " are being worked out again.");
-    session.background(
-        () -> UnitPackage.takeIn(session.workbook().orElseThrow(), file, clock),
+    open.say("The figures in " + file.getFileName() + " are being worked out again.");
+    open.background(
+        () -> UnitPackage.takeIn(open.workbook().orElseThrow(), file, clock),
         taken -> {
-          session.added("Package imported", taken.unit());
-          session.say(taken.words() + " Ctrl+Z takes it away again.");
+          units.added("Package imported", taken.unit());
+          open.say(taken.words() + " Ctrl+Z takes it away again.");
         });
   }
 
   private void unpackRun(Path file) {
-    session.background(
-        () -> RunPackage.takeIn(session.workbook().orElseThrow(), file),
+    open.background(
+        () -> RunPackage.takeIn(open.workbook().orElseThrow(), file),
         run -> {
           show(run.unitId(), run.id());
-          session.say("The run in " + file.getFileName() + " is imported. Ctrl+Z removes it.");
+          open.say("The run in " + file.getFileName() + " is imported. Ctrl+Z removes it.");
         });
   }
 }

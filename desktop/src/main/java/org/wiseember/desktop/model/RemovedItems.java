@@ -14,7 +14,8 @@ import org.wiseember.workbook.Workbook;
  * What was taken off the shelf, however long ago: nothing of it is lost, and it can be put back.
  */
 public final class RemovedItems {
-  private final Session session;
+  private final OpenWorkbook open;
+  private final UnitShelf shelf;
   private final ObservableList<Thing> things = FXCollections.observableArrayList();
 
   /**
@@ -26,8 +27,9 @@ public final class RemovedItems {
    */
   public record Thing(String words, long unitId, long runId) {}
 
-  RemovedItems(Session session) {
-    this.session = session;
+  RemovedItems(OpenWorkbook open, UnitShelf shelf) {
+    this.open = open;
+    this.shelf = shelf;
   }
 
   /** What lies in it, units first. */
@@ -37,8 +39,8 @@ public final class RemovedItems {
 
   /** Looks what lies in it. */
   void refresh() {
-    if (session.workbook().isPresent()) {
-      session.background(() -> read(session.workbook().orElseThrow()), things::setAll);
+    if (open.workbook().isPresent()) {
+      open.background(() -> read(open.workbook().orElseThrow()), things::setAll);
     }
   }
 
@@ -59,12 +61,12 @@ public final class RemovedItems {
 
   /** Puts something back where it was. */
   public void putBack(Thing thing) {
-    if (session.refuseWhenReadOnly()) {
+    if (open.refuseWhenReadOnly()) {
       return;
     }
-    session.background(
+    open.background(
         () -> {
-          Workbook workbook = session.workbook().orElseThrow();
+          Workbook workbook = open.workbook().orElseThrow();
           if (thing.runId() == 0) {
             workbook.units().putBack(thing.unitId());
           } else {
@@ -73,8 +75,8 @@ public final class RemovedItems {
           return thing;
         },
         back -> {
-          session.say(back.words() + " is back.");
-          session.show(back.unitId());
+          open.say(back.words() + " is back.");
+          shelf.show(back.unitId());
           refresh();
         });
   }

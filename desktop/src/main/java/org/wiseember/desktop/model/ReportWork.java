@@ -59,7 +59,11 @@ public final class ReportWork {
   private static final DateTimeFormatter MOMENT =
       DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm[:ss]", Locale.ROOT);
 
-  private final Session session;
+  private final OpenWorkbook open;
+  private final UnitShelf shelf;
+  private final Navigation at;
+  private final ReaderLook look;
+  private final Benchwork bench;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<ReportChoice> choice =
@@ -74,14 +78,17 @@ public final class ReportWork {
   /** A report laid out. */
   public record Made(long unitId, String html, byte[] pdf) {}
 
-  ReportWork(Session session, Clock clock, Edits edits) {
-    this.session = session;
-    this.clock = clock;
-    this.edits = edits;
-    session.chosen().addListener((o, was, is) -> again());
-    session.units().addListener((o, was, is) -> again());
-    session
-        .stage()
+  ReportWork(OpenWorkbook open, UnitShelf shelf, Navigation at, ReaderLook look, Benchwork bench) {
+    this.open = open;
+    this.shelf = shelf;
+    this.at = at;
+    this.look = look;
+    this.bench = bench;
+    this.clock = open.clock();
+    this.edits = open.edits();
+    shelf.chosen().addListener((o, was, is) -> again());
+    look.units().addListener((o, was, is) -> again());
+    at.stage()
         .addListener(
             (o, was, is) -> {
               if (stale) {
@@ -118,7 +125,7 @@ public final class ReportWork {
     if (next.equals(before)) {
       return;
     }
-    if (!session.readOnly()) {
+    if (!open.readOnly()) {
       edits.did("Report changed", () -> keep(before));
     }
     keep(next);
@@ -127,10 +134,10 @@ public final class ReportWork {
   private void keep(ReportChoice next) {
     choice.set(next);
     again();
-    if (!session.readOnly()) {
-      session.background(
+    if (!open.readOnly()) {
+      open.background(
           () -> {
-            session.workbook().orElseThrow().reportChoice(next);
+            open.workbook().orElseThrow().reportChoice(next);
             return next;
           },
           done -> {});
@@ -140,10 +147,10 @@ public final class ReportWork {
   /** Lays it out anew, at once if one looks at it. */
   private void again() {
     long mine = asked.incrementAndGet();
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = shelf.chosen().get();
     stale = true;
-    if (session.stage().get() != StageName.REPORT
-        || session.workbook().isEmpty()
+    if (at.stage().get() != StageName.REPORT
+        || open.workbook().isEmpty()
         || judgement == null
         || judgement.unit().label().claims().isEmpty()) {
       progress.set(IDLE);
@@ -152,7 +159,7 @@ public final class ReportWork {
     stale = false;
     progress.set(0);
     ReportChoice wanted = choice.get();
-    ReaderUnits units = session.units().get();
+    ReaderUnits units = look.units().get();
     ReportSheets sheets = sheets(judgement);
     laying.execute(
         () -> {
@@ -161,31 +168,31 @@ public final class ReportWork {
                 sheets.made(
                     wanted,
                     share -> {
-                      session.screen().later(() -> told(mine, share));
+                      open.screen().later(() -> told(mine, share));
                       return mine == asked.get();
                     });
             if (report.isPresent()) {
               String html = new PageHtml(units).write(report.get());
               Made done = new Made(judgement.unit().id(), html, pdf(html));
-              session.screen().later(() -> take(mine, done));
+              open.screen().later(() -> take(mine, done));
             }
           } catch (WorkbookException | IOException e) {
             LOG.warn("a report was given up", e);
-            session.say("The report cannot be laid out: " + e.getMessage());
-            session.screen().later(() -> told(mine, IDLE));
+            open.say("The report cannot be laid out: " + e.getMessage());
+            open.screen().later(() -> told(mine, IDLE));
           }
         });
   }
 
   private ReportSheets sheets(Judgement judgement) {
-    OnHand onHand = session.bench().onHand().get();
+    OnHand onHand = bench.onHand().get();
     return new ReportSheets(
-        session.workbook().orElseThrow(),
+        open.workbook().orElseThrow(),
         judgement,
         onHand,
         clock.instant(),
         ZoneId.systemDefault(),
-        session.units().get());
+        look.units().get());
   }
 
   private static byte[] pdf(String html) throws IOException {
@@ -220,14 +227,13 @@ public final class ReportWork {
 
   /** A place that is proposed for what is saved. */
   public String proposed() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = shelf.chosen().get();
     String name =
         judgement == null
             ? ""
             : judgement.unit().name().replaceAll("[^\\p{L}\\p{N} ._-]", "").strip();
     Path folder =
-        session
-            .workbook()
+        open.workbook()
             .map(w -> w.file().toAbsolutePath().getParent())
             .orElse(Path.of(System.getProperty("user.home")));
     return folder.resolve((name.isEmpty() ? "page" : name) + ".pdf").toString();
@@ -243,13 +249,13 @@ public final class ReportWork {
   private Optional<Path> file(String typed, String ending) {
     String stem = typed.strip().replaceFirst("(?i)\\.(pdf|html|zip)$", "");
     if (stem.isEmpty()) {
-      session.say("Type where it should go first.");
+      open.say("Type where it should go first.");
       return Optional.empty();
     }
     try {
       return Optional.of(Path.of(stem + ending));
     } catch (InvalidPathException e) {
-      session.say("“" + typed + "” is no place for a file; change it.");
+      open.say("“" + typed + "” is no place for a file; change it.");
       return Optional.empty();
     }
   }
@@ -259,11 +265,11 @@ public final class ReportWork {
     Made page = made.get();
     if (progress.get() != IDLE) {
       onceLaidOut = Optional.of(() -> save(typed, pdf));
-      session.say("The pages are still being laid out; they are saved as soon as they are.");
+      open.say("The pages are still being laid out; they are saved as soon as they are.");
       return;
     }
     if (page == null) {
-      session.say("There is no report to save yet.");
+      open.say("There is no report to save yet.");
       return;
     }
     file(typed, pdf ? ".pdf" : ".html")
@@ -272,13 +278,13 @@ public final class ReportWork {
   }
 
   private void written(Path file, byte[] content) {
-    session.background(() -> Session.written(file, content), session::say);
+    open.background(() -> OpenWorkbook.written(file, content), open::say);
   }
 
   private Optional<Judgement> judged() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = shelf.chosen().get();
     if (judgement == null) {
-      session.say("Choose a unit first.");
+      open.say("Choose a unit first.");
     }
     return Optional.ofNullable(judgement);
   }
@@ -291,12 +297,13 @@ public final class ReportWork {
       return;
     }
     ReportSheets sheets = sheets(judgement.get());
-    ReaderUnits units = session.units().get();
+    ReaderUnits units = look.units().get();
     String paper = choice.get().paper();
-    session.background(
+    open.background(
         () ->
-            Session.written(file.get(), pdf(new PageHtml(units).write(sheets.forItsMaker(paper)))),
-        session::say);
+            OpenWorkbook.written(
+                file.get(), pdf(new PageHtml(units).write(sheets.forItsMaker(paper)))),
+        open::say);
   }
 
   /**
@@ -310,9 +317,9 @@ public final class ReportWork {
     if (judgement.isEmpty() || file.isEmpty()) {
       return;
     }
-    Workbook workbook = session.workbook().orElseThrow();
+    Workbook workbook = open.workbook().orElseThrow();
     Instant now = clock.instant();
-    session.background(
+    open.background(
         () -> {
           try {
             Optional<Signing> signing =
@@ -332,12 +339,12 @@ public final class ReportWork {
                 + " the space.";
           }
         },
-        session::say);
+        open::say);
   }
 
   /** When the first run of the chosen unit began, as the film's start is typed. */
   public String filmStart() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = shelf.chosen().get();
     return judgement == null
         ? ""
         : judgement.runs().stream()
@@ -360,9 +367,8 @@ public final class ReportWork {
     if (judgement.isEmpty() || file.isEmpty() || begins.isEmpty()) {
       return;
     }
-    Workbook workbook = session.workbook().orElseThrow();
-    session.background(
-        () -> film(workbook, judgement.get(), file.get(), begins.get()), session::say);
+    Workbook workbook = open.workbook().orElseThrow();
+    open.background(() -> film(workbook, judgement.get(), file.get(), begins.get()), open::say);
   }
 
   private static String film(Workbook workbook, Judgement judgement, Path stem, Instant begins) {
@@ -412,7 +418,7 @@ public final class ReportWork {
       }
       return Optional.of(java.time.LocalDateTime.parse(text, MOMENT).atZone(zone).toInstant());
     } catch (DateTimeException e) {
-      session.say("“" + typed + "” is no time; type 14:20:05, or 2026-05-04 14:20:05.");
+      open.say("“" + typed + "” is no time; type 14:20:05, or 2026-05-04 14:20:05.");
       return Optional.empty();
     }
   }

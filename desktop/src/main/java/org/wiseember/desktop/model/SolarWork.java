@@ -15,14 +15,18 @@ import org.wiseember.trial.onhand.ChargeSetting;
 
 /** The panels on hand, and what they are put to. */
 public final class SolarWork {
-  private final Session session;
+  private final OpenWorkbook open;
+  private final Navigation at;
+  private final Benchwork bench;
   private final Edits edits;
   private final ObjectProperty<PanelsOnHand> panels = new SimpleObjectProperty<>(PanelsOnHand.NONE);
   private long asked;
 
-  SolarWork(Session session, Edits edits) {
-    this.session = session;
-    this.edits = edits;
+  SolarWork(OpenWorkbook open, Navigation at, Benchwork bench) {
+    this.open = open;
+    this.at = at;
+    this.bench = bench;
+    this.edits = open.edits();
   }
 
   /** Follows the workbook. */
@@ -37,7 +41,7 @@ public final class SolarWork {
    */
   public void keep(PanelsOnHand next, String what) {
     PanelsOnHand before = panels.get();
-    if (next.equals(before) || session.refuseWhenReadOnly()) {
+    if (next.equals(before) || open.refuseWhenReadOnly()) {
       return;
     }
     edits.did(what, () -> keepQuietly(before));
@@ -46,9 +50,9 @@ public final class SolarWork {
 
   private void keepQuietly(PanelsOnHand next) {
     panels.set(next);
-    session.background(
+    open.background(
         () -> {
-          session.workbook().orElseThrow().panelsOnHand(next);
+          open.workbook().orElseThrow().panelsOnHand(next);
           return next;
         },
         done -> {});
@@ -59,7 +63,7 @@ public final class SolarWork {
     PanelsOnHand now = panels.get();
     asked++;
     long mine = asked;
-    session.background(
+    open.background(
         () -> now.ways(port),
         ways -> {
           if (mine == asked) {
@@ -70,13 +74,10 @@ public final class SolarWork {
 
   /** Charges the chosen unit from these panels next. */
   public void toTheBench(Arrangement arrangement) {
-    ChargeSetting now = session.bench().onHand().get().answer(ChargeSetting.ASK);
-    session
-        .bench()
-        .have(
-            ChargeSetting.ASK,
-            now.adding(ChargeSource.SOLAR).with(arrangement, panels.get().site()));
-    session.bench().test().set(AllTests.of(Charge.KIND));
-    session.stage().set(StageName.BENCH);
+    ChargeSetting now = bench.onHand().get().answer(ChargeSetting.ASK);
+    bench.have(
+        ChargeSetting.ASK, now.adding(ChargeSource.SOLAR).with(arrangement, panels.get().site()));
+    bench.test().set(AllTests.of(Charge.KIND));
+    at.stage().set(StageName.BENCH);
   }
 }

@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.Words;
+import org.wiseember.desktop.model.OpenWorkbook;
 import org.wiseember.desktop.model.Session;
 import org.wiseember.trial.plan.CalendarFile;
 import org.wiseember.trial.plan.Schedule;
@@ -37,6 +38,7 @@ final class CalendarSave extends VBox {
     if (place.getText().isBlank()) {
       Path folder =
           session
+              .open()
               .workbook()
               .map(w -> w.file().toAbsolutePath().getParent())
               .orElse(Path.of(System.getProperty("user.home")));
@@ -50,14 +52,16 @@ final class CalendarSave extends VBox {
       byte[] content =
           CalendarFile.write(tide, session.planWork().times().now())
               .getBytes(StandardCharsets.UTF_8);
-      session.background(
-          () -> Session.written(file, content),
-          words -> {
-            state.setText(words);
-            session.say(words);
-          });
+      session
+          .open()
+          .background(
+              () -> OpenWorkbook.written(file, content),
+              words -> {
+                state.setText(words);
+                session.open().say(words);
+              });
     } catch (InvalidPathException e) {
-      session.say("Type where the calendar should go first.");
+      session.open().say("Type where the calendar should go first.");
     }
   }
 }

@@ -74,10 +74,11 @@ final class CampaignPage extends StackPane {
             print,
             calendar);
     work.tide().addListener((o, was, is) -> show());
-    session.chosen().addListener((o, was, is) -> show());
-    session.whenLookChanges(this::show);
+    session.shelf().chosen().addListener((o, was, is) -> show());
+    session.look().whenLookChanges(this::show);
     session
         .shelf()
+        .places()
         .addListener((javafx.collections.ListChangeListener<Shelf.Place>) change -> chooseUnits());
     show();
   }
@@ -89,27 +90,28 @@ final class CampaignPage extends StackPane {
 
   private void show() {
     Schedule now = work.tide().get();
-    if (session.chosen().get() != null && session.chosen().get().unit().origin().isPresent()) {
+    if (session.shelf().chosen().get() != null
+        && session.shelf().chosen().get().unit().origin().isPresent()) {
       getChildren()
           .setAll(
               new EmptyStage(
-                  session.chosen().get().unit().name(),
+                  session.shelf().chosen().get().unit().name(),
                   "Somebody else tested this unit. Its claims and figures are on Verdict and Evidence;"
                       + " there is nothing for you to plan.",
                   "To the verdict",
-                  () -> session.stage().set(StageName.VERDICT)));
+                  () -> session.at().stage().set(StageName.VERDICT)));
       return;
     }
     if (now == null) {
       getChildren()
           .setAll(
-              session.shelf().isEmpty()
+              session.shelf().places().isEmpty()
                   ? new EmptyStage(
                       "Plan",
                       "Once a label is typed, its claims say which tests they want. Here they are"
                           + " laid out so that no charge is wasted and nobody waits in vain.",
                       "To the label",
-                      () -> session.stage().set(StageName.LABEL))
+                      () -> session.at().stage().set(StageName.LABEL))
                   : Words.of("quiet", "The plan is being laid out."));
       return;
     }
@@ -179,7 +181,7 @@ final class CampaignPage extends StackPane {
     List<Node> all = new ArrayList<>(List.of(Words.line("strong", "Planned together")));
     Schedule now = work.tide().get();
     List<Long> order = now == null ? List.of() : List.copyOf(now.packs().keySet());
-    for (Shelf.Place place : session.shelf()) {
+    for (Shelf.Place place : session.shelf().places()) {
       if (place.unit().origin().isPresent()) {
         continue;
       }
@@ -199,9 +201,9 @@ final class CampaignPage extends StackPane {
     units.getChildren().setAll(all);
     boolean alone = !work.notes().units().isEmpty() && !work.together();
     Words.shown(byItself, alone);
-    if (alone && session.chosen().get() != null) {
+    if (alone && session.shelf().chosen().get() != null) {
       byItself.setText(
-          session.chosen().get().unit().name()
+          session.shelf().chosen().get().unit().name()
               + " is planned by itself, as if the others took nothing meanwhile. Choose one of those"
               + " planned together to see their plan.");
     }
@@ -210,8 +212,8 @@ final class CampaignPage extends StackPane {
   /** Those planned together; before anybody said so, the one that is looked at. */
   private List<Long> row() {
     List<Long> row = work.notes().units();
-    return row.isEmpty() && session.chosen().get() != null
-        ? List.of(session.chosen().get().unit().id())
+    return row.isEmpty() && session.shelf().chosen().get() != null
+        ? List.of(session.shelf().chosen().get().unit().id())
         : row;
   }
 
@@ -222,7 +224,7 @@ final class CampaignPage extends StackPane {
       next.add(unit);
     }
     List<Long> sorted =
-        session.shelf().stream().map(p -> p.unit().id()).filter(next::contains).toList();
+        session.shelf().places().stream().map(p -> p.unit().id()).filter(next::contains).toList();
     work.note(work.notes().of(sorted), "Units of the plan changed");
     chooseUnits();
   }

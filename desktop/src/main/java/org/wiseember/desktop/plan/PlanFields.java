@@ -103,7 +103,7 @@ final class PlanFields extends VBox {
         work.charged(unit, typed.getAsDouble());
       }
     } catch (IllegalArgumentException e) {
-      session.say(e.getMessage());
+      session.open().say(e.getMessage());
     }
   }
 
@@ -150,10 +150,12 @@ final class PlanFields extends VBox {
       Optional<LocalTime> to =
           span.matches() ? time(span.group(3), span.group(4)) : Optional.empty();
       if (from.isEmpty() || to.isEmpty()) {
-        session.say(
-            "“"
-                + part.strip()
-                + "” is no time somebody is there; type 18-22, or 8:30-12, 18-22:30.");
+        session
+            .open()
+            .say(
+                "“"
+                    + part.strip()
+                    + "” is no time somebody is there; type 18-22, or 8:30-12, 18-22:30.");
         return;
       }
       spans.add(new CampaignNotes.Present(from.get(), to.get()));

@@ -41,7 +41,7 @@ public final class PlanStage extends StackPane {
     solar = new SolarPage(session, because, () -> page.get() == Page.SOLAR);
     cables = new CablePage(because, () -> page.get() == Page.CABLES);
     page.addListener((o, was, is) -> show());
-    getChildren().add(new Adaptive(main, side, session.textScale()));
+    getChildren().add(new Adaptive(main, side, session.look().textScale()));
     show();
   }
 

@@ -61,11 +61,12 @@ final class SchedulePane extends StackPane {
 
   void show(Schedule next, Optional<ScheduleStep> chosen) {
     tide = next;
-    double scale = session.textScale().get();
+    double scale = session.look().textScale().get();
     double high = (190 + 26 * (next.packs().size() + 4)) * scale;
     chart.setMinHeight(high);
     chart.setPrefHeight(high);
-    chart.show(() -> session.drawn(ScheduleDrawings.of(next, session.planWork().times(), chosen)));
+    chart.show(
+        () -> session.look().drawn(ScheduleDrawings.of(next, session.planWork().times(), chosen)));
   }
 
   private Optional<Rectangle2D> lanes() {

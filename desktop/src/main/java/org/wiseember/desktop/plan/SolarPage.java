@@ -85,9 +85,9 @@ final class SolarPage extends VBox {
             new SiteForm(session),
             Words.of("heading", "A second battery into the port"),
             batteries);
-    session.chosen().addListener((o, was, is) -> rebuild());
+    session.shelf().chosen().addListener((o, was, is) -> rebuild());
     session.solar().panels().addListener((o, was, is) -> rebuild());
-    session.whenLookChanges(this::draw);
+    session.look().whenLookChanges(this::draw);
     rebuild();
   }
 
@@ -104,7 +104,7 @@ final class SolarPage extends VBox {
   }
 
   private Optional<Port> port() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = session.shelf().chosen().get();
     return judgement == null ? Optional.empty() : LabelInputs.port(judgement.unit().label());
   }
 
@@ -114,7 +114,10 @@ final class SolarPage extends VBox {
     missing.getChildren().clear();
     missing.setSpacing(8);
     if (port.isEmpty()) {
-      under.setText(session.chosen().get() == null ? "" : session.chosen().get().unit().name());
+      under.setText(
+          session.shelf().chosen().get() == null
+              ? ""
+              : session.shelf().chosen().get().unit().name());
       say(
           "The label prints no volt window for a solar or DC input, so nothing can be said to be"
               + " safe. Type it as it is printed, such as “Solar 12-60 V, 10 A, 400 W”.",
@@ -122,7 +125,7 @@ final class SolarPage extends VBox {
           StageName.LABEL);
     } else {
       under.setText(
-          session.chosen().get().unit().name()
+          session.shelf().chosen().get().unit().name()
               + ", port by the label: "
               + portWords(port.get())
               + ". Coldest morning here "
@@ -155,7 +158,7 @@ final class SolarPage extends VBox {
         .getChildren()
         .addAll(
             Words.of("empty-text", words),
-            new HBox(Words.button("action-main", step, () -> session.stage().set(to))));
+            new HBox(Words.button("action-main", step, () -> session.at().stage().set(to))));
   }
 
   private static String portWords(Port port) {
@@ -256,7 +259,8 @@ final class SolarPage extends VBox {
   private void draw() {
     port()
         .filter(p -> !shown.isEmpty())
-        .ifPresent(p -> chart.show(() -> session.drawn(InputWindowPicture.of(p, shown, chosen))));
+        .ifPresent(
+            p -> chart.show(() -> session.look().drawn(InputWindowPicture.of(p, shown, chosen))));
     shown.stream()
         .filter(l -> l.way().arrangement().words().equals(chosen))
         .findFirst()
@@ -274,6 +278,7 @@ final class SolarPage extends VBox {
     port()
         .filter(p -> allowed)
         .ifPresent(
-            p -> day.show(() -> session.drawn(InputWindowPicture.day(arrangement, p, site))));
+            p ->
+                day.show(() -> session.look().drawn(InputWindowPicture.day(arrangement, p, site))));
   }
 }

@@ -47,7 +47,7 @@ final class StepPanel extends VBox {
     setSpacing(8);
     begins.setOnAction(e -> pinTyped());
     print = new SheetSave(session, "rig-card", "Its rig card");
-    session.whenLookChanges(this::drawRig);
+    session.look().whenLookChanges(this::drawRig);
   }
 
   /** Tells of one; of none what this place is for. */
@@ -173,11 +173,11 @@ final class StepPanel extends VBox {
     card()
         .ifPresent(
             c -> {
-              double scale = session.textScale().get();
+              double scale = session.look().textScale().get();
               double high = (c.drawing().probes().isEmpty() ? 110 : 150) * scale;
               rig.setMinHeight(high);
               rig.setPrefHeight(high);
-              rig.show(() -> session.drawn(c.drawing()));
+              rig.show(() -> session.look().drawn(c.drawing()));
             });
   }
 
@@ -197,7 +197,9 @@ final class StepPanel extends VBox {
     if (!typed.matches()
         || Integer.parseInt(typed.group("hour")) > 23
         || Integer.parseInt(typed.group("minute")) > 59) {
-      session.say("“" + begins.getText() + "” is no time; type 14:20, or +1 9:00 for tomorrow.");
+      session
+          .open()
+          .say("“" + begins.getText() + "” is no time; type 14:20, or +1 9:00 for tomorrow.");
       return;
     }
     ZoneId zone = work.times().zone();
@@ -219,10 +221,10 @@ final class StepPanel extends VBox {
   }
 
   private void toBench(Wanted wanted) {
-    if (step.unit() != session.chosen().get().unit().id()) {
-      session.choose(step.unit());
+    if (step.unit() != session.shelf().chosen().get().unit().id()) {
+      session.shelf().choose(step.unit());
     }
     session.bench().test().set(wanted.plan().type());
-    session.stage().set(StageName.BENCH);
+    session.at().stage().set(StageName.BENCH);
   }
 }

@@ -83,8 +83,8 @@ public final class ReportStage extends StackPane {
             paperPane);
     main.getStyleClass().addAll("stage", "page");
     main.widthProperty().addListener((o, was, is) -> fit());
-    whole = new Adaptive(main, side(), session.textScale());
-    session.chosen().addListener((o, was, is) -> show());
+    whole = new Adaptive(main, side(), session.look().textScale());
+    session.shelf().chosen().addListener((o, was, is) -> show());
     work.choice().addListener((o, was, is) -> show());
     work.progress().addListener((o, was, is) -> progress());
     work.made().addListener((o, was, is) -> draw());
@@ -157,7 +157,7 @@ public final class ReportStage extends StackPane {
   }
 
   private void all(boolean everything) {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = session.shelf().chosen().get();
     if (judgement != null) {
       work.choose(
           work.choice()
@@ -183,7 +183,7 @@ public final class ReportStage extends StackPane {
   }
 
   private void show() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = session.shelf().chosen().get();
     if (judgement == null || judgement.unit().label().claims().isEmpty()) {
       shown = -1;
       getChildren()
@@ -193,7 +193,7 @@ public final class ReportStage extends StackPane {
                   "The printed page about this unit will be here. It needs a label to hold the"
                       + " findings against.",
                   "To the label",
-                  () -> session.stage().set(StageName.LABEL)));
+                  () -> session.at().stage().set(StageName.LABEL)));
       return;
     }
     if (!getChildren().equals(List.of(whole))) {
@@ -231,15 +231,17 @@ public final class ReportStage extends StackPane {
       picture.setImage(null);
       return;
     }
-    session.background(
-        () -> PagePicture.of(made.pdf()),
-        pages -> {
-          if (made.equals(work.made().get())) {
-            picture.setImage(pages.image());
-            fit();
-            state.setText(pages.words());
-          }
-        });
+    session
+        .open()
+        .background(
+            () -> PagePicture.of(made.pdf()),
+            pages -> {
+              if (made.equals(work.made().get())) {
+                picture.setImage(pages.image());
+                fit();
+                state.setText(pages.words());
+              }
+            });
   }
 
   private static HBox row(Node... nodes) {

@@ -59,7 +59,7 @@ final class ApplianceForm extends VBox {
     this.closed = closed;
     getStyleClass().add("side");
     setId("appliance-form");
-    session.units().addListener((o, was, is) -> rebuild());
+    session.look().units().addListener((o, was, is) -> rebuild());
     session.beside().runs().addListener((ListChangeListener<BesideRun>) change -> rebuild());
   }
 
@@ -177,7 +177,7 @@ final class ApplianceForm extends VBox {
   }
 
   private WrittenTimes written(Day day) {
-    return new WrittenTimes(day.start(), day.plan().hours(), session.units().get());
+    return new WrittenTimes(day.start(), day.plan().hours(), session.look().units().get());
   }
 
   private String times(Day day, Appliance a) {

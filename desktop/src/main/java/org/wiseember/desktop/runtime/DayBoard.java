@@ -146,7 +146,7 @@ final class DayBoard extends VBox {
             List.of(),
             List.of(),
             0,
-            session.units().get());
+            session.look().units().get());
     Lane head = new Lane(hours, true);
     lanes.add(head);
     StackPane corner = new StackPane();
@@ -204,11 +204,11 @@ final class DayBoard extends VBox {
   }
 
   void show(DayOutcome outcome) {
-    double scale = session.textScale().get();
+    double scale = session.look().textScale().get();
     chart.setMinHeight(210 * Math.sqrt(scale));
     chart.setPrefHeight(250 * Math.sqrt(scale));
-    DayDrawing drawing = DayPage.drawing(outcome, session.units().get(), false);
-    chart.show(() -> session.drawn(drawing));
+    DayDrawing drawing = DayPage.drawing(outcome, session.look().units().get(), false);
+    chart.show(() -> session.look().drawn(drawing));
     VBox key = new VBox(6);
     key.getStyleClass().add("day-name");
     for (int i = 0; i < outcome.units().size(); i++) {

@@ -94,8 +94,9 @@ final class DayHead extends VBox {
     getChildren().addAll(days, new HBox(12, title, acts), fields, trouble, beside);
     session
         .shelf()
+        .places()
         .addListener((javafx.collections.ListChangeListener<Shelf.Place>) c -> besides());
-    session.units().addListener((o, was, is) -> again());
+    session.look().units().addListener((o, was, is) -> again());
   }
 
   private void again() {
@@ -109,16 +110,21 @@ final class DayHead extends VBox {
     Day day = kept.day();
     Words.shown(trouble, false);
     title.setText(day.title());
-    start.setText(session.units().get().time(day.start()));
+    start.setText(session.look().units().get().time(day.start()));
     hours.setText(plain(day.plan().hours()));
     charge.setText(plain(day.charge()));
     reserve.setText(plain(day.reserve()));
-    degrees.setText(session.units().get().symbol(Unit.CELSIUS));
+    degrees.setText(session.look().units().get().symbol(Unit.CELSIUS));
     celsius.setText(
         day.celsius().isPresent()
             ? plain(
                 Math.rint(
-                        10 * session.units().get().shown(day.celsius().getAsDouble(), Unit.CELSIUS))
+                        10
+                            * session
+                                .look()
+                                .units()
+                                .get()
+                                .shown(day.celsius().getAsDouble(), Unit.CELSIUS))
                     / 10)
             : "");
     always.setSelected(day.plan().acAlwaysOn());
@@ -154,15 +160,15 @@ final class DayHead extends VBox {
   /** The chosen unit is asked about; the others on the shelf may stand beside it. */
   private void besides() {
     StoredDay day = session.dayWork().chosen().get();
-    if (day == null || session.chosen().get() == null) {
+    if (day == null || session.shelf().chosen().get() == null) {
       return;
     }
-    long first = session.chosen().get().unit().id();
+    long first = session.shelf().chosen().get().unit().id();
     List<Shelf.Place> others =
-        session.shelf().stream().filter(p -> p.unit().id() != first).toList();
+        session.shelf().places().stream().filter(p -> p.unit().id() != first).toList();
     beside
         .getChildren()
-        .setAll(Words.line("strong", "Beside " + session.chosen().get().unit().name()));
+        .setAll(Words.line("strong", "Beside " + session.shelf().chosen().get().unit().name()));
     for (Shelf.Place place : others) {
       long id = place.unit().id();
       ToggleButton toggle = InUnits.telling(new ToggleButton(place.unit().name()));
@@ -186,7 +192,7 @@ final class DayHead extends VBox {
   private OptionalDouble warmth() {
     OptionalDouble typed = Field.number(celsius, -40, 140);
     return typed.isPresent()
-        ? OptionalDouble.of(session.units().get().kept(typed.getAsDouble(), Unit.CELSIUS))
+        ? OptionalDouble.of(session.look().units().get().kept(typed.getAsDouble(), Unit.CELSIUS))
         : typed;
   }
 
@@ -197,7 +203,7 @@ final class DayHead extends VBox {
 
   private Day begun(Day day) {
     try {
-      WrittenTimes times = new WrittenTimes(LocalTime.MIDNIGHT, 24, session.units().get());
+      WrittenTimes times = new WrittenTimes(LocalTime.MIDNIGHT, 24, session.look().units().get());
       List<Double> typed = times.moments(start.getText());
       if (typed.size() != 1) {
         throw new IllegalArgumentException("Type when the day begins, as 17:00.");

@@ -181,7 +181,7 @@ final class FeedForm extends VBox {
   }
 
   private Optional<Judgement> judged() {
-    return Optional.ofNullable(session.chosen().get());
+    return Optional.ofNullable(session.shelf().chosen().get());
   }
 
   /** The best way of the panels on hand with the sun of the site; else 100 W to be typed over. */
@@ -392,7 +392,7 @@ final class FeedForm extends VBox {
   }
 
   private WrittenTimes times() {
-    return new WrittenTimes(day.start(), day.plan().hours(), session.units().get());
+    return new WrittenTimes(day.start(), day.plan().hours(), session.look().units().get());
   }
 
   private static double typed(TextField field, double otherwise) {

@@ -79,7 +79,8 @@ final class FeedPage extends VBox {
   }
 
   private WrittenTimes written(StoredDay kept) {
-    return new WrittenTimes(kept.day().start(), kept.day().plan().hours(), session.units().get());
+    return new WrittenTimes(
+        kept.day().start(), kept.day().plan().hours(), session.look().units().get());
   }
 
   private void look() {
@@ -107,7 +108,7 @@ final class FeedPage extends VBox {
   }
 
   void show(DayOutcome outcome) {
-    answers.show(outcome, session.units().get());
+    answers.show(outcome, session.look().units().get());
     draw(outcome);
   }
 

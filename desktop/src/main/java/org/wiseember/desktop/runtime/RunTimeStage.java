@@ -58,7 +58,7 @@ public final class RunTimeStage extends StackPane {
     head = new DayHead(session);
     feeds = new FeedPage(session, this::explain);
     save = new SheetSave(session, "day", "A sheet beside the unit");
-    whole = new Adaptive(main, side, session.textScale());
+    whole = new Adaptive(main, side, session.look().textScale());
     page.addListener(
         (o, was, is) -> {
           form.close();
@@ -66,14 +66,14 @@ public final class RunTimeStage extends StackPane {
         });
     session.dayWork().chosen().addListener((o, was, is) -> show());
     session.dayWork().outcome().addListener((o, was, is) -> outcome());
-    session.chosen().addListener((o, was, is) -> show());
-    session.whenLookChanges(this::outcome);
+    session.shelf().chosen().addListener((o, was, is) -> show());
+    session.look().whenLookChanges(this::outcome);
     show();
   }
 
   private void show() {
     StoredDay day = session.dayWork().chosen().get();
-    if (session.chosen().get() == null) {
+    if (session.shelf().chosen().get() == null) {
       getChildren()
           .setAll(
               new EmptyStage(
@@ -81,7 +81,7 @@ public final class RunTimeStage extends StackPane {
                   "How long a unit runs what you have will be worked out here. It begins with a unit"
                       + " and its label.",
                   "To the label",
-                  () -> session.stage().set(StageName.LABEL)));
+                  () -> session.at().stage().set(StageName.LABEL)));
       return;
     }
     if (day == null) {
@@ -137,11 +137,11 @@ public final class RunTimeStage extends StackPane {
     }
     String had = focused();
     board.show(made);
-    answers.show(made, session.units().get());
+    answers.show(made, session.look().units().get());
     feeds.show(made);
     save.show(
         made.day().title(),
-        () -> DayPage.sheet(made, session.units().get()),
+        () -> DayPage.sheet(made, session.look().units().get()),
         session.dayWork()::json);
     if (side.getChildren().isEmpty() || side.getChildren().get(0) == because) {
       explainAgain();
@@ -185,12 +185,12 @@ public final class RunTimeStage extends StackPane {
             Words.of("heading", "How much it holds is not known"),
             Words.of(
                 "because-text",
-                session.chosen().get().unit().name()
+                session.shelf().chosen().get().unit().name()
                     + ": neither a whole drain nor its label tells. Type its capacity on the label,"
                     + " or drain it once from full."),
             new HBox(
                 Words.button(
-                    "action", "To the label", () -> session.stage().set(StageName.LABEL))));
+                    "action", "To the label", () -> session.at().stage().set(StageName.LABEL))));
     side.getChildren().setAll(because);
   }
 }

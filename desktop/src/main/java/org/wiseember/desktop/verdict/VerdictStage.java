@@ -48,16 +48,16 @@ public final class VerdictStage extends StackPane {
     main.getStyleClass().add("stage");
     main.setStyle("-fx-spacing: 0;");
     because = new BecausePanel(session);
-    adaptive = new Adaptive(main, because, session.textScale());
+    adaptive = new Adaptive(main, because, session.look().textScale());
     guard.setId("guard-band");
     guard.setMinWidth(USE_PREF_SIZE);
-    guard.selectedProperty().bindBidirectional(session.guardBand());
-    session.chosen().addListener((o, was, is) -> rebuild());
+    guard.selectedProperty().bindBidirectional(session.shelf().guardBand());
+    session.shelf().chosen().addListener((o, was, is) -> rebuild());
     rebuild();
   }
 
   private void rebuild() {
-    Judgement judgement = session.chosen().get();
+    Judgement judgement = session.shelf().chosen().get();
     if (judgement == null || judgement.lines().stream().allMatch(l -> l.verdict().isEmpty())) {
       getChildren()
           .setAll(
@@ -66,7 +66,7 @@ public final class VerdictStage extends StackPane {
                   "Here every claim of the label is drawn against one line: its own promise. Type the"
                       + " label first; each line that is understood becomes a claim.",
                   "To the label",
-                  () -> session.stage().set(StageName.LABEL)));
+                  () -> session.at().stage().set(StageName.LABEL)));
       return;
     }
     boolean hadFocus = guard.isFocused();
@@ -109,12 +109,13 @@ public final class VerdictStage extends StackPane {
             o -> words.getChildren().add(Words.of("quiet", "This unit is " + o.words() + ".")));
     words.setSpacing(2);
     HBox.setHgrow(words, Priority.ALWAYS);
-    var report = Words.button("action-main", "Report", () -> session.stage().set(StageName.REPORT));
+    var report =
+        Words.button("action-main", "Report", () -> session.at().stage().set(StageName.REPORT));
     HBox head = new HBox(words, guard, report);
     head.setSpacing(14);
     head.getStyleClass().add("stage-head");
     head.setStyle("-fx-padding: 0 0 0.9em 0;");
-    if (!session.guardBand().get()) {
+    if (!session.shelf().guardBand().get()) {
       Label off =
           Words.of(
               "quiet",

@@ -45,25 +45,27 @@ public class BenchworkModelTest extends OnSession {
   }
 
   private List<String> codes(long run) {
-    return session.workbook().orElseThrow().runs().events(run).stream().map(Event::code).toList();
+    return session.open().workbook().orElseThrow().runs().events(run).stream()
+        .map(Event::code)
+        .toList();
   }
 
   @Test
   public void aSimulatedDrainRunsToItsVerdict() {
     choose(1);
-    int before = session.chosen().get().drains().size();
+    int before = session.shelf().chosen().get().drains().size();
     setUp(Drain.AC, RunSettings.Source.SIMULATED);
     bench().setPace(Pace.FULL);
     bench().start();
     until(() -> bench().live().get() != null && !bench().going());
-    until(() -> session.chosen().get().drains().size() == before + 1);
-    Drained drain = session.chosen().get().drains().get(before);
+    until(() -> session.shelf().chosen().get().drains().size() == before + 1);
+    Drained drain = session.shelf().chosen().get().drains().get(before);
     assertEquals(drain.run().state(), Run.State.DONE);
     assertTrue(drain.complete());
     assertTrue(codes(drain.run().id()).contains("cut_off"));
     assertEquals(
-        session.shelf().get(1).summary().orElseThrow().runs().size(),
-        session.chosen().get().runs().size());
+        session.shelf().places().get(1).summary().orElseThrow().runs().size(),
+        session.shelf().chosen().get().runs().size());
   }
 
   /** What was not ticked is kept with the run. */
@@ -82,13 +84,17 @@ public class BenchworkModelTest extends OnSession {
     until(() -> !bench().going());
     settle();
     long run =
-        session.chosen().get().all().stream().mapToLong(r -> r.run().id()).max().orElseThrow();
+        session.shelf().chosen().get().all().stream()
+            .mapToLong(r -> r.run().id())
+            .max()
+            .orElseThrow();
     List<String> codes = codes(run);
     for (String code : List.of("not_ticked", "note", "error_code", "mark")) {
       assertTrue(codes.contains(code), code + " of " + codes);
     }
     assertEquals(
-        session.workbook().orElseThrow().runs().byId(run).orElseThrow().state(), Run.State.STOPPED);
+        session.open().workbook().orElseThrow().runs().byId(run).orElseThrow().state(),
+        Run.State.STOPPED);
   }
 
   /** A test that can hurt waits until its cautions were in sight. */
@@ -117,10 +123,10 @@ public class BenchworkModelTest extends OnSession {
     bench().start();
     session.open(folder.resolve("other.ember"));
     untilSaid("A test is running");
-    session.removeChosen();
+    session.units().removeChosen();
     untilSaid("A test of this unit is running");
     assertEquals(bench().live().get(), first);
-    assertEquals(session.shelf().size(), 5);
+    assertEquals(session.shelf().places().size(), 5);
     bench().stopRun();
     until(() -> !bench().going());
   }
@@ -129,15 +135,15 @@ public class BenchworkModelTest extends OnSession {
   @Test
   public void startPressedTwiceIsOneRun() {
     choose(1);
-    int before = session.chosen().get().runs().size();
+    int before = session.shelf().chosen().get().runs().size();
     setUp(Drain.AC, RunSettings.Source.SIMULATED);
     bench().setPace(Pace.FULL);
     bench().start();
     bench().start();
     until(() -> bench().live().get() != null && !bench().going());
-    until(() -> session.chosen().get().runs().size() > before);
-    long unit = session.chosen().get().unit().id();
-    assertEquals(session.workbook().orElseThrow().runs().of(unit).size(), before + 1);
+    until(() -> session.shelf().chosen().get().runs().size() > before);
+    long unit = session.shelf().chosen().get().unit().id();
+    assertEquals(session.open().workbook().orElseThrow().runs().of(unit).size(), before + 1);
   }
 
   /** Counts by eye, typed: the outcome is theirs and no meter's. */
@@ -152,11 +158,19 @@ public class BenchworkModelTest extends OnSession {
     keep(TypedKind.COMPUTER_STAYED, "5");
     bench().outputDroppedOut();
     until(() -> !bench().going());
-    until(() -> session.chosen().get().newest(StaysRun.class).flatMap(StaysRun::pulls).isPresent());
-    StaysRun run = session.chosen().get().newest(StaysRun.class).orElseThrow();
+    until(
+        () ->
+            session
+                .shelf()
+                .chosen()
+                .get()
+                .newest(StaysRun.class)
+                .flatMap(StaysRun::pulls)
+                .isPresent());
+    StaysRun run = session.shelf().chosen().get().newest(StaysRun.class).orElseThrow();
     assertEquals(run.pulls().orElseThrow().counts().size(), 2);
     assertTrue(
-        session.workbook().orElseThrow().typedReadings().of(run.run().id()).stream()
+        session.open().workbook().orElseThrow().typedReadings().of(run.run().id()).stream()
             .allMatch(r -> r.meter().equals("Eyes")));
   }
 
@@ -174,7 +188,7 @@ public class BenchworkModelTest extends OnSession {
     assertEquals(bench().loadsOnHand().get(), before);
     bench().keepLoads("40, 100, 500");
     settle();
-    assertEquals(session.workbook().orElseThrow().loadsOnHand(), "40, 100, 500");
+    assertEquals(session.open().workbook().orElseThrow().loadsOnHand(), "40, 100, 500");
     assertEquals(bench().onHand().get().loads(), List.of(40.0, 100.0, 500.0));
   }
 
@@ -188,13 +202,13 @@ public class BenchworkModelTest extends OnSession {
     OnBench on = bench().instruments().get(before);
     bench().changeInstrument(on.id(), meter.named("Stall meter"));
     until(() -> name(before).equals(Optional.of("Stall meter")));
-    session.undo();
+    session.open().undo();
     until(() -> name(before).equals(Optional.of(meter.name())));
     bench().removeInstrument(on.id());
     until(() -> bench().instruments().size() == before);
-    session.undo();
+    session.open().undo();
     until(() -> bench().instruments().size() == before + 1);
-    session.undo();
+    session.open().undo();
     until(() -> bench().instruments().size() == before);
   }
 
@@ -208,13 +222,13 @@ public class BenchworkModelTest extends OnSession {
   @Test
   public void aRunCutShortIsClosed() {
     choose(2);
-    Run cut = session.chosen().get().runs().get(0).run();
+    Run cut = session.shelf().chosen().get().runs().get(0).run();
     assertEquals(cut.state(), Run.State.INTERRUPTED);
     bench().closeInterrupted(cut);
     until(
         () ->
-            session.workbook().orElseThrow().runs().byId(cut.id()).orElseThrow().state()
+            session.open().workbook().orElseThrow().runs().byId(cut.id()).orElseThrow().state()
                 == Run.State.STOPPED);
-    assertTrue(session.workbook().orElseThrow().runs().trace(cut).size() > 1000);
+    assertTrue(session.open().workbook().orElseThrow().runs().trace(cut).size() > 1000);
   }
 }

@@ -37,7 +37,7 @@ public class DayWorkModelTest extends OnSession {
   }
 
   private List<StoredDay> kept() {
-    return session.workbook().orElseThrow().days().all().days();
+    return session.open().workbook().orElseThrow().days().all().days();
   }
 
   /** The label would carry the first stall's evening; the unit does not. */
@@ -62,8 +62,8 @@ public class DayWorkModelTest extends OnSession {
     assertEquals(work().outcome().get().units().get(0).asked().charge(), 60.0);
     until(() -> kept().get(0).day().charge() == 60);
     work().change(day().from(LocalTime.of(18, 0)), "Beginning changed");
-    session.undo();
-    session.undo();
+    session.open().undo();
+    session.open().undo();
     assertEquals(day(), before);
     until(() -> kept().get(0).day().charge() == 100);
     work().copy();
@@ -71,7 +71,7 @@ public class DayWorkModelTest extends OnSession {
     assertEquals(day().appliances(), before.appliances());
     work().remove();
     until(() -> work().days().size() == 4);
-    session.undo();
+    session.open().undo();
     until(() -> work().days().size() == 5);
     until(() -> kept().size() == 5);
   }
@@ -96,7 +96,8 @@ public class DayWorkModelTest extends OnSession {
     untilWorkedOut();
     Path out = Files.createTempDirectory("ember-day").resolve("stall.json");
     assertTrue(
-        Session.written(out, work().json().getBytes(StandardCharsets.UTF_8)).startsWith("Saved"));
+        OpenWorkbook.written(out, work().json().getBytes(StandardCharsets.UTF_8))
+            .startsWith("Saved"));
     DayFile file = DayJson.read(Files.readString(out));
     assertEquals(file.day(), day());
     assertEquals(
@@ -105,7 +106,7 @@ public class DayWorkModelTest extends OnSession {
     work().take(out);
     until(() -> work().days().size() == 5);
     assertEquals(day(), file.day());
-    assertEquals(session.stage().get(), StageName.RUN_TIME);
+    assertEquals(session.at().stage().get(), StageName.RUN_TIME);
   }
 
   @Test
@@ -118,7 +119,7 @@ public class DayWorkModelTest extends OnSession {
     work().take(bad.resolveSibling("missing.json"));
     untilSaid("is not there");
     assertEquals(work().days().size(), 4);
-    String said = Session.written(bad.resolve("under-a-file.json"), new byte[] {1});
+    String said = OpenWorkbook.written(bad.resolve("under-a-file.json"), new byte[] {1});
     assertTrue(said.contains("could not be written"), said);
     assertFalse(Files.isDirectory(bad));
   }

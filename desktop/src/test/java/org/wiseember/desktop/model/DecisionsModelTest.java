@@ -14,7 +14,7 @@ import org.wiseember.trial.kind.found.Drained;
 /** What is decided about runs follows at once, and is undone to the last bit. */
 public class DecisionsModelTest extends OnSession {
   private Drained drain() {
-    return session.chosen().get().drains().get(0);
+    return session.shelf().chosen().get().drains().get(0);
   }
 
   private double energy() {
@@ -24,24 +24,24 @@ public class DecisionsModelTest extends OnSession {
   @Test
   public void setAsideAndTakenBack() {
     TestRun run = drain();
-    int runs = session.chosen().get().runs().size();
+    int runs = session.shelf().chosen().get().runs().size();
     session.decisions().setAside(run, "   ");
     untilSaid("Say why the run is set aside");
-    assertEquals(session.chosen().get().runs().size(), runs);
+    assertEquals(session.shelf().chosen().get().runs().size(), runs);
     session.decisions().setAside(run, "The plug was loose");
-    until(() -> session.chosen().get().runs().size() == runs - 1);
-    TestRun aside = session.chosen().get().aside().get(0);
+    until(() -> session.shelf().chosen().get().runs().size() == runs - 1);
+    TestRun aside = session.shelf().chosen().get().aside().get(0);
     assertEquals(aside.run().id(), run.run().id());
     assertEquals(
-        session.shelf().get(0).summary().orElseThrow().runs().size(),
+        session.shelf().places().get(0).summary().orElseThrow().runs().size(),
         runs - 1,
         "so says the shelf");
     session.decisions().takeBack(aside);
-    until(() -> session.chosen().get().runs().size() == runs);
-    session.undo();
-    until(() -> session.chosen().get().runs().size() == runs - 1);
-    session.undo();
-    until(() -> session.chosen().get().aside().isEmpty());
+    until(() -> session.shelf().chosen().get().runs().size() == runs);
+    session.open().undo();
+    until(() -> session.shelf().chosen().get().runs().size() == runs - 1);
+    session.open().undo();
+    until(() -> session.shelf().chosen().get().aside().isEmpty());
   }
 
   @Test
@@ -57,7 +57,7 @@ public class DecisionsModelTest extends OnSession {
     session.decisions().decide(drain(), without, "Stretch left out");
     until(() -> energy() != before);
     assertTrue(energy() < before, energy() + " of " + before);
-    session.undo();
+    session.open().undo();
     until(() -> drain().treatment().leftOut().isEmpty());
     assertEquals(energy(), before, 0.0);
   }
@@ -66,8 +66,8 @@ public class DecisionsModelTest extends OnSession {
   @Test
   public void theSameDecisionIsNone() {
     session.decisions().decide(drain(), drain().treatment(), "Nothing");
-    session.undo();
+    session.open().undo();
     untilSaid("Nothing to undo.");
-    assertNotEquals(session.said().get(), "Undone: Nothing.");
+    assertNotEquals(session.open().said().get(), "Undone: Nothing.");
   }
 }

@@ -31,7 +31,7 @@ abstract class OnSession {
     file = DemoFile.in(folder);
     session = new Session(clock(), screen());
     session.open(file);
-    until(() -> session.chosen().get() != null);
+    until(() -> session.shelf().chosen().get() != null);
   }
 
   @AfterMethod(alwaysRun = true)
@@ -73,27 +73,31 @@ abstract class OnSession {
         throw new AssertionError("interrupted while waiting", e);
       }
       if (System.nanoTime() > end) {
-        throw new AssertionError("waited half a minute in vain; it said: " + session.said().get());
+        throw new AssertionError(
+            "waited half a minute in vain; it said: " + session.open().said().get());
       }
     }
   }
 
   protected final void untilSaid(String words) {
-    until(() -> session.said().get().contains(words));
+    until(() -> session.open().said().get().contains(words));
   }
 
   /** Until all that was asked of the workbook is done and shown. */
   protected final void settle() {
     boolean[] done = {false};
-    session.background(() -> true, yes -> done[0] = yes);
+    session.open().background(() -> true, yes -> done[0] = yes);
     until(() -> done[0]);
   }
 
   /** Chooses a unit of the shelf and waits until what was found of it is there. */
   protected final Judgement choose(int place) {
-    long id = session.shelf().get(place).unit().id();
-    session.choose(id);
-    until(() -> session.chosen().get() != null && session.chosen().get().unit().id() == id);
-    return session.chosen().get();
+    long id = session.shelf().places().get(place).unit().id();
+    session.shelf().choose(id);
+    until(
+        () ->
+            session.shelf().chosen().get() != null
+                && session.shelf().chosen().get().unit().id() == id);
+    return session.shelf().chosen().get();
   }
 }

@@ -53,7 +53,7 @@ public class PlanWorkModelTest extends OnSession {
   /** One unit, and somebody there day and night. */
   private void open() {
     choose(1);
-    session.stage().set(StageName.PLAN);
+    session.at().stage().set(StageName.PLAN);
     work()
         .note(
             work()
@@ -125,10 +125,10 @@ public class PlanWorkModelTest extends OnSession {
     CampaignNotes before = work().notes();
     work().charged(HADDLEWICK, 40);
     settle();
-    assertEquals(session.workbook().orElseThrow().campaignNotes(), work().notes());
-    session.undo();
+    assertEquals(session.open().workbook().orElseThrow().campaignNotes(), work().notes());
+    session.open().undo();
     settle();
-    assertEquals(session.workbook().orElseThrow().campaignNotes(), before);
+    assertEquals(session.open().workbook().orElseThrow().campaignNotes(), before);
     assertEquals(work().notes(), before);
   }
 }

@@ -24,14 +24,14 @@ import org.wiseember.workbook.log.LogMapping;
 public class ReadingInModelTest extends OnSession {
   /** The one that was kept last, whenever it began. */
   private Drained lastDrain() {
-    return session.chosen().get().drains().stream()
+    return session.shelf().chosen().get().drains().stream()
         .max(Comparator.comparingLong(d -> d.run().id()))
         .orElseThrow();
   }
 
   private Path log() throws IOException {
     Path log = folder.resolve("stall.csv");
-    DemoWorkbook.writeMeterLog(session.workbook().orElseThrow(), log);
+    DemoWorkbook.writeMeterLog(session.open().workbook().orElseThrow(), log);
     return log;
   }
 
@@ -49,16 +49,16 @@ public class ReadingInModelTest extends OnSession {
 
   @Test
   public void aLogBecomesARunAndIsTakenBack() throws IOException {
-    int before = session.chosen().get().drains().size();
-    double first = value(session.chosen().get().drains().get(0));
+    int before = session.shelf().chosen().get().drains().size();
+    double first = value(session.shelf().chosen().get().drains().get(0));
     readIn(log());
-    until(() -> session.chosen().get().drains().size() == before + 1);
+    until(() -> session.shelf().chosen().get().drains().size() == before + 1);
     assertEquals(value(lastDrain()), first, 0.01 * first);
-    assertEquals(session.stage().get(), StageName.EVIDENCE);
-    assertEquals(session.shownRun().get().longValue(), lastDrain().run().id());
+    assertEquals(session.at().stage().get(), StageName.EVIDENCE);
+    assertEquals(session.at().shownRun().get().longValue(), lastDrain().run().id());
     assertTrue(session.readingIn().progress().get() < 0);
-    session.undo();
-    until(() -> session.chosen().get().drains().size() == before);
+    session.open().undo();
+    until(() -> session.shelf().chosen().get().drains().size() == before);
     // The same kind of file again: taken as last time.
     session.readingIn().take(folder.resolve("stall.csv"));
     until(() -> session.readingIn().draft().get() != null);
@@ -74,9 +74,9 @@ public class ReadingInModelTest extends OnSession {
   /** A run goes out as a package and comes in as another one with the same figures. */
   @Test
   public void aPackageGoesOutAndComesIn() throws IOException {
-    int before = session.chosen().get().drains().size();
-    Drained out = session.chosen().get().drains().get(0);
-    session.readingIn().pack(out.run(), session.chosen().get().unit().name());
+    int before = session.shelf().chosen().get().drains().size();
+    Drained out = session.shelf().chosen().get().drains().get(0);
+    session.readingIn().pack(out.run(), session.shelf().chosen().get().unit().name());
     until(() -> packages() == 1);
     settle();
     Path zip;
@@ -84,7 +84,7 @@ public class ReadingInModelTest extends OnSession {
       zip = files.filter(f -> f.toString().endsWith(".zip")).findFirst().orElseThrow();
     }
     session.readingIn().take(zip);
-    until(() -> session.chosen().get().drains().size() == before + 1);
+    until(() -> session.shelf().chosen().get().drains().size() == before + 1);
     assertEquals(
         lastDrain().figures().stream().map(Figure::words).toList(),
         out.figures().stream().map(Figure::words).toList());
@@ -102,7 +102,7 @@ public class ReadingInModelTest extends OnSession {
   /** Each bad file is one sentence, and nothing has changed. */
   @Test
   public void badFilesAreOneSentence() throws IOException {
-    int runs = session.chosen().get().runs().size();
+    int runs = session.shelf().chosen().get().runs().size();
     for (String[] bad :
         new String[][] {
           {"empty.csv", ""},
@@ -110,16 +110,16 @@ public class ReadingInModelTest extends OnSession {
           {"no.zip", "not a zip"},
           {"picture.csv", "\u0000\u0001\u0002\u0003"},
         }) {
-      session.said().set("");
+      session.open().said().set("");
       Path file = Files.writeString(folder.resolve(bad[0]), bad[1]);
       session.readingIn().take(file);
-      until(() -> !session.said().get().isEmpty());
-      assertFalse(session.said().get().contains("Exception"), session.said().get());
-      assertTrue(session.said().get().contains(bad[0]), session.said().get());
+      until(() -> !session.open().said().get().isEmpty());
+      assertFalse(session.open().said().get().contains("Exception"), session.open().said().get());
+      assertTrue(session.open().said().get().contains(bad[0]), session.open().said().get());
       assertEquals(session.readingIn().draft().get(), null);
     }
     settle();
-    assertEquals(session.chosen().get().runs().size(), runs);
+    assertEquals(session.shelf().chosen().get().runs().size(), runs);
   }
 
   /** Without a unit a log is no test, but it may be a watch of an appliance. */
@@ -127,7 +127,7 @@ public class ReadingInModelTest extends OnSession {
   public void aLogWithoutAUnitIsAWatch() throws IOException {
     Path log = log();
     session.open(folder.resolve("fresh.ember"));
-    until(() -> session.shelf().isEmpty());
+    until(() -> session.shelf().places().isEmpty());
     session.readingIn().take(log);
     until(() -> session.readingIn().draft().get() != null);
     LogMapping mapping = session.readingIn().draft().get().mapping();
@@ -137,7 +137,7 @@ public class ReadingInModelTest extends OnSession {
     until(() -> session.beside().watches().size() == 1);
     assertEquals(session.beside().watches().get(0).name(), "Press");
     assertEquals(session.beside().runs().get(0).run().unitId(), 0);
-    session.undo();
+    session.open().undo();
     until(() -> session.beside().watches().isEmpty());
   }
 
@@ -151,15 +151,21 @@ public class ReadingInModelTest extends OnSession {
     until(() -> session.captures().draft().get() != null);
     session.captures().keep(CaptureNote.ofLoad(600), 40);
     until(() -> waves() == 1);
-    WaveRun run = session.chosen().get().newest(WaveRun.class).orElseThrow();
+    WaveRun run = session.shelf().chosen().get().newest(WaveRun.class).orElseThrow();
     assertEquals(run.waves().get(0).kept().loadWatts(), 600.0);
     assertTrue(Double.isNaN(run.waves().get(0).kept().seconds()), "nobody knows when it was");
     assertEquals(run.waves().get(0).finding().orElseThrow().rms().value(), 230, 3);
-    session.undo();
+    session.open().undo();
     until(() -> waves() == 0);
   }
 
   private int waves() {
-    return session.chosen().get().newest(WaveRun.class).map(r -> r.waves().size()).orElse(0);
+    return session
+        .shelf()
+        .chosen()
+        .get()
+        .newest(WaveRun.class)
+        .map(r -> r.waves().size())
+        .orElse(0);
   }
 }

@@ -26,64 +26,68 @@ public class RemovedItemsModelTest extends OnSession {
 
   /** As the undo of reading it in does. */
   private void takeAway(TestRun run) {
-    session.background(
-        () -> {
-          session.workbook().orElseThrow().runs().removed(run.run().id(), true);
-          return run.run().unitId();
-        },
-        id -> session.refresh(id));
+    session
+        .open()
+        .background(
+            () -> {
+              session.open().workbook().orElseThrow().runs().removed(run.run().id(), true);
+              return run.run().unitId();
+            },
+            id -> session.shelf().refresh(id));
   }
 
   private void restart() {
     session.close();
     session = new Session(Clock.systemUTC(), screen());
     session.open(file);
-    until(() -> session.chosen().get() != null);
+    until(() -> session.shelf().chosen().get() != null);
   }
 
   @Test
   public void aUnitComesBackPastARestart() {
     assertEquals(off(), List.of());
-    String name = session.chosen().get().unit().name();
-    int runs = session.chosen().get().runs().size();
-    session.removeChosen();
+    String name = session.shelf().chosen().get().unit().name();
+    int runs = session.shelf().chosen().get().runs().size();
+    session.units().removeChosen();
     until(() -> off().equals(List.of(name)));
     restart();
     until(() -> off().equals(List.of(name)));
-    assertEquals(session.shelf().size(), 4);
+    assertEquals(session.shelf().places().size(), 4);
     session.drawer().putBack(session.drawer().things().get(0));
-    until(() -> session.shelf().size() == 5);
+    until(() -> session.shelf().places().size() == 5);
     untilSaid(name + " is back.");
     until(() -> off().isEmpty());
     until(
-        () -> session.chosen().get() != null && session.chosen().get().unit().name().equals(name));
-    assertEquals(session.chosen().get().runs().size(), runs);
+        () ->
+            session.shelf().chosen().get() != null
+                && session.shelf().chosen().get().unit().name().equals(name));
+    assertEquals(session.shelf().chosen().get().runs().size(), runs);
   }
 
   @Test
   public void aRunComesBackPastARestart() {
-    TestRun run = session.chosen().get().runs().get(0);
-    int runs = session.chosen().get().runs().size();
+    TestRun run = session.shelf().chosen().get().runs().get(0);
+    int runs = session.shelf().chosen().get().runs().size();
     takeAway(run);
-    until(() -> session.chosen().get().runs().size() == runs - 1);
+    until(() -> session.shelf().chosen().get().runs().size() == runs - 1);
     until(() -> off().size() == 1);
     assertTrue(off().get(0).startsWith(run.run().title()), off().toString());
     restart();
     until(() -> off().size() == 1);
     assertEquals(choose(0).runs().size(), runs - 1);
     session.drawer().putBack(session.drawer().things().get(0));
-    until(() -> session.chosen().get().runs().size() == runs);
+    until(() -> session.shelf().chosen().get().runs().size() == runs);
     until(() -> off().isEmpty());
   }
 
   /** A run of a unit that is off comes with its unit, not by itself. */
   @Test
   public void aRunOfAUnitThatIsOffIsNotOfferedAlone() {
-    TestRun run = session.chosen().get().runs().get(0);
+    TestRun run = session.shelf().chosen().get().runs().get(0);
     takeAway(run);
     until(() -> off().size() == 1);
-    String name = session.chosen().get().unit().name();
-    session.removeChosen();
+    String name = session.shelf().chosen().get().unit().name();
+    session.units().removeChosen();
     until(() -> off().equals(List.of(name)));
   }
 
@@ -91,7 +95,7 @@ public class RemovedItemsModelTest extends OnSession {
   public void aCopyIsSavedAndABackupMade() throws Exception {
     until(() -> backups() == 1);
     Path copy = folder.resolve("copy.ember");
-    session.saveCopy(copy);
+    session.open().saveCopy(copy);
     untilSaid("A copy of the workbook is saved");
     try (Workbook whole = Workbook.read(copy, Clock.systemUTC())) {
       assertEquals(whole.units().all().size(), 5);
@@ -119,7 +123,7 @@ public class RemovedItemsModelTest extends OnSession {
 
   private int backups() {
     try {
-      return session.workbook().orElseThrow().backups().all().size();
+      return session.open().workbook().orElseThrow().backups().all().size();
     } catch (IOException e) {
       throw new AssertionError(e);
     }
@@ -141,25 +145,26 @@ public class RemovedItemsModelTest extends OnSession {
     AtomicReference<Instant> now = new AtomicReference<>(Instant.now());
     session = new Session(clock(now), screen());
     session.open(file);
-    until(() -> session.chosen().get() != null);
+    until(() -> session.shelf().chosen().get() != null);
     now.set(now.get().plus(Duration.ofDays(3)));
-    session.rename(session.chosen().get().unit().id(), "Ferry stall");
+    session.units().rename(session.shelf().chosen().get().unit().id(), "Ferry stall");
     until(() -> backups() == 2);
   }
 
   /** Between edits nothing waits beside the file; copied then, it has all of them. */
   @Test
   public void whileIdleNothingWaitsBesideTheFile() throws Exception {
-    session.rename(session.chosen().get().unit().id(), "Ferry stall");
+    session.units().rename(session.shelf().chosen().get().unit().id(), "Ferry stall");
     settle();
-    until(() -> session.chosen().get().unit().name().equals("Ferry stall"));
+    until(() -> session.shelf().chosen().get().unit().name().equals("Ferry stall"));
     until(() -> beside() == 0);
     Path copy = Files.copy(file, folder.resolve("synced.ember"));
     session.close();
     session = new Session(Clock.systemUTC(), screen());
     session.open(copy);
     untilSaid("copied while a program had it open");
-    assertTrue(session.shelf().stream().anyMatch(p -> p.unit().name().equals("Ferry stall")));
-    assertFalse(session.readOnly());
+    assertTrue(
+        session.shelf().places().stream().anyMatch(p -> p.unit().name().equals("Ferry stall")));
+    assertFalse(session.open().readOnly());
   }
 }

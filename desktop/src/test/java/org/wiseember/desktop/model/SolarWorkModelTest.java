@@ -15,7 +15,7 @@ import org.wiseember.trial.kind.LabelInputs;
 /** Panels on hand, the ways to wire them, and the way from there to the bench. */
 public class SolarWorkModelTest extends OnSession {
   private Port port() {
-    return LabelInputs.port(session.chosen().get().unit().label()).orElseThrow();
+    return LabelInputs.port(session.shelf().chosen().get().unit().label()).orElseThrow();
   }
 
   private List<Designer.Way> ways() {
@@ -44,12 +44,12 @@ public class SolarWorkModelTest extends OnSession {
     PanelsOnHand fewer = new PanelsOnHand(before.lots().subList(0, 1), before.site());
     session.solar().keep(fewer, "A panel taken away");
     settle();
-    assertEquals(session.workbook().orElseThrow().panelsOnHand(), fewer);
+    assertEquals(session.open().workbook().orElseThrow().panelsOnHand(), fewer);
     assertTrue(ways().size() > 0);
-    session.undo();
+    session.open().undo();
     until(() -> session.solar().panels().get().equals(before));
     settle();
-    assertEquals(session.workbook().orElseThrow().panelsOnHand(), before);
+    assertEquals(session.open().workbook().orElseThrow().panelsOnHand(), before);
   }
 
   /** The way that was chosen is what the charge on the bench is set up with. */
@@ -58,7 +58,7 @@ public class SolarWorkModelTest extends OnSession {
     Designer.Way best = ways().get(0);
     session.solar().toTheBench(best.arrangement());
     settle();
-    assertEquals(session.stage().get(), StageName.BENCH);
+    assertEquals(session.at().stage().get(), StageName.BENCH);
     assertEquals(session.bench().test().get().key(), Charge.KIND);
     assertTrue(
         session

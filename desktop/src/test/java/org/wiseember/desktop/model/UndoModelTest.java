@@ -31,7 +31,7 @@ public class UndoModelTest extends OnSession {
     List<String> labels = new ArrayList<>();
     List<Integer> runs = new ArrayList<>();
     List<Integer> aside = new ArrayList<>();
-    for (int i = 0; i < session.shelf().size(); i++) {
+    for (int i = 0; i < session.shelf().places().size(); i++) {
       Judgement unit = choose(i);
       names.add(unit.unit().name());
       labels.add(unit.unit().label().text());
@@ -67,18 +67,18 @@ public class UndoModelTest extends OnSession {
     assertTrue(!after.equals(before), said.toString());
     choose(0);
     for (int n = 0; n < EDITS; n++) {
-      session.undo();
+      session.open().undo();
       settle();
       settle();
     }
     assertEquals(state(), before, said.toString());
-    session.undo();
+    session.open().undo();
     untilSaid("Nothing to undo.");
   }
 
   /** One edit that surely changes something. */
   private String edit(SplittableRandom random, int n) {
-    Judgement unit = choose(random.nextInt(session.shelf().size()));
+    Judgement unit = choose(random.nextInt(session.shelf().places().size()));
     long id = unit.unit().id();
     int kind = random.nextInt(5);
     if (kind == 3 && unit.runs().isEmpty()) {
@@ -86,17 +86,21 @@ public class UndoModelTest extends OnSession {
     }
     switch (kind) {
       case 0 -> {
-        session.rename(id, "Name " + n);
+        session.units().rename(id, "Name " + n);
         return "renamed " + id;
       }
       case 1 -> {
-        session.saveLabel(
-            id, unit.unit().label().text() + "\nWeight " + (n + 1) + " kg", List.of());
+        session
+            .units()
+            .saveLabel(id, unit.unit().label().text() + "\nWeight " + (n + 1) + " kg", List.of());
         return "label of " + id;
       }
       case 2 -> {
-        session.addUnit();
-        until(() -> session.chosen().get() != null && session.chosen().get().unit().id() != id);
+        session.units().addUnit();
+        until(
+            () ->
+                session.shelf().chosen().get() != null
+                    && session.shelf().chosen().get().unit().id() != id);
         return "added";
       }
       case 3 -> {
@@ -105,8 +109,11 @@ public class UndoModelTest extends OnSession {
         return "set aside " + run.run().id();
       }
       default -> {
-        session.removeChosen();
-        until(() -> session.chosen().get() == null || session.chosen().get().unit().id() != id);
+        session.units().removeChosen();
+        until(
+            () ->
+                session.shelf().chosen().get() == null
+                    || session.shelf().chosen().get().unit().id() != id);
         return "removed " + id;
       }
     }
@@ -121,17 +128,18 @@ public class UndoModelTest extends OnSession {
       session.decisions().setAside(run, "Not this time");
       settle();
     }
-    until(() -> session.chosen().get().runs().isEmpty());
+    until(() -> session.shelf().chosen().get().runs().isEmpty());
     assertEquals(
-        session.chosen().get().count(Standing.KEPT) + session.chosen().get().count(Standing.SHORT),
+        session.shelf().chosen().get().count(Standing.KEPT)
+            + session.shelf().chosen().get().count(Standing.SHORT),
         0);
     for (int i = 0; i < unit.runs().size(); i++) {
-      session.undo();
+      session.open().undo();
       settle();
     }
-    until(() -> session.chosen().get().aside().isEmpty());
-    assertEquals(standings(session.chosen().get()), before);
-    for (TestRun run : session.chosen().get().runs()) {
+    until(() -> session.shelf().chosen().get().aside().isEmpty());
+    assertEquals(standings(session.shelf().chosen().get()), before);
+    for (TestRun run : session.shelf().chosen().get().runs()) {
       assertEquals(run.treatment().setAside(), Treatment.NONE.setAside());
     }
   }
