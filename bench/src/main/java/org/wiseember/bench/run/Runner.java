@@ -201,10 +201,6 @@ public final class Runner {
     confirmed = true;
   }
 
-  public boolean isOver() {
-    return over.getCount() == 0;
-  }
-
   /** Waits for the end. */
   public boolean awaitEnd(long timeout, TimeUnit unit) throws InterruptedException {
     return over.await(timeout, unit);

@@ -214,11 +214,6 @@ public final class LossFit {
     return chiSquare;
   }
 
-  /** P_dc − P_ac measured less that of the curve, W, in the order of the points. */
-  public List<Double> residuals() {
-    return points.stream().map(p -> p.loss() - (curve.dcWatts(p.acWatts()) - p.acWatts())).toList();
-  }
-
   /**
    * A figure read off the curve, with its uncertainty.
    *

@@ -140,11 +140,6 @@ final class LabelLine {
     LabelRules.apply(this, new LabelFigure(m, pre, post, around, piece, lower, part));
   }
 
-  /** Text of the line from a place on, tidied. */
-  String textFrom(int place) {
-    return text.substring(place);
-  }
-
   /** What the line is about from here on. */
   void turnsTo(Part now) {
     part = now;

@@ -28,11 +28,6 @@ record LoadHistory(List<Stay> stays) {
     stays = List.copyOf(stays);
   }
 
-  /** In balance with a load, for times far beyond any time constant. */
-  static LoadHistory balancedAt(double watts) {
-    return new LoadHistory(List.of(new Stay(1e9, watts * watts)));
-  }
-
   /** What a trace shows up to a moment, finer towards its end. */
   static LoadHistory upTo(Series power, double moment) {
     List<Stay> back = new ArrayList<>();

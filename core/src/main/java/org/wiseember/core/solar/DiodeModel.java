@@ -120,11 +120,6 @@ public final class DiodeModel {
     return series;
   }
 
-  /** Shunt resistance of the panel, Ω. */
-  public double shuntOhms() {
-    return shunt;
-  }
-
   public double ideality() {
     return ideality;
   }

@@ -6,23 +6,23 @@ import java.time.Clock;
 import java.time.LocalTime;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
-import javafx.collections.ListChangeListener;
 import javafx.collections.ObservableList;
 import org.wiseember.core.runtime.Day;
 import org.wiseember.trial.runtime.DayOnUnit;
 import org.wiseember.trial.runtime.DayOutcome;
 import org.wiseember.trial.verdict.Judgement;
-import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Days;
 import org.wiseember.workbook.StoredDay;
+import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.day.DayFile;
 import org.wiseember.workbook.day.DayJson;
 import org.wiseember.workbook.day.WatchJson;
@@ -41,6 +41,7 @@ public final class DayWork {
   private final OpenWorkbook open;
   private final UnitShelf shelf;
   private final Navigation at;
+  private final Judgements judgements;
   private final BesideWork beside;
   private final Clock clock;
   private final Edits edits;
@@ -48,26 +49,18 @@ public final class DayWork {
   private final ObjectProperty<StoredDay> chosen = new SimpleObjectProperty<>();
   private final ObjectProperty<DayOutcome> outcome = new SimpleObjectProperty<>();
 
-  /** Units beside the chosen one, as long as nothing on the shelf changes. */
-  private final Map<Long, Judgement> known = new HashMap<>();
+  private final AtomicLong asked = new AtomicLong();
 
-  private long asked;
-
-  DayWork(OpenWorkbook open, UnitShelf shelf, Navigation at, BesideWork beside) {
+  DayWork(
+      OpenWorkbook open, UnitShelf shelf, Navigation at, Judgements judgements, BesideWork beside) {
     this.open = open;
+    this.judgements = judgements;
     this.shelf = shelf;
     this.at = at;
     this.beside = beside;
     this.clock = open.clock();
     this.edits = open.edits();
-    shelf
-        .chosen()
-        .addListener(
-            (o, was, is) -> {
-              known.clear();
-              workOut();
-            });
-    shelf.places().addListener((ListChangeListener<Shelf.Place>) change -> known.clear());
+    shelf.chosen().addListener((o, was, is) -> workOut());
   }
 
   /** Every day, in the order they were laid out. */
@@ -223,51 +216,38 @@ public final class DayWork {
   }
 
   private void workOut() {
-    asked++;
+    long mine = asked.incrementAndGet();
     StoredDay day = chosen.get();
     Judgement first = shelf.chosen().get();
     if (day == null || first == null) {
       outcome.set(null);
       return;
     }
-    List<Long> others = day.units().stream().filter(id -> id != first.unit().id()).toList();
-    gather(asked, new ArrayList<>(List.of(first)), others, day.day());
-  }
-
-  /** Units are looked up one after the other; only the newest question is answered. */
-  private void gather(long mine, List<Judgement> found, List<Long> others, Day day) {
-    if (mine != asked) {
-      return;
-    }
-    if (!others.isEmpty()) {
-      List<Long> rest = others.subList(1, others.size());
-      boolean there = shelf.places().stream().anyMatch(p -> p.unit().id() == others.get(0));
-      if (!there) {
-        gather(mine, found, rest, day);
-        return;
-      }
-      Judgement before = known.get(others.get(0));
-      if (before != null) {
-        found.add(before);
-        gather(mine, found, rest, day);
-        return;
-      }
-      shelf.judged(
-          others.get(0),
-          judged -> {
-            known.put(judged.unit().id(), judged);
-            found.add(judged);
-            gather(mine, found, rest, day);
-          });
-      return;
-    }
+    Set<Long> there = shelf.places().stream().map(p -> p.unit().id()).collect(Collectors.toSet());
+    List<Long> others =
+        day.units().stream().filter(id -> id != first.unit().id() && there.contains(id)).toList();
+    boolean guarded = shelf.guardBand().get();
     open.background(
-        () -> DayOutcome.of(day, found),
+        // Only the newest question is answered.
+        () -> mine == asked.get() ? outcome(day.day(), first, others, guarded) : null,
         made -> {
-          if (mine == asked) {
+          if (mine == asked.get()) {
             outcome.set(made);
           }
         });
+  }
+
+  private DayOutcome outcome(Day day, Judgement first, List<Long> others, boolean guarded) {
+    Workbook workbook = open.workbook().orElseThrow();
+    List<Judgement> units = new ArrayList<>(List.of(first));
+    for (long id : others) {
+      workbook
+          .units()
+          .byId(id)
+          .map(unit -> judgements.of(workbook, unit, guarded))
+          .ifPresent(units::add);
+    }
+    return DayOutcome.of(day, units);
   }
 
   /** Takes in a file: a day beside those there are, or what an appliance was watched to take. */

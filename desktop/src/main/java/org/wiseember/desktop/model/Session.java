@@ -70,7 +70,7 @@ public final class Session {
     this.readingIn = new ReadingIn(open, shelf, at, unitEdits, captures, beside);
     this.decisions = new Decisions(open, shelf);
     this.solar = new SolarWork(open, at, bench);
-    this.dayWork = new DayWork(open, shelf, at, beside);
+    this.dayWork = new DayWork(open, shelf, at, judgements, beside);
     this.lineUpWork = new LineUpWork(open, shelf, at, judgements, dayWork, beside);
     this.planWork = new PlanWork(open, shelf, at, look, judgements, bench);
     this.reportWork = new ReportWork(open, shelf, at, look, bench);

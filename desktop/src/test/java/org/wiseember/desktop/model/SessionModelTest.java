@@ -216,7 +216,8 @@ public class SessionModelTest extends OnSession {
       until(() -> second.open().said().get().contains("reading only"));
       assertEquals(second.shelf().places().size(), 5);
       assertEquals(second.shelf().chosen().get().unit().name(), name);
-      assertTrue(second.shelf().chosen().get().lines().stream().anyMatch(l -> l.figure().isPresent()));
+      assertTrue(
+          second.shelf().chosen().get().lines().stream().anyMatch(l -> l.figure().isPresent()));
     } finally {
       second.close();
     }
