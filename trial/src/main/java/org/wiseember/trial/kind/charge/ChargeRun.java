@@ -75,6 +75,7 @@ public record ChargeRun(
   }
 
   /** Whether it is known to have begun empty, so that its times are those of a whole charge. */
+  @Override
   public boolean fromEmpty() {
     return startCharge.isPresent() && startCharge.getAsDouble() <= StartCharge.EMPTY;
   }

@@ -44,6 +44,7 @@ public record DrainRun(
    * Whether it went from full to the cut-off, so that the figure is the unit's and not the
    * tester's. Where nobody knows how full it was, it is taken for full and says so.
    */
+  @Override
   public boolean complete() {
     return startCharge.orElse(Drain.FULL_DISPLAY) >= Drain.FULL_DISPLAY
         && run().state() == Run.State.DONE
@@ -52,12 +53,14 @@ public record DrainRun(
   }
 
   /** Whether it was taken on the DC side. */
+  @Override
   public boolean direct() {
     return run().kind().equals(Drain.DC)
         || (finding.deliveredEnergy().isPresent() && !finding.alternatingCurrent());
   }
 
   /** Mean watts under load; 0 where there are none. */
+  @Override
   public double meanWatts() {
     return finding.meanPower().map(Figure::value).orElse(0.0);
   }

@@ -46,6 +46,7 @@ public record SoakRun(
   }
 
   /** One sentence. */
+  @Override
   public String words() {
     return off.map(SwitchedOff::words)
         .orElse(

@@ -37,6 +37,7 @@ public record WaveRun(StoredRun kept, List<Wave> waves, List<MeterWave> read, do
   }
 
   /** The unit's own waves that have figures: at its outlet, with nothing between or beside. */
+  @Override
   public List<Wave> own() {
     return waves.stream()
         .filter(w -> w.kept().note().place() == CapturePlace.OUTPUT && w.finding().isPresent())
@@ -44,6 +45,7 @@ public record WaveRun(StoredRun kept, List<Wave> waves, List<MeterWave> read, do
   }
 
   /** The unit's most distorted wave. */
+  @Override
   public Optional<Wave> worst() {
     return own().stream()
         .max(Comparator.comparingDouble(w -> w.finding().orElseThrow().thdF().value()));
@@ -54,6 +56,7 @@ public record WaveRun(StoredRun kept, List<Wave> waves, List<MeterWave> read, do
    *
    * @param watts W
    */
+  @Override
   public Optional<Wave> at(double watts) {
     return own().stream()
         .filter(w -> !Double.isNaN(w.watts()))
@@ -61,6 +64,7 @@ public record WaveRun(StoredRun kept, List<Wave> waves, List<MeterWave> read, do
   }
 
   /** Its waves by load; those whose load nobody knows are left out. */
+  @Override
   public LoadSweep sweep() {
     return new LoadSweep(
         own().stream()
