@@ -26,7 +26,7 @@ public final class Results {
 
   /** A word, yes or no, or null where there is nothing to say. */
   private record Said(String key, JsonNode word, String reason) {
-    public String text() {
+    String text() {
       return word.isNull()
           ? "–"
           : word.isBoolean() ? word.asBoolean() ? "yes" : "no" : word.asText();

@@ -142,9 +142,8 @@ public final class Workbook implements AutoCloseable {
 
   /** What the system says of a full disk has no code of its own. */
   private static boolean noSpace(Exception e) {
-    return e instanceof FileSystemException full
-            && "No space left on device".equals(full.getReason())
-        || e instanceof IOException && "No space left on device".equals(e.getMessage());
+    String reason = e instanceof FileSystemException full ? full.getReason() : e.getMessage();
+    return e instanceof IOException && "No space left on device".equals(reason);
   }
 
   public Path file() {

@@ -36,7 +36,6 @@ public final class LossFit {
   private final double[][] covariance;
   private final double degreesOfFreedom;
   private final double chiSquare;
-  private final List<Point> points;
   private final List<Shifted> shifted;
   private final List<Shifted> bent;
 
@@ -70,14 +69,12 @@ public final class LossFit {
       double[][] covariance,
       double degreesOfFreedom,
       double chiSquare,
-      List<Point> points,
       List<Shifted> shifted,
       List<Shifted> bent) {
     this.curve = curve;
     this.covariance = covariance;
     this.degreesOfFreedom = degreesOfFreedom;
     this.chiSquare = chiSquare;
-    this.points = points;
     this.shifted = shifted;
     this.bent = bent;
   }
@@ -118,7 +115,6 @@ public final class LossFit {
         unscaled.getData(),
         free > 0 && birge > 1 ? free : Double.POSITIVE_INFINITY,
         chi,
-        List.copyOf(points),
         shifted,
         bent);
   }

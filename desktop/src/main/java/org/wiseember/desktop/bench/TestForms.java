@@ -105,7 +105,7 @@ public final class TestForms {
     ask.only()
         .ifPresent(
             only -> {
-              var shown = answers.get(only.ask().key()).isEqualTo((Object) only.value());
+              var shown = answers.get(only.ask().key()).isEqualTo(only.value());
               field.visibleProperty().bind(shown);
               field.managedProperty().bind(shown);
               unit.visibleProperty().bind(shown);

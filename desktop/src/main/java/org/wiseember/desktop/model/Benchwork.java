@@ -67,7 +67,6 @@ public final class Benchwork {
   private final OpenWorkbook open;
   private final UnitShelf shelf;
   private final Navigation at;
-  private final ReaderLook look;
   private final Clock clock;
   private final Edits edits;
   private final ObjectProperty<LiveRun> live = new SimpleObjectProperty<>();
@@ -97,7 +96,6 @@ public final class Benchwork {
     this.open = open;
     this.shelf = shelf;
     this.at = at;
-    this.look = look;
     this.handClocks = handClocks;
     this.notebook = new NotebookWork(open, shelf, look, this);
     this.clock = open.clock();
