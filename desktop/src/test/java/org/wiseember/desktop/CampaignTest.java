@@ -33,8 +33,8 @@ public class CampaignTest extends InDemoWindow {
   private static final List<CampaignNotes.Present> ALWAYS =
       List.of(new CampaignNotes.Present(LocalTime.MIDNIGHT, LocalTime.MIDNIGHT));
 
-  private Schedule tide() {
-    return window.session().planWork().tide().get();
+  private Schedule schedule() {
+    return window.session().planWork().schedule().get();
   }
 
   private long chosen() {
@@ -63,18 +63,19 @@ public class CampaignTest extends InDemoWindow {
 
   /** Runs what stands ready at 600×, and waits until the plan has moved on. */
   private TestType run() {
-    ScheduleStep next = tide().nextTest(chosen()).orElseThrow();
+    ScheduleStep next = schedule().nextTest(chosen()).orElseThrow();
     TestType type = next.wanted().orElseThrow().plan().type();
-    long tests = tide().tests();
+    long tests = schedule().tests();
     window.until(() -> window.session().bench().test().get().equals(type));
     window.untilShown("next in your plan");
     int runs = window.session().shelf().chosen().get().runs().size();
     window.click("start-test");
     window.until(() -> window.session().bench().going());
-    window.until(() -> tide().steps().get(0).kind() == ScheduleStep.Kind.RUNNING);
+    window.until(() -> schedule().steps().get(0).kind() == ScheduleStep.Kind.RUNNING);
     window.until(() -> !window.session().bench().going());
     window.until(() -> window.session().shelf().chosen().get().runs().size() == runs + 1);
-    window.until(() -> tide().tests() < tests && tide().step(chosen(), type.key()).isEmpty());
+    window.until(
+        () -> schedule().tests() < tests && schedule().step(chosen(), type.key()).isEmpty());
     return type;
   }
 
@@ -82,21 +83,21 @@ public class CampaignTest extends InDemoWindow {
   public void fromAFreshLabelThePlanMovesOn() {
     labelled();
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
-    window.until(() -> tide() != null);
+    window.until(() -> schedule() != null);
     // The demo plans three others together; this one is planned by itself.
-    window.until(() -> tide().packs().keySet().equals(Set.of(chosen())));
+    window.until(() -> schedule().packs().keySet().equals(Set.of(chosen())));
     window.untilShown("Lampwright 60 is planned by itself");
     window.untilShown("Nobody read how full it is");
     window.replace("plan-charge-" + chosen(), "100");
     robot.push(KeyCode.ENTER);
-    window.until(() -> tide().packs().get(chosen()).known());
+    window.until(() -> schedule().packs().get(chosen()).known());
     // USB is made by hand, and elsewhere.
-    ScheduleStep usb = tide().step(chosen(), "usb").orElseThrow();
-    window.click("step-" + tide().steps().indexOf(usb));
+    ScheduleStep usb = schedule().step(chosen(), "usb").orElseThrow();
+    window.click("step-" + schedule().steps().indexOf(usb));
     window.click("elsewhere-step");
-    window.until(() -> tide().step(chosen(), "usb").isEmpty());
+    window.until(() -> schedule().step(chosen(), "usb").isEmpty());
     window.untilShown("It is done elsewhere.");
-    assertEquals(tide().tests(), 2);
+    assertEquals(schedule().tests(), 2);
     window.click("step-0");
     window.click("to-bench");
     window.until(() -> window.session().at().stage().get() == StageName.BENCH);
@@ -116,39 +117,39 @@ public class CampaignTest extends InDemoWindow {
   @Test
   public void aRunDownInBetweenIsBegunByHand() {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
-    window.until(() -> tide() != null && tide().packs().containsKey(chosen()));
+    window.until(() -> schedule() != null && schedule().packs().containsKey(chosen()));
     window.replace("plan-charge-" + chosen(), "40");
     robot.push(KeyCode.ENTER);
-    window.until(() -> tide().packs().get(chosen()).percent() == 40);
+    window.until(() -> schedule().packs().get(chosen()).percent() == 40);
     // What can be made at 40 % is made first; without it the run-down before a timed charge is
     // next.
-    while (tide().next(chosen()).orElseThrow().kind() == ScheduleStep.Kind.TEST) {
-      ScheduleStep test = tide().next(chosen()).orElseThrow();
-      window.click("step-" + tide().steps().indexOf(test));
+    while (schedule().next(chosen()).orElseThrow().kind() == ScheduleStep.Kind.TEST) {
+      ScheduleStep test = schedule().next(chosen()).orElseThrow();
+      window.click("step-" + schedule().steps().indexOf(test));
       window.click("drop-step");
-      window.until(() -> tide().step(chosen(), test.wanted().orElseThrow().key()).isEmpty());
+      window.until(() -> schedule().step(chosen(), test.wanted().orElseThrow().key()).isEmpty());
     }
-    ScheduleStep down = tide().next(chosen()).orElseThrow();
-    window.click("step-" + tide().steps().indexOf(down));
+    ScheduleStep down = schedule().next(chosen()).orElseThrow();
+    window.click("step-" + schedule().steps().indexOf(down));
     window.click("begin-step");
-    window.until(() -> tide().packs().get(chosen()).underWay().isPresent());
-    ScheduleStep going = tide().steps().get(0);
+    window.until(() -> schedule().packs().get(chosen()).underWay().isPresent());
+    ScheduleStep going = schedule().steps().get(0);
     assertEquals(going.kind(), ScheduleStep.Kind.RUNNING);
     assertEquals(going.chargeTo(), down.chargeTo());
     assertTrue(
-        tide().steps().stream().skip(1).noneMatch(s -> s.from().isBefore(going.to())),
+        schedule().steps().stream().skip(1).noneMatch(s -> s.from().isBefore(going.to())),
         "the unit is busy until it is over");
     window.untilShown("runs, over at");
     window.click("step-0");
     window.click("over-step");
-    window.until(() -> tide().packs().get(chosen()).percent() == down.chargeTo());
-    assertTrue(tide().packs().get(chosen()).underWay().isEmpty());
+    window.until(() -> schedule().packs().get(chosen()).percent() == down.chargeTo());
+    assertTrue(schedule().packs().get(chosen()).underWay().isEmpty());
     window.untilShown("should be over; type what its display shows");
     // Undone, it goes on; undone once more nobody began it.
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    window.until(() -> tide().packs().get(chosen()).underWay().isPresent());
+    window.until(() -> schedule().packs().get(chosen()).underWay().isPresent());
     robot.push(KeyCode.CONTROL, KeyCode.Z);
-    window.until(() -> tide().packs().get(chosen()).percent() == 40);
+    window.until(() -> schedule().packs().get(chosen()).percent() == 40);
   }
 
   /** Takes a bar along its lane. */
@@ -160,12 +161,13 @@ public class CampaignTest extends InDemoWindow {
             () -> {
               ChartPane chart = (ChartPane) window.scene().lookup("#tide-chart");
               Rectangle2D lanes = chart.parts().get(1);
-              Schedule tide = tide();
-              int many = tide.packs().size() + 4;
-              int lane = List.copyOf(tide.packs().keySet()).indexOf(step.unit());
-              double hour = lanes.getWidth() / ScheduleDrawings.hours(tide);
+              Schedule schedule = schedule();
+              int many = schedule.packs().size() + 4;
+              int lane = List.copyOf(schedule.packs().keySet()).indexOf(step.unit());
+              double hour = lanes.getWidth() / ScheduleDrawings.hours(schedule);
               double from =
-                  Duration.between(ScheduleDrawings.begins(tide), step.from()).toSeconds() / 3600.0;
+                  Duration.between(ScheduleDrawings.begins(schedule), step.from()).toSeconds()
+                      / 3600.0;
               Point2D screen =
                   chart.localToScreen(
                       lanes.getX() + hour * from + 2,
@@ -184,10 +186,10 @@ public class CampaignTest extends InDemoWindow {
   public void aBarIsDragged() {
     window.choose(1);
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
-    window.until(() -> tide() != null && tide().nextTest(2).isPresent());
+    window.until(() -> schedule() != null && schedule().nextTest(2).isPresent());
     window.idle();
     ScheduleStep free =
-        tide().steps().stream()
+        schedule().steps().stream()
             .filter(s -> s.unit() == 2 && s.kind() == ScheduleStep.Kind.TEST)
             .reduce((a, b) -> b)
             .orElseThrow();
@@ -214,31 +216,34 @@ public class CampaignTest extends InDemoWindow {
           return null;
         });
     window.until(
-        () -> tide() != null && tide().packs().containsKey(2L) && tide().nextTest(2).isPresent());
+        () ->
+            schedule() != null
+                && schedule().packs().containsKey(2L)
+                && schedule().nextTest(2).isPresent());
     window.settle();
     ScheduleStep last =
-        tide().steps().stream()
+        schedule().steps().stream()
             .filter(s -> s.unit() == 2 && s.kind() == ScheduleStep.Kind.TEST)
             .reduce((a, b) -> b)
             .orElseThrow();
     String key = last.wanted().orElseThrow().key();
-    int row = tide().steps().indexOf(last);
+    int row = schedule().steps().indexOf(last);
     window.click("step-" + row);
     robot.push(KeyCode.RIGHT);
-    window.until(() -> tide().step(2, key).filter(ScheduleStep::pinned).isPresent());
-    Instant pinned = tide().step(2, key).orElseThrow().from();
+    window.until(() -> schedule().step(2, key).filter(ScheduleStep::pinned).isPresent());
+    Instant pinned = schedule().step(2, key).orElseThrow().from();
     assertEquals(Duration.between(last.from(), pinned).toMinutes(), 15);
     window.click("unpin-step");
-    window.until(() -> tide().step(2, key).filter(s -> !s.pinned()).isPresent());
+    window.until(() -> schedule().step(2, key).filter(s -> !s.pinned()).isPresent());
     window.replace("pin-time", "+2 10:30");
     robot.push(KeyCode.ENTER);
-    window.until(() -> tide().step(2, key).filter(ScheduleStep::pinned).isPresent());
+    window.until(() -> schedule().step(2, key).filter(ScheduleStep::pinned).isPresent());
     window.click("unpin-step");
-    window.until(() -> tide().step(2, key).filter(s -> !s.pinned()).isPresent());
+    window.until(() -> schedule().step(2, key).filter(s -> !s.pinned()).isPresent());
     window.idle();
     // Right after what comes before it, which it touches.
-    drag(tide().step(2, key).orElseThrow(), 1.5);
-    window.until(() -> tide().step(2, key).filter(ScheduleStep::pinned).isPresent());
+    drag(schedule().step(2, key).orElseThrow(), 1.5);
+    window.until(() -> schedule().step(2, key).filter(ScheduleStep::pinned).isPresent());
     window.replace("pin-time", "half past");
     robot.push(KeyCode.ENTER);
     window.untilShown("is no time; type 14:20");

@@ -227,7 +227,7 @@ public class LayoutTest {
           full.session().at().stage().set(StageName.PLAN);
           return null;
         });
-    full.until(() -> full.session().planWork().tide().get() != null);
+    full.until(() -> full.session().planWork().schedule().get() != null);
     OpenWindow.onFx(
         () -> {
           full.session()
@@ -245,7 +245,7 @@ public class LayoutTest {
         });
     full.until(
         () ->
-            full.session().planWork().tide().get().packs().size()
+            full.session().planWork().schedule().get().packs().size()
                 == full.session().shelf().places().size());
     problemsOf("Plan, what comes when", problems);
     for (String step : List.of("step-0", "step-3")) {

@@ -14,10 +14,10 @@ import org.wiseember.bench.emulator.EmulatorServers;
 import org.wiseember.bench.instrument.DescriptionJson;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.StartingPoints;
-import org.wiseember.bench.simulated.Chemistry;
-import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.SimulatedUnit;
-import org.wiseember.bench.simulated.UnitDesign;
+import org.wiseember.bench.simulated.design.Chemistry;
+import org.wiseember.bench.simulated.design.UnitDesign;
+import org.wiseember.bench.simulated.load.Heater;
 import org.wiseember.trial.DemoFile;
 import org.wiseember.workbook.Workbook;
 

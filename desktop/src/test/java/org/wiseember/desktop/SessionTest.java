@@ -51,13 +51,13 @@ public class SessionTest {
   /** Long after: the window was closed in between, so there is nothing left to undo. */
   @Test
   public void whatWasTakenOffComesBackOutOfTheDrawer() throws Exception {
-    Node drawer = OpenWindow.onFx(() -> window.scene().lookup("#open-drawer"));
-    assertFalse(drawer.isVisible());
+    Node removedItems = OpenWindow.onFx(() -> window.scene().lookup("#open-drawer"));
+    assertFalse(removedItems.isVisible());
     does(() -> window.session().units().removeChosen());
     window.until(() -> window.session().shelf().places().size() == 4);
     window.close();
     window = OpenWindow.on(folder.resolve("demo.ember"));
-    window.until(() -> window.session().drawer().things().size() == 1);
+    window.until(() -> window.session().removedItems().things().size() == 1);
     Node full = OpenWindow.onFx(() -> window.scene().lookup("#open-drawer"));
     window.until(full::isVisible);
     window.robot().clickOn(full);

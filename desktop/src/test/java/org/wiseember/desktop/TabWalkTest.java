@@ -115,7 +115,8 @@ public class TabWalkTest extends InDemoWindow {
           return null;
         });
     window.idle();
-    window.until(() -> stage != StageName.PLAN || window.session().planWork().tide().get() != null);
+    window.until(
+        () -> stage != StageName.PLAN || window.session().planWork().schedule().get() != null);
     window.settle();
     OpenWindow.onFx(
         () -> {

@@ -200,14 +200,14 @@ final class Screenshots {
 
   /** With the rig card of its first test. */
   private boolean tideShown() {
-    Schedule tide = session.planWork().tide().get();
-    if (tide == null || tide.packs().size() < 3) {
+    Schedule schedule = session.planWork().schedule().get();
+    if (schedule == null || schedule.packs().size() < 3) {
       return false;
     }
-    tide.steps().stream()
+    schedule.steps().stream()
         .filter(s -> s.kind() == ScheduleStep.Kind.TEST)
         .findFirst()
-        .ifPresent(s -> Row.choose(scene.lookup("#step-" + tide.steps().indexOf(s))));
+        .ifPresent(s -> Row.choose(scene.lookup("#step-" + schedule.steps().indexOf(s))));
     return true;
   }
 

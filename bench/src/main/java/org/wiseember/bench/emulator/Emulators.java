@@ -6,9 +6,9 @@ import java.util.TreeMap;
 import java.util.function.BiConsumer;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
-import org.wiseember.bench.simulated.ElectronicLoad;
 import org.wiseember.bench.simulated.SimulatedMeter;
 import org.wiseember.bench.simulated.SimulatedUnit;
+import org.wiseember.bench.simulated.load.ElectronicLoad;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /** The six instruments on a stand-in bench, each as true as its class. */

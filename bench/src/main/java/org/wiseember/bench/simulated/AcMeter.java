@@ -4,6 +4,9 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Set;
 import java.util.SplittableRandom;
+import org.wiseember.bench.simulated.design.ModelDeviation;
+import org.wiseember.bench.simulated.load.LoadDraw;
+import org.wiseember.bench.simulated.load.WaveShape;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /** A plug-in AC meter that lies within its class, counts a total, and may answer to the mean. */

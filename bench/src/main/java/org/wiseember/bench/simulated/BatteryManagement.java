@@ -1,5 +1,7 @@
 package org.wiseember.bench.simulated;
 
+import org.wiseember.bench.simulated.design.PackDesign;
+
 /** The battery management: what it forbids, and the code the unit then shows. */
 public enum BatteryManagement {
   FINE("", ""),

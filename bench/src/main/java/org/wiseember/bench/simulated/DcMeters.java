@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
 import org.wiseember.bench.instrument.Instrument;
+import org.wiseember.bench.simulated.design.ModelDeviation;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.MeterClass;
 

@@ -2,6 +2,9 @@ package org.wiseember.bench.simulated;
 
 import java.util.EnumMap;
 import java.util.Map;
+import org.wiseember.bench.simulated.design.ChargerDesign;
+import org.wiseember.bench.simulated.feed.DcFeed;
+import org.wiseember.bench.simulated.feed.Feeds;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.charge.LimitingFactor;
 

@@ -1,5 +1,9 @@
 package org.wiseember.bench.simulated;
 
+import org.wiseember.bench.simulated.design.InverterDesign;
+import org.wiseember.bench.simulated.design.OverloadDesign;
+import org.wiseember.bench.simulated.load.Load;
+
 /** The inverter while it works: its volts, its fans, its thermal image, and why it is off. */
 final class Inverter {
   /** Why there is no output, or that there is one. */

@@ -1,6 +1,8 @@
 package org.wiseember.bench.simulated;
 
 import java.util.Set;
+import org.wiseember.bench.simulated.design.ModelDeviation;
+import org.wiseember.bench.simulated.design.PackDesign;
 
 /**
  * A battery pack: open-circuit volts by charge, resistance by charge and temperature, two

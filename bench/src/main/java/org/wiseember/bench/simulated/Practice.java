@@ -1,6 +1,10 @@
 package org.wiseember.bench.simulated;
 
 import java.util.Set;
+import org.wiseember.bench.simulated.load.Heater;
+import org.wiseember.bench.simulated.load.Load;
+import org.wiseember.bench.simulated.load.PowerStrip;
+import org.wiseember.bench.simulated.load.Rectifier;
 
 /** The load to practise on. */
 public final class Practice {

@@ -2,6 +2,7 @@ package org.wiseember.bench.simulated;
 
 import java.util.Set;
 import java.util.random.RandomGenerator;
+import org.wiseember.bench.simulated.design.ModelDeviation;
 import org.wiseember.core.uncertainty.MeterClass;
 
 /**

@@ -32,10 +32,10 @@ import org.wiseember.bench.instrument.Health;
 import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.Register;
 import org.wiseember.bench.instrument.Transport;
-import org.wiseember.bench.simulated.Chemistry;
-import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.SimulatedUnit;
-import org.wiseember.bench.simulated.UnitDesign;
+import org.wiseember.bench.simulated.design.Chemistry;
+import org.wiseember.bench.simulated.design.UnitDesign;
+import org.wiseember.bench.simulated.load.Heater;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 

@@ -7,10 +7,10 @@ import java.net.InetAddress;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.concurrent.atomic.AtomicLong;
-import org.wiseember.bench.simulated.Chemistry;
-import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.SimulatedUnit;
-import org.wiseember.bench.simulated.UnitDesign;
+import org.wiseember.bench.simulated.design.Chemistry;
+import org.wiseember.bench.simulated.design.UnitDesign;
+import org.wiseember.bench.simulated.load.Heater;
 
 /** Stand-in servers on free ports, with a clock the test moves. */
 public final class EmulatorFixture implements AutoCloseable {

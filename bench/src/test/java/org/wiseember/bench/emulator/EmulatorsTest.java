@@ -18,10 +18,10 @@ import java.util.concurrent.atomic.AtomicLong;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
-import org.wiseember.bench.simulated.Chemistry;
-import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.SimulatedUnit;
-import org.wiseember.bench.simulated.UnitDesign;
+import org.wiseember.bench.simulated.design.Chemistry;
+import org.wiseember.bench.simulated.design.UnitDesign;
+import org.wiseember.bench.simulated.load.Heater;
 
 /** Stand-ins among clients that hold on, ask too much, or ask for what is not there. */
 public class EmulatorsTest {

@@ -10,10 +10,10 @@ import java.util.concurrent.TimeUnit;
 import org.testng.annotations.Test;
 import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.procedure.Phase;
-import org.wiseember.bench.simulated.Chemistry;
-import org.wiseember.bench.simulated.Heater;
 import org.wiseember.bench.simulated.SimulatedBench;
-import org.wiseember.bench.simulated.UnitDesign;
+import org.wiseember.bench.simulated.design.Chemistry;
+import org.wiseember.bench.simulated.design.UnitDesign;
+import org.wiseember.bench.simulated.load.Heater;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.trace.Frame;
 

@@ -6,6 +6,8 @@ import static org.testng.Assert.assertTrue;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.bench.simulated.design.Chemistry;
+import org.wiseember.bench.simulated.design.PackDesign;
 
 /** A pack keeps its account of energy and behaves as its chemistry does. */
 public class PackTest {

@@ -7,6 +7,9 @@ import java.util.Arrays;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
 import org.wiseember.bench.instrument.SetPoints;
+import org.wiseember.bench.simulated.design.Chemistry;
+import org.wiseember.bench.simulated.design.UnitDesign;
+import org.wiseember.bench.simulated.load.Heater;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
 

@@ -8,6 +8,21 @@ import java.util.SplittableRandom;
 import java.util.function.Consumer;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.bench.simulated.design.ChargerDesign;
+import org.wiseember.bench.simulated.design.Chemistry;
+import org.wiseember.bench.simulated.design.InverterDesign;
+import org.wiseember.bench.simulated.design.OverloadDesign;
+import org.wiseember.bench.simulated.design.PackDesign;
+import org.wiseember.bench.simulated.design.UnitDesign;
+import org.wiseember.bench.simulated.load.ElectronicLoad;
+import org.wiseember.bench.simulated.load.Fridge;
+import org.wiseember.bench.simulated.load.Heater;
+import org.wiseember.bench.simulated.load.Load;
+import org.wiseember.bench.simulated.load.LoadDraw;
+import org.wiseember.bench.simulated.load.Motor;
+import org.wiseember.bench.simulated.load.PowerStrip;
+import org.wiseember.bench.simulated.load.Rectifier;
+import org.wiseember.bench.simulated.load.WaveShape;
 
 public class SimulatedUnitTest {
   private static final UnitDesign PLAIN = UnitDesign.typical(Chemistry.LFP, 1000, 1000, 230, 1);

@@ -46,17 +46,17 @@ final class NextTest extends HBox {
     session.shelf().chosen().addListener((o, was, is) -> show());
     session.bench().test().addListener((o, was, is) -> show());
     session.bench().onHand().addListener((o, was, is) -> show());
-    session.planWork().tide().addListener((o, was, is) -> show());
+    session.planWork().schedule().addListener((o, was, is) -> show());
     show();
   }
 
   /** What the plan says of the unit that is looked at. */
   private Optional<ScheduleStep> planned() {
     Judgement judgement = session.shelf().chosen().get();
-    Schedule tide = session.planWork().tide().get();
-    return judgement == null || tide == null
+    Schedule schedule = session.planWork().schedule().get();
+    return judgement == null || schedule == null
         ? Optional.empty()
-        : tide.nextTest(judgement.unit().id());
+        : schedule.nextTest(judgement.unit().id());
   }
 
   private Optional<TestType> next() {
@@ -88,12 +88,12 @@ final class NextTest extends HBox {
 
   private String where() {
     ScheduleTimes times = session.planWork().times();
-    Schedule tide = session.planWork().tide().get();
+    Schedule schedule = session.planWork().schedule().get();
     return planned()
         .map(
             s ->
                 "in your plan, "
-                    + (s.from().isAfter(tide.now()) ? "at " + times.words(s.from()) : "now"))
+                    + (s.from().isAfter(schedule.now()) ? "at " + times.words(s.from()) : "now"))
         .orElse("in the order of work");
   }
 

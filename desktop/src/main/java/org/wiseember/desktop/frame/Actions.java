@@ -91,10 +91,12 @@ final class Actions {
                 session.at().stage().set(StageName.BENCH);
               }));
     }
-    for (RemovedItems.Thing thing : session.drawer().things()) {
+    for (RemovedItems.Thing thing : session.removedItems().things()) {
       all.add(
           new Found(
-              PUT_BACK + " " + thing.words(), "drawer", () -> session.drawer().putBack(thing)));
+              PUT_BACK + " " + thing.words(),
+              "drawer",
+              () -> session.removedItems().putBack(thing)));
     }
     for (Shelf.Place place : session.shelf().places()) {
       String name = place.unit().name();

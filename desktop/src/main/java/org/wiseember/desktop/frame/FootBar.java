@@ -122,7 +122,7 @@ public final class FootBar extends HBox {
     minute = new Timeline(new KeyFrame(Duration.minutes(1), e -> minutePassed()));
     minute.setCycleCount(Animation.INDEFINITE);
     minute.play();
-    session.planWork().tide().addListener((o, was, is) -> remind());
+    session.planWork().schedule().addListener((o, was, is) -> remind());
     remind();
     session
         .bench()

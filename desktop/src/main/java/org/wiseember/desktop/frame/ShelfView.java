@@ -49,8 +49,8 @@ public final class ShelfView extends VBox {
     add.setId("add-unit");
     Button off = Words.button("shelf-button", "", openDrawer);
     off.setId("open-drawer");
-    off.textProperty().bind(Bindings.size(session.drawer().things()).asString("Removed: %d"));
-    off.visibleProperty().bind(Bindings.isNotEmpty(session.drawer().things()));
+    off.textProperty().bind(Bindings.size(session.removedItems().things()).asString("Removed: %d"));
+    off.visibleProperty().bind(Bindings.isNotEmpty(session.removedItems().things()));
     off.managedProperty().bind(off.visibleProperty());
     getChildren().addAll(head, captionRow, scroll, off, add);
     session.shelf().places().addListener(this::changed);

@@ -17,8 +17,6 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
-import javafx.beans.property.SimpleStringProperty;
-import javafx.beans.property.StringProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.collections.ObservableSet;
@@ -74,7 +72,7 @@ public final class Benchwork {
   private final ObjectProperty<RunSettings.Source> source =
       new SimpleObjectProperty<>(RunSettings.Source.SIMULATED);
   private final ObjectProperty<TestType> test = new SimpleObjectProperty<>(AllTests.of(Drain.AC));
-  private final StringProperty loadsOnHand = new SimpleStringProperty(LoadsOnHand.USUAL);
+  private final Edited<String> loadsOnHand;
   private final ObservableSet<Fault> faults =
       FXCollections.observableSet(EnumSet.noneOf(Fault.class));
   private final ObservableSet<String> ticked = FXCollections.observableSet();
@@ -101,7 +99,10 @@ public final class Benchwork {
     this.clock = open.clock();
     this.edits = open.edits();
     this.leftOn = new LoadsLeftOn(open, look);
-    loadsOnHand.addListener((o, was, is) -> onHand.set(onHand.get().loaded(LoadsOnHand.watts(is))));
+    this.loadsOnHand = new Edited<>(open, LoadsOnHand.USUAL, Workbook::loadsOnHand);
+    loadsOnHand
+        .value()
+        .addListener((o, was, is) -> onHand.set(onHand.get().loaded(LoadsOnHand.watts(is))));
   }
 
   /** The notebook of the run that is made by hand. */
@@ -163,33 +164,23 @@ public final class Benchwork {
   }
 
   /** Watts of the loads the tester has, as typed. */
-  public StringProperty loadsOnHand() {
-    return loadsOnHand;
+  public ReadOnlyObjectProperty<String> loadsOnHand() {
+    return loadsOnHand.value();
+  }
+
+  /** Shows what a workbook has that was just opened. */
+  void show(String loads) {
+    loadsOnHand.show(loads.isBlank() ? LoadsOnHand.USUAL : loads);
   }
 
   /** Keeps what loads there are; undo returns to those before. */
   public void keepLoads(String typed) {
-    String before = loadsOnHand.get();
-    if (typed.equals(before) || open.refuseWhenReadOnly()) {
-      return;
-    }
     Optional<String> wrong = LoadsOnHand.wrong(typed);
-    if (wrong.isPresent()) {
+    if (wrong.isPresent() && !typed.equals(loadsOnHand.get())) {
       open.say(wrong.get());
-      return;
+    } else {
+      loadsOnHand.change(typed, "Loads on hand changed");
     }
-    edits.did("Loads on hand changed", () -> keepLoadsQuietly(before));
-    keepLoadsQuietly(typed);
-  }
-
-  private void keepLoadsQuietly(String typed) {
-    loadsOnHand.set(typed);
-    open.background(
-        () -> {
-          open.workbook().orElseThrow().loadsOnHand(typed);
-          return typed;
-        },
-        done -> {});
   }
 
   /** What the test that goes asked a person for is done. */

@@ -24,10 +24,17 @@ final class Judgements {
         }
       };
 
+  private Workbook ofWorkbook;
+
   /** A unit as it stands in the workbook now. */
   Judgement of(Workbook workbook, TestedUnit unit, boolean guarded) {
     Judgement before;
     synchronized (last) {
+      if (ofWorkbook != workbook) {
+        // Another workbook has other units of these numbers.
+        last.clear();
+        ofWorkbook = workbook;
+      }
       before = last.get(unit.id());
     }
     Judgement now =
@@ -35,15 +42,10 @@ final class Judgements {
             ? Judgement.of(workbook, unit, guarded)
             : before.again(workbook, unit, guarded);
     synchronized (last) {
-      last.put(unit.id(), now);
+      if (ofWorkbook == workbook) {
+        last.put(unit.id(), now);
+      }
     }
     return now;
-  }
-
-  /** Another workbook has other units of these numbers. */
-  void forget() {
-    synchronized (last) {
-      last.clear();
-    }
   }
 }

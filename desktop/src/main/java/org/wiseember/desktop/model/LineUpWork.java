@@ -33,7 +33,7 @@ public final class LineUpWork {
   /** What the units of the shelf were found to be; null until that is read again. */
   private List<LineUp.Entry> entries;
 
-  private LineUpNotes notes = LineUpNotes.USUAL;
+  private final Edited<LineUpNotes> notes;
   private int asked;
 
   LineUpWork(
@@ -50,6 +50,8 @@ public final class LineUpWork {
     this.dayWork = dayWork;
     this.beside = beside;
     this.edits = open.edits();
+    this.notes = new Edited<>(open, LineUpNotes.USUAL, Workbook::lineUpNotes);
+    notes.value().addListener((o, was, is) -> again());
     shelf.chosen().addListener((o, was, is) -> stale());
     shelf.places().addListener((ListChangeListener<Shelf.Place>) change -> stale());
     dayWork.days().addListener((ListChangeListener<StoredDay>) change -> again());
@@ -63,12 +65,12 @@ public final class LineUpWork {
 
   /** What was noted for it. */
   public LineUpNotes notes() {
-    return notes;
+    return notes.get();
   }
 
   /** Shows what a workbook has that was just opened. */
   void show(LineUpNotes kept) {
-    notes = kept;
+    notes.show(kept);
     shown.set(null);
     stale();
   }
@@ -85,7 +87,7 @@ public final class LineUpWork {
     }
     int mine = ++asked;
     List<LineUp.Entry> known = entries;
-    LineUpNotes now = notes;
+    LineUpNotes now = notes.get();
     boolean guarded = shelf.guardBand().get();
     List<Day> days = dayWork.days().stream().map(StoredDay::day).toList();
     Map<String, ApplianceDraw> appliances = LineUp.appliances(days, beside.watches());
@@ -127,23 +129,7 @@ public final class LineUpWork {
    * @param what undoing it will say
    */
   public void note(LineUpNotes next, String what) {
-    LineUpNotes before = notes;
-    if (next.equals(before) || open.refuseWhenReadOnly()) {
-      return;
-    }
-    edits.did(what, () -> keep(before));
-    keep(next);
-  }
-
-  private void keep(LineUpNotes next) {
-    notes = next;
-    again();
-    open.background(
-        () -> {
-          open.workbook().orElseThrow().lineUpNotes(next);
-          return next;
-        },
-        done -> {});
+    notes.change(next, what);
   }
 
   /** Takes other facts of a unit, such as what was paid; undo returns to those before. */

@@ -61,11 +61,10 @@ public final class PlanWork {
   private final Judgements judgements;
   private final Benchwork bench;
   private final Clock clock;
-  private final Edits edits;
-  private final ObjectProperty<Schedule> tide = new SimpleObjectProperty<>();
+  private final ObjectProperty<Schedule> schedule = new SimpleObjectProperty<>();
   private final ObjectProperty<List<String>> changed = new SimpleObjectProperty<>(List.of());
   private final ExecutorService solving = OwnThread.named("plan");
-  private CampaignNotes notes = CampaignNotes.USUAL;
+  private final Edited<CampaignNotes> notes;
   private Map<Long, Judgement> judged = Map.of();
   private boolean looked;
   private boolean moveOn;
@@ -86,7 +85,8 @@ public final class PlanWork {
     this.judgements = judgements;
     this.bench = bench;
     this.clock = open.clock();
-    this.edits = open.edits();
+    this.notes = new Edited<>(open, CampaignNotes.USUAL, Workbook::campaignNotes);
+    notes.value().addListener((o, was, is) -> again());
     shelf.chosen().addListener((o, was, is) -> again());
     shelf.places().addListener((ListChangeListener<Shelf.Place>) change -> again());
     at.stage().addListener((o, was, is) -> looked());
@@ -109,8 +109,8 @@ public final class PlanWork {
   }
 
   /** The plan; null until somebody looked at it once. */
-  public ReadOnlyObjectProperty<Schedule> tide() {
-    return tide;
+  public ReadOnlyObjectProperty<Schedule> schedule() {
+    return schedule;
   }
 
   /** What became otherwise when it was last laid out, a sentence each. */
@@ -119,7 +119,7 @@ public final class PlanWork {
   }
 
   public CampaignNotes notes() {
-    return notes;
+    return notes.get();
   }
 
   /** How moments are told to this reader. */
@@ -129,8 +129,8 @@ public final class PlanWork {
 
   /** Shows what a workbook has that was just opened. */
   void show(CampaignNotes kept) {
-    notes = kept;
-    tide.set(null);
+    notes.show(kept);
+    schedule.set(null);
     changed.set(List.of());
     looked = at.stage().get() == StageName.PLAN;
     again();
@@ -146,12 +146,12 @@ public final class PlanWork {
 
   /** Whether somebody noted anything for it. */
   private boolean begun() {
-    return !notes.equals(CampaignNotes.USUAL);
+    return !notes.get().equals(CampaignNotes.USUAL);
   }
 
   /** A minute has passed. */
   public void tick() {
-    Schedule now = tide.get();
+    Schedule now = schedule.get();
     ticks++;
     if (!looked && begun()) {
       looked = true;
@@ -177,7 +177,7 @@ public final class PlanWork {
       return;
     }
     long mine = ++asked;
-    CampaignNotes now = notes;
+    CampaignNotes now = notes.get();
     OnHand onHand = bench.onHand().get();
     Optional<LiveRun> live = Optional.ofNullable(bench.live().get()).filter(LiveRun::going);
     double pace = bench.source().get() == RunSettings.Source.SIMULATED ? pace() : 1;
@@ -232,7 +232,7 @@ public final class PlanWork {
   /** Whether the unit one looks at is planned together with others. */
   public boolean together() {
     Judgement chosen = shelf.chosen().get();
-    return chosen != null && together(notes, chosen.unit().id());
+    return chosen != null && together(notes.get(), chosen.unit().id());
   }
 
   private List<Judgement> units(CampaignNotes now, Judgement chosen) {
@@ -255,9 +255,9 @@ public final class PlanWork {
     }
     judged = new HashMap<>();
     units.forEach(u -> judged.put(u.unit().id(), u));
-    Schedule before = tide.get();
+    Schedule before = schedule.get();
     changed.set(before == null ? List.of() : ScheduleChanges.between(before, made, times()));
-    tide.set(made);
+    schedule.set(made);
     Judgement chosen = shelf.chosen().get();
     if (moveOn && chosen != null && !bench.going()) {
       moveOn = false;
@@ -271,19 +271,21 @@ public final class PlanWork {
   public void pin(ScheduleStep step, Optional<Instant> at) {
     String key = step.wanted().orElseThrow().key();
     note(
-        notes.pinning(step.unit(), key, at),
+        notes.get().pinning(step.unit(), key, at),
         step.words() + (at.isPresent() ? " pinned" : " no longer pinned"));
   }
 
   /** What becomes of a test; empty for what the program proposes. */
   public void choose(long unit, String test, Optional<CampaignNotes.Choice> choice) {
-    note(notes.choosing(unit, test, choice).pinning(unit, test, Optional.empty()), "Plan changed");
+    note(
+        notes.get().choosing(unit, test, choice).pinning(unit, test, Optional.empty()),
+        "Plan changed");
   }
 
   /** Keeps what a unit's display shows now, %. */
   public void charged(long unit, double percent) {
     note(
-        notes.charged(unit, new CampaignNotes.Charge(percent, clock.instant())),
+        notes.get().charged(unit, new CampaignNotes.Charge(percent, clock.instant())),
         "Charge of a unit changed");
   }
 
@@ -291,29 +293,33 @@ public final class PlanWork {
   public void begin(ScheduleStep step) {
     Instant at = clock.instant();
     note(
-        notes.begun(
-            step.unit(),
-            new CampaignNotes.Begun(
-                step.chargeFrom(), step.chargeTo(), at, at.plus(step.lasts()), false)),
+        notes
+            .get()
+            .begun(
+                step.unit(),
+                new CampaignNotes.Begun(
+                    step.chargeFrom(), step.chargeTo(), at, at.plus(step.lasts()), false)),
         step.words() + " begun");
   }
 
   /** Keeps that what somebody began is over: it came where it should, or was broken off. */
   public void end(ScheduleStep step, boolean brokenOff) {
-    Optional.ofNullable(tide.get().packs().get(step.unit()))
+    Optional.ofNullable(schedule.get().packs().get(step.unit()))
         .flatMap(PackState::underWay)
         .ifPresent(
             b ->
                 note(
-                    notes.begun(
-                        step.unit(),
-                        brokenOff ? b.brokenOff(clock.instant()) : b.over(clock.instant())),
+                    notes
+                        .get()
+                        .begun(
+                            step.unit(),
+                            brokenOff ? b.brokenOff(clock.instant()) : b.over(clock.instant())),
                     step.words() + (brokenOff ? " broken off" : " over")));
   }
 
   /** The plan as a sheet, with the rig card of every test on it. */
   public Sheet printed() {
-    Schedule now = tide.get();
+    Schedule now = schedule.get();
     Sheet plan = SchedulePage.sheet(now, times());
     List<RigCard> cards = now.steps().stream().flatMap(s -> card(s).stream()).toList();
     return new Sheet(plan.title(), plan.under(), plan.page().and(RigCard.sheet(cards).page()));
@@ -335,7 +341,7 @@ public final class PlanWork {
 
   /** What is due soon; empty for nothing. */
   public Optional<Reminder> reminder() {
-    Schedule now = tide.get();
+    Schedule now = schedule.get();
     return now == null
         ? Optional.empty()
         : now.steps().stream().flatMap(s -> reminder(s).stream()).findFirst();
@@ -363,23 +369,7 @@ public final class PlanWork {
    * @param what undoing it will say
    */
   public void note(CampaignNotes next, String what) {
-    CampaignNotes before = notes;
-    if (next.equals(before) || open.refuseWhenReadOnly()) {
-      return;
-    }
-    edits.did(what, () -> keep(before));
-    keep(next);
-  }
-
-  private void keep(CampaignNotes next) {
-    notes = next;
-    again();
-    open.background(
-        () -> {
-          open.workbook().orElseThrow().campaignNotes(next);
-          return next;
-        },
-        done -> {});
+    notes.change(next, what);
   }
 
   /** The notes of a workbook; the usual where they cannot be read, which is said. */

@@ -11,7 +11,6 @@ import org.wiseember.bench.connect.HandClock;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.trial.beside.BesideRun;
 import org.wiseember.trial.kind.TestRun;
-import org.wiseember.trial.onhand.LoadsOnHand;
 import org.wiseember.trial.verdict.Shelf;
 import org.wiseember.workbook.Days;
 import org.wiseember.workbook.Event;
@@ -41,7 +40,7 @@ public final class Session {
   private final LineUpWork lineUpWork;
   private final PlanWork planWork;
   private final ReportWork reportWork;
-  private final RemovedItems drawer;
+  private final RemovedItems removedItems;
   private final StringProperty title = new SimpleStringProperty("");
   private boolean looksThrough = true;
 
@@ -74,8 +73,8 @@ public final class Session {
     this.lineUpWork = new LineUpWork(open, shelf, at, judgements, dayWork, beside);
     this.planWork = new PlanWork(open, shelf, at, look, judgements, bench);
     this.reportWork = new ReportWork(open, shelf, at, look, bench);
-    this.drawer = new RemovedItems(open, shelf);
-    shelf.whenChanged(drawer::refresh);
+    this.removedItems = new RemovedItems(open, shelf);
+    shelf.whenChanged(removedItems::refresh);
   }
 
   private boolean testGoes() {
@@ -165,8 +164,8 @@ public final class Session {
   }
 
   /** What was taken off the shelf. */
-  public RemovedItems drawer() {
-    return drawer;
+  public RemovedItems removedItems() {
+    return removedItems;
   }
 
   /** What is decided about runs. */
@@ -193,8 +192,8 @@ public final class Session {
           open.opened();
           bench.instruments().setAll(opened.instruments());
           bench.leftOn().loads().setAll(opened.left());
-          bench.loadsOnHand().set(opened.loads().isBlank() ? LoadsOnHand.USUAL : opened.loads());
-          solar.panels().set(opened.panels());
+          bench.show(opened.loads());
+          solar.show(opened.panels());
           shelf.clear();
           beside.show(opened.beside());
           dayWork.show(opened.days());
@@ -208,7 +207,7 @@ public final class Session {
             at.stage().set(StageName.LABEL);
           }
           shelf.workOutTheRest();
-          drawer.refresh();
+          removedItems.refresh();
           if (looksThrough) {
             shelf.lookThrough(opened.workbook());
           }

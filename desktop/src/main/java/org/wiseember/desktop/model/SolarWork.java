@@ -2,8 +2,7 @@ package org.wiseember.desktop.model;
 
 import java.util.List;
 import java.util.function.Consumer;
-import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
 import org.wiseember.bench.procedure.Charge;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.solar.Arrangement;
@@ -12,26 +11,31 @@ import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.core.solar.Port;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.onhand.ChargeSetting;
+import org.wiseember.workbook.Workbook;
 
 /** The panels on hand, and what they are put to. */
 public final class SolarWork {
   private final OpenWorkbook open;
   private final Navigation at;
   private final Benchwork bench;
-  private final Edits edits;
-  private final ObjectProperty<PanelsOnHand> panels = new SimpleObjectProperty<>(PanelsOnHand.NONE);
+  private final Edited<PanelsOnHand> panels;
   private long asked;
 
   SolarWork(OpenWorkbook open, Navigation at, Benchwork bench) {
     this.open = open;
     this.at = at;
     this.bench = bench;
-    this.edits = open.edits();
+    this.panels = new Edited<>(open, PanelsOnHand.NONE, Workbook::panelsOnHand);
   }
 
   /** Follows the workbook. */
-  public ObjectProperty<PanelsOnHand> panels() {
-    return panels;
+  public ReadOnlyObjectProperty<PanelsOnHand> panels() {
+    return panels.value();
+  }
+
+  /** Shows what a workbook has that was just opened. */
+  void show(PanelsOnHand read) {
+    panels.show(read);
   }
 
   /**
@@ -40,22 +44,7 @@ public final class SolarWork {
    * @param what undoing it will say
    */
   public void keep(PanelsOnHand next, String what) {
-    PanelsOnHand before = panels.get();
-    if (next.equals(before) || open.refuseWhenReadOnly()) {
-      return;
-    }
-    edits.did(what, () -> keepQuietly(before));
-    keepQuietly(next);
-  }
-
-  private void keepQuietly(PanelsOnHand next) {
-    panels.set(next);
-    open.background(
-        () -> {
-          open.workbook().orElseThrow().panelsOnHand(next);
-          return next;
-        },
-        done -> {});
+    panels.change(next, what);
   }
 
   /** Works out all ways to wire the panels into a port; only the newest answer is given. */

@@ -47,7 +47,6 @@ public final class UnitShelf {
 
   /** Nothing is chosen while another workbook comes. */
   void clear() {
-    judgements.forget();
     chosen.set(null);
   }
 
@@ -61,7 +60,7 @@ public final class UnitShelf {
     chosen.set(Judgement.untested(unit));
   }
 
-  /** The place of a unit; empty where it is not on the places. */
+  /** The place of a unit; empty where it is not on the shelf. */
   Optional<Shelf.Place> place(long unitId) {
     int at = indexOf(unitId);
     return at < 0 ? Optional.empty() : Optional.of(places.get(at));
@@ -73,12 +72,12 @@ public final class UnitShelf {
     places.set(at, new Shelf.Place(unit, places.get(at).summary()));
   }
 
-  /** Every unit with how it stands, in the order of the places. */
+  /** Every unit with how it stands, in the order of the shelf. */
   public ObservableList<Shelf.Place> places() {
     return places;
   }
 
-  /** The chosen unit with all that was found; null on an empty places. */
+  /** The chosen unit with all that was found; null on an empty shelf. */
   public ReadOnlyObjectProperty<Judgement> chosen() {
     return chosen;
   }
@@ -92,7 +91,7 @@ public final class UnitShelf {
     return guardBand;
   }
 
-  /** Chooses a unit of the places. */
+  /** Chooses a unit of the shelf. */
   public void choose(long unitId) {
     chosenUnit.set(unitId);
     if (chosen.get() != null && chosen.get().unit().id() == unitId) {

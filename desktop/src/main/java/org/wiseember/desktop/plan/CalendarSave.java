@@ -19,7 +19,7 @@ final class CalendarSave extends VBox {
   private final Session session;
   private final TextField place = new TextField();
   private final Label state = Words.of("quiet", "");
-  private Schedule tide;
+  private Schedule schedule;
 
   CalendarSave(Session session) {
     this.session = session;
@@ -34,7 +34,7 @@ final class CalendarSave extends VBox {
   }
 
   void show(Schedule next) {
-    tide = next;
+    schedule = next;
     if (place.getText().isBlank()) {
       Path folder =
           session
@@ -50,7 +50,7 @@ final class CalendarSave extends VBox {
     try {
       Path file = Path.of(place.getText().strip());
       byte[] content =
-          CalendarFile.write(tide, session.planWork().times().now())
+          CalendarFile.write(schedule, session.planWork().times().now())
               .getBytes(StandardCharsets.UTF_8);
       session
           .open()

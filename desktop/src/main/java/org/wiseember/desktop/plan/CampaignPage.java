@@ -44,7 +44,7 @@ final class CampaignPage extends StackPane {
   private final FlowPane units = new FlowPane(6, 6);
   private final Label byItself = Words.of("quiet", "");
   private final PlanFields fields;
-  private final SchedulePane tide;
+  private final SchedulePane schedule;
   private final VBox steps = new VBox(4);
   private final VBox left = new VBox(4);
   private final StepPanel side;
@@ -57,7 +57,8 @@ final class CampaignPage extends StackPane {
     this.work = session.planWork();
     side = new StepPanel(session);
     fields = new PlanFields(session);
-    tide = new SchedulePane(session, this::choose, (step, at) -> work.pin(step, Optional.of(at)));
+    schedule =
+        new SchedulePane(session, this::choose, (step, at) -> work.pin(step, Optional.of(at)));
     print = new SheetSave(session, "plan", "The plan, and every rig card");
     calendar = new CalendarSave(session);
     whole
@@ -66,14 +67,14 @@ final class CampaignPage extends StackPane {
             new VBox(2, Words.of("title", "Plan"), summary, next, said),
             units,
             byItself,
-            tide,
+            schedule,
             fields,
             Words.of("heading", "Steps"),
             steps,
             left,
             print,
             calendar);
-    work.tide().addListener((o, was, is) -> show());
+    work.schedule().addListener((o, was, is) -> show());
     session.shelf().chosen().addListener((o, was, is) -> show());
     session.look().whenLookChanges(this::show);
     session
@@ -89,7 +90,7 @@ final class CampaignPage extends StackPane {
   }
 
   private void show() {
-    Schedule now = work.tide().get();
+    Schedule now = work.schedule().get();
     if (session.shelf().chosen().get() != null
         && session.shelf().chosen().get().unit().origin().isPresent()) {
       getChildren()
@@ -136,8 +137,8 @@ final class CampaignPage extends StackPane {
             .flatMap(c -> again(now, c))
             .or(() -> now.next())
             .or(() -> now.steps().stream().findFirst());
-    tide.show(now, chosen);
-    Words.shown(tide, !now.steps().isEmpty());
+    schedule.show(now, chosen);
+    Words.shown(schedule, !now.steps().isEmpty());
     rows(now, times);
     leftOut(now);
     side.show(chosen, now);
@@ -156,8 +157,8 @@ final class CampaignPage extends StackPane {
 
   private void choose(ScheduleStep step) {
     chosen = Optional.of(step);
-    Schedule now = work.tide().get();
-    tide.show(now, chosen);
+    Schedule now = work.schedule().get();
+    schedule.show(now, chosen);
     markChosen();
     leftOut(now);
     side.show(chosen, now);
@@ -179,7 +180,7 @@ final class CampaignPage extends StackPane {
 
   private void chooseUnits() {
     List<Node> all = new ArrayList<>(List.of(Words.line("strong", "Planned together")));
-    Schedule now = work.tide().get();
+    Schedule now = work.schedule().get();
     List<Long> order = now == null ? List.of() : List.copyOf(now.packs().keySet());
     for (Shelf.Place place : session.shelf().places()) {
       if (place.unit().origin().isPresent()) {

@@ -52,7 +52,7 @@ final class PlanFields extends VBox {
     getChildren().addAll(new FlowPane(16, 6, Field.named(present)), charges, away);
   }
 
-  void show(Schedule tide) {
+  void show(Schedule schedule) {
     if (!present.isFocused()) {
       present.setText(
           work.notes().present().stream()
@@ -62,9 +62,9 @@ final class PlanFields extends VBox {
     if (fields.stream().noneMatch(TextField::isFocused)) {
       fields.clear();
       List<Node> all = new ArrayList<>();
-      tide.packs().entrySet().stream()
+      schedule.packs().entrySet().stream()
           .filter(p -> !p.getValue().none())
-          .forEach(p -> all.add(charge(p.getKey(), p.getValue(), tide)));
+          .forEach(p -> all.add(charge(p.getKey(), p.getValue(), schedule)));
       charges.getChildren().setAll(all);
     }
     List<Node> things = new ArrayList<>(List.of(Words.line("strong", "Not here")));
@@ -75,7 +75,7 @@ final class PlanFields extends VBox {
   }
 
   /** The mark tells whose it is; a screen reader says the name. */
-  private Node charge(long unit, PackState pack, Schedule tide) {
+  private Node charge(long unit, PackState pack, Schedule schedule) {
     TextField field =
         Field.of(
             "plan-charge-" + unit,
@@ -86,8 +86,8 @@ final class PlanFields extends VBox {
     Field.whenTyped(field, () -> chargeTyped(unit, field, pack));
     fields.add(field);
     HBox pair = Field.named(field);
-    field.setAccessibleText(tide.names().get(unit) + ", its display shows, %");
-    List<Long> order = List.copyOf(tide.packs().keySet());
+    field.setAccessibleText(schedule.names().get(unit) + ", its display shows, %");
+    List<Long> order = List.copyOf(schedule.packs().keySet());
     pair.getChildren().add(0, new MarkNode(new UnitMark(order.indexOf(unit))));
     return pair;
   }

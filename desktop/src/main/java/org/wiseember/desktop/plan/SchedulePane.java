@@ -31,7 +31,7 @@ final class SchedulePane extends StackPane {
   private final Rectangle ghost = new Rectangle();
   private final Consumer<ScheduleStep> choose;
   private final BiConsumer<ScheduleStep, Instant> pin;
-  private Schedule tide;
+  private Schedule schedule;
   private ScheduleStep held;
   private double heldAt;
 
@@ -60,7 +60,7 @@ final class SchedulePane extends StackPane {
   }
 
   void show(Schedule next, Optional<ScheduleStep> chosen) {
-    tide = next;
+    schedule = next;
     double scale = session.look().textScale().get();
     double high = (190 + 26 * (next.packs().size() + 4)) * scale;
     chart.setMinHeight(high);
@@ -75,29 +75,29 @@ final class SchedulePane extends StackPane {
   }
 
   private Instant instant(double x, Rectangle2D area) {
-    double hour = (x - area.getX()) / area.getWidth() * ScheduleDrawings.hours(tide);
-    return ScheduleDrawings.begins(tide).plusMillis((long) (hour * 3_600_000));
+    double hour = (x - area.getX()) / area.getWidth() * ScheduleDrawings.hours(schedule);
+    return ScheduleDrawings.begins(schedule).plusMillis((long) (hour * 3_600_000));
   }
 
   private double x(Instant at, Rectangle2D area) {
-    double hour = Duration.between(ScheduleDrawings.begins(tide), at).toSeconds() / 3600.0;
-    return area.getX() + hour / ScheduleDrawings.hours(tide) * area.getWidth();
+    double hour = Duration.between(ScheduleDrawings.begins(schedule), at).toSeconds() / 3600.0;
+    return area.getX() + hour / ScheduleDrawings.hours(schedule) * area.getWidth();
   }
 
   /** The bar under the mouse. */
   private Optional<ScheduleStep> at(MouseEvent e) {
-    if (tide == null || lanes().isEmpty()) {
+    if (schedule == null || lanes().isEmpty()) {
       return Optional.empty();
     }
     Rectangle2D area = lanes().get();
-    List<Long> units = List.copyOf(tide.packs().keySet());
+    List<Long> units = List.copyOf(schedule.packs().keySet());
     int many = units.size() + 4;
     int lane = (int) Math.floor((e.getY() - area.getY()) / area.getHeight() * many);
     if (lane < 0 || lane >= units.size()) {
       return Optional.empty();
     }
     List<ScheduleStep> own =
-        tide.steps().stream().filter(s -> s.unit() == units.get(lane)).toList();
+        schedule.steps().stream().filter(s -> s.unit() == units.get(lane)).toList();
     // Of two that touch it is the one under the mouse; beside a narrow one a little counts too.
     return own.stream()
         .filter(s -> e.getX() >= x(s.from(), area) && e.getX() < x(s.to(), area))
@@ -127,7 +127,7 @@ final class SchedulePane extends StackPane {
       return;
     }
     Rectangle2D area = lanes().get();
-    List<Long> units = List.copyOf(tide.packs().keySet());
+    List<Long> units = List.copyOf(schedule.packs().keySet());
     double high = area.getHeight() / (units.size() + 4);
     ghost.setX(chart.getLayoutX() + x(held.from(), area) + e.getX() - heldAt);
     ghost.setY(chart.getLayoutY() + area.getY() + high * units.indexOf(held.unit()) + 2);

@@ -51,7 +51,7 @@ final class StepPanel extends VBox {
   }
 
   /** Tells of one; of none what this place is for. */
-  void show(Optional<ScheduleStep> chosen, Schedule tide) {
+  void show(Optional<ScheduleStep> chosen, Schedule schedule) {
     step = chosen.orElse(null);
     if (step == null) {
       getChildren()
@@ -75,19 +75,19 @@ final class StepPanel extends VBox {
             "Lasts "
                 + ScheduleTimes.words(step.lasts())
                 + "; "
-                + SchedulePage.needs(step, tide.packs().get(step.unit()))
+                + SchedulePage.needs(step, schedule.packs().get(step.unit()))
                 + "; takes "
                 + SchedulePage.uses(step)
                 + "."));
     if (step.wanted().isPresent()) {
       of(step.wanted().get(), all);
     } else {
-      between(tide, all);
+      between(schedule, all);
     }
     getChildren().setAll(all);
   }
 
-  private void between(Schedule tide, List<Node> all) {
+  private void between(Schedule schedule, List<Node> all) {
     all.add(
         Words.of(
             "because-text",
@@ -105,8 +105,8 @@ final class StepPanel extends VBox {
                   step.charges() ? "It is charged" : "It is down",
                   () -> work.end(step, false)),
               button("break-step", "Broken off", () -> work.end(step, true))));
-    } else if (tide.next(step.unit()).filter(step::equals).isPresent()
-        && tide.steps().stream()
+    } else if (schedule.next(step.unit()).filter(step::equals).isPresent()
+        && schedule.steps().stream()
             .noneMatch(s -> s.unit() == step.unit() && s.kind() == ScheduleStep.Kind.RUNNING)) {
       all.add(
           Words.of(

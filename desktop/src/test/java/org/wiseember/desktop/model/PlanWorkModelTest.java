@@ -46,8 +46,8 @@ public class PlanWorkModelTest extends OnSession {
     return session.planWork();
   }
 
-  private Schedule tide() {
-    return work().tide().get();
+  private Schedule schedule() {
+    return work().schedule().get();
   }
 
   /** One unit, and somebody there day and night. */
@@ -62,7 +62,9 @@ public class PlanWorkModelTest extends OnSession {
                 .present(
                     List.of(new CampaignNotes.Present(LocalTime.MIDNIGHT, LocalTime.MIDNIGHT))),
             "there");
-    until(() -> tide() != null && tide().packs().keySet().equals(java.util.Set.of(HADDLEWICK)));
+    until(
+        () ->
+            schedule() != null && schedule().packs().keySet().equals(java.util.Set.of(HADDLEWICK)));
     settle();
   }
 
@@ -70,16 +72,16 @@ public class PlanWorkModelTest extends OnSession {
   @Test
   public void whatWasNotBegunIsPlannedAnew() {
     open();
-    ScheduleStep first = tide().steps().get(0);
+    ScheduleStep first = schedule().steps().get(0);
     assertFalse(first.from().isAfter(now));
-    long tests = tide().tests();
+    long tests = schedule().tests();
     work().tick();
-    Schedule same = tide();
+    Schedule same = schedule();
     now = now.plus(Duration.ofHours(3));
     work().tick();
-    until(() -> !tide().now().equals(same.now()));
-    assertTrue(tide().steps().stream().noneMatch(s -> s.from().isBefore(now.minusSeconds(60))));
-    assertEquals(tide().tests(), tests, "no test is lost");
+    until(() -> !schedule().now().equals(same.now()));
+    assertTrue(schedule().steps().stream().noneMatch(s -> s.from().isBefore(now.minusSeconds(60))));
+    assertEquals(schedule().tests(), tests, "no test is lost");
     assertTrue(
         work().changed().get().get(0).startsWith("All is over at"),
         work().changed().get().toString());
@@ -91,11 +93,11 @@ public class PlanWorkModelTest extends OnSession {
     open();
     assertTrue(work().reminder().orElseThrow().brief().contains("now"));
     ScheduleStep test =
-        tide().steps().stream()
+        schedule().steps().stream()
             .filter(s -> s.kind() == ScheduleStep.Kind.TEST)
             .findFirst()
             .orElseThrow();
-    Schedule before = tide();
+    Schedule before = schedule();
     for (ScheduleStep s : List.copyOf(before.steps())) {
       if (!s.equals(test) && s.kind() == ScheduleStep.Kind.TEST) {
         work()
@@ -108,14 +110,19 @@ public class PlanWorkModelTest extends OnSession {
     work().pin(test, Optional.of(now.plus(Duration.ofMinutes(90))));
     until(
         () ->
-            tide().tests() == 1
-                && tide().nextTest(HADDLEWICK).orElseThrow().from().isAfter(now.plusSeconds(3600)));
-    if (tide().charges() == 0) {
+            schedule().tests() == 1
+                && schedule()
+                    .nextTest(HADDLEWICK)
+                    .orElseThrow()
+                    .from()
+                    .isAfter(now.plusSeconds(3600)));
+    if (schedule().charges() == 0) {
       assertTrue(work().reminder().isEmpty());
     }
     now = now.plus(Duration.ofMinutes(78));
     assertTrue(
-        work().reminder().isPresent(), "twelve minutes before: " + tide().steps() + " at " + now);
+        work().reminder().isPresent(),
+        "twelve minutes before: " + schedule().steps() + " at " + now);
   }
 
   /** Notes are kept in the workbook, and undo returns to those before. */

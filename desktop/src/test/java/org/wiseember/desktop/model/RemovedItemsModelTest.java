@@ -21,7 +21,7 @@ import org.wiseember.workbook.Workbook;
 /** What was taken off the shelf comes back past a restart, and whole copies lie beside. */
 public class RemovedItemsModelTest extends OnSession {
   private List<String> off() {
-    return session.drawer().things().stream().map(RemovedItems.Thing::words).toList();
+    return session.removedItems().things().stream().map(RemovedItems.Thing::words).toList();
   }
 
   /** As the undo of reading it in does. */
@@ -53,7 +53,7 @@ public class RemovedItemsModelTest extends OnSession {
     restart();
     until(() -> off().equals(List.of(name)));
     assertEquals(session.shelf().places().size(), 4);
-    session.drawer().putBack(session.drawer().things().get(0));
+    session.removedItems().putBack(session.removedItems().things().get(0));
     until(() -> session.shelf().places().size() == 5);
     untilSaid(name + " is back.");
     until(() -> off().isEmpty());
@@ -75,7 +75,7 @@ public class RemovedItemsModelTest extends OnSession {
     restart();
     until(() -> off().size() == 1);
     assertEquals(choose(0).runs().size(), runs - 1);
-    session.drawer().putBack(session.drawer().things().get(0));
+    session.removedItems().putBack(session.removedItems().things().get(0));
     until(() -> session.shelf().chosen().get().runs().size() == runs);
     until(() -> off().isEmpty());
   }

@@ -29,7 +29,7 @@ import org.wiseember.bench.procedure.PortSteps;
 import org.wiseember.bench.procedure.SwitchOver;
 import org.wiseember.bench.procedure.WaveSteps;
 import org.wiseember.bench.run.Pace;
-import org.wiseember.bench.simulated.WaveShape;
+import org.wiseember.bench.simulated.load.WaveShape;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.cost.Parts;
 import org.wiseember.core.label.Label;

@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.Set;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
-import org.wiseember.bench.simulated.Feeds;
-import org.wiseember.bench.simulated.LoadBank;
 import org.wiseember.bench.simulated.Practice;
 import org.wiseember.bench.simulated.SideInstrument;
+import org.wiseember.bench.simulated.feed.Feeds;
+import org.wiseember.bench.simulated.load.LoadBank;
 
 /**
  * What stands on the simulated bench for a test.

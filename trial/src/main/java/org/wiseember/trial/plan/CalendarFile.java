@@ -35,12 +35,12 @@ public final class CalendarFile {
    *
    * @param made when it was made
    */
-  public static String write(Schedule tide, Instant made) {
+  public static String write(Schedule schedule, Instant made) {
     ICalendar calendar = new ICalendar();
     calendar.setProductId("-//Wise Ember//Plan//EN");
-    for (ScheduleStep step : tide.steps()) {
+    for (ScheduleStep step : schedule.steps()) {
       if (step.kind() != ScheduleStep.Kind.RUNNING) {
-        calendar.addEvent(event(step, tide.packs().get(step.unit()), made));
+        calendar.addEvent(event(step, schedule.packs().get(step.unit()), made));
       }
     }
     StringWriter text = new StringWriter();

@@ -30,41 +30,43 @@ public final class ScheduleDrawings {
   private ScheduleDrawings() {}
 
   /** When its picture begins: with what runs already. */
-  public static Instant begins(Schedule tide) {
-    return tide.steps().stream()
+  public static Instant begins(Schedule schedule) {
+    return schedule.steps().stream()
         .map(ScheduleStep::from)
-        .filter(t -> t.isBefore(tide.now()))
+        .filter(t -> t.isBefore(schedule.now()))
         .min(Instant::compareTo)
-        .orElse(tide.now());
+        .orElse(schedule.now());
   }
 
   /** Hours from there to the end. */
-  public static double hours(Schedule tide) {
-    return Math.max(LEAST_HOURS, 1.02 * hour(tide, tide.end()));
+  public static double hours(Schedule schedule) {
+    return Math.max(LEAST_HOURS, 1.02 * hour(schedule, schedule.end()));
   }
 
-  private static double hour(Schedule tide, Instant at) {
-    return Duration.between(begins(tide), at).toSeconds() / 3600.0;
+  private static double hour(Schedule schedule, Instant at) {
+    return Duration.between(begins(schedule), at).toSeconds() / 3600.0;
   }
 
   /** Lanes of units come first, in the order of the page. */
   public static ScheduleDrawing of(
-      Schedule tide, ScheduleTimes times, Optional<ScheduleStep> chosen) {
-    List<Long> units = List.copyOf(tide.packs().keySet());
+      Schedule schedule, ScheduleTimes times, Optional<ScheduleStep> chosen) {
+    List<Long> units = List.copyOf(schedule.packs().keySet());
     List<ScheduleDrawing.Line> lines = new ArrayList<>();
     List<ScheduleDrawing.Lane> lanes = new ArrayList<>();
     for (int i = 0; i < units.size(); i++) {
       UnitMark mark = new UnitMark(i);
       long unit = units.get(i);
-      List<ScheduleStep> own = tide.steps().stream().filter(s -> s.unit() == unit).toList();
-      if (!tide.packs().get(unit).none()) {
-        lines.add(new ScheduleDrawing.Line(tide.names().get(unit), mark, corners(tide, unit, own)));
+      List<ScheduleStep> own = schedule.steps().stream().filter(s -> s.unit() == unit).toList();
+      if (!schedule.packs().get(unit).none()) {
+        lines.add(
+            new ScheduleDrawing.Line(
+                schedule.names().get(unit), mark, corners(schedule, unit, own)));
       }
       lanes.add(
           new ScheduleDrawing.Lane(
-              laneName(tide.names().get(unit)),
+              laneName(schedule.names().get(unit)),
               own.stream()
-                  .map(s -> bar(tide, s, s.from(), s.to(), mark, brief(s), chosen))
+                  .map(s -> bar(schedule, s, s.from(), s.to(), mark, brief(s), chosen))
                   .toList()));
     }
     for (String lane :
@@ -74,22 +76,34 @@ public final class ScheduleDrawings {
       lanes.add(
           new ScheduleDrawing.Lane(
               lane,
-              tide.steps().stream()
+              schedule.steps().stream()
                   .filter(s -> !things(s, lane).isEmpty())
-                  .map(s -> bar(tide, s, s.from(), s.to(), mark(units, s), things(s, lane), chosen))
+                  .map(
+                      s ->
+                          bar(
+                              schedule,
+                              s,
+                              s.from(),
+                              s.to(),
+                              mark(units, s),
+                              things(s, lane),
+                              chosen))
                   .toList()));
     }
     lanes.add(
         new ScheduleDrawing.Lane(
             "Someone there",
-            tide.steps().stream()
+            schedule.steps().stream()
                 .filter(
                     s ->
-                        s.kind() != ScheduleStep.Kind.RUNNING || s.attendedTo().isAfter(tide.now()))
-                .map(s -> bar(tide, s, s.from(), attended(s), mark(units, s), "be there", chosen))
+                        s.kind() != ScheduleStep.Kind.RUNNING
+                            || s.attendedTo().isAfter(schedule.now()))
+                .map(
+                    s ->
+                        bar(schedule, s, s.from(), attended(s), mark(units, s), "be there", chosen))
                 .toList()));
     return new ScheduleDrawing(
-        hours(tide), hour(tide, tide.now()), ticks(tide, times), lines, lanes);
+        hours(schedule), hour(schedule, schedule.now()), ticks(schedule, times), lines, lanes);
   }
 
   /** The names of lanes stand beside them and must leave them room. */
@@ -108,7 +122,7 @@ public final class ScheduleDrawings {
   }
 
   private static ScheduleDrawing.Bar bar(
-      Schedule tide,
+      Schedule schedule,
       ScheduleStep step,
       Instant from,
       Instant to,
@@ -116,8 +130,8 @@ public final class ScheduleDrawings {
       String words,
       Optional<ScheduleStep> chosen) {
     return new ScheduleDrawing.Bar(
-        hour(tide, from),
-        hour(tide, to),
+        hour(schedule, from),
+        hour(schedule, to),
         mark,
         words,
         chosen.filter(step::equals).isPresent(),
@@ -139,33 +153,35 @@ public final class ScheduleDrawings {
   }
 
   private static List<ScheduleDrawing.Corner> corners(
-      Schedule tide, long unit, List<ScheduleStep> own) {
+      Schedule schedule, long unit, List<ScheduleStep> own) {
     List<ScheduleDrawing.Corner> corners = new ArrayList<>();
-    double percent = tide.packs().get(unit).percent();
+    double percent = schedule.packs().get(unit).percent();
     corners.add(
         new ScheduleDrawing.Corner(
-            Math.min(hour(tide, tide.now()), own.isEmpty() ? 0 : hour(tide, own.get(0).from())),
+            Math.min(
+                hour(schedule, schedule.now()),
+                own.isEmpty() ? 0 : hour(schedule, own.get(0).from())),
             percent));
     for (ScheduleStep s : own) {
-      corners.add(new ScheduleDrawing.Corner(hour(tide, s.from()), s.chargeFrom()));
-      corners.add(new ScheduleDrawing.Corner(hour(tide, s.to()), s.chargeTo()));
+      corners.add(new ScheduleDrawing.Corner(hour(schedule, s.from()), s.chargeFrom()));
+      corners.add(new ScheduleDrawing.Corner(hour(schedule, s.to()), s.chargeTo()));
       percent = s.chargeTo();
     }
-    corners.add(new ScheduleDrawing.Corner(hours(tide), percent));
+    corners.add(new ScheduleDrawing.Corner(hours(schedule), percent));
     return corners;
   }
 
   /** Whole hours of the day, so many that they do not crowd; midnight by the name of its day. */
-  private static Map<Double, String> ticks(Schedule tide, ScheduleTimes times) {
-    double hours = hours(tide);
+  private static Map<Double, String> ticks(Schedule schedule, ScheduleTimes times) {
+    double hours = hours(schedule);
     int step = STEPS[STEPS.length - 1];
     for (int i = STEPS.length - 1; i >= 0; i--) {
       step = hours / STEPS[i] <= MOST_TICKS ? STEPS[i] : step;
     }
     Map<Double, String> ticks = new LinkedHashMap<>();
-    ZonedDateTime at = begins(tide).atZone(times.zone()).truncatedTo(ChronoUnit.HOURS);
+    ZonedDateTime at = begins(schedule).atZone(times.zone()).truncatedTo(ChronoUnit.HOURS);
     for (int i = 0; i <= hours + 24; i++, at = at.plusHours(1)) {
-      double hour = hour(tide, at.toInstant());
+      double hour = hour(schedule, at.toInstant());
       boolean whole =
           step < 24
               ? at.getHour() % step == 0

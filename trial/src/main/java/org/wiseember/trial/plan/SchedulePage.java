@@ -18,20 +18,20 @@ public final class SchedulePage {
   private SchedulePage() {}
 
   /** How much it is, one sentence or two. */
-  public static String summary(Schedule tide, ScheduleTimes times) {
-    if (tide.steps().isEmpty()) {
+  public static String summary(Schedule schedule, ScheduleTimes times) {
+    if (schedule.steps().isEmpty()) {
       return "Nothing is to be done: every claim of these units that a test here can answer has its"
           + " answer.";
     }
-    return count(tide.tests(), "test")
+    return count(schedule.tests(), "test")
         + ", over at "
-        + times.words(tide.end())
+        + times.words(schedule.end())
         + ", "
-        + ScheduleTimes.words(Duration.ofMinutes(attendedMinutes(tide)))
+        + ScheduleTimes.words(Duration.ofMinutes(attendedMinutes(schedule)))
         + " of it with somebody there; "
-        + (tide.charges() == 0 ? "no charge" : count(tide.charges(), "charge"))
+        + (schedule.charges() == 0 ? "no charge" : count(schedule.charges(), "charge"))
         + " put in between. "
-        + (tide.proven() ? "No plan is shorter." : "A shorter one may exist.");
+        + (schedule.proven() ? "No plan is shorter." : "A shorter one may exist.");
   }
 
   private static String count(long many, String what) {
@@ -39,11 +39,11 @@ public final class SchedulePage {
   }
 
   /** Minutes in which somebody has to be there; two things at once count once. */
-  static long attendedMinutes(Schedule tide) {
+  static long attendedMinutes(Schedule schedule) {
     long sum = 0;
     Instant until = Instant.MIN;
-    for (ScheduleStep s : tide.steps()) {
-      Instant from = s.from().isBefore(tide.now()) ? tide.now() : s.from();
+    for (ScheduleStep s : schedule.steps()) {
+      Instant from = s.from().isBefore(schedule.now()) ? schedule.now() : s.from();
       from = from.isBefore(until) ? until : from;
       if (s.attendedTo().isAfter(from)) {
         sum += Duration.between(from, s.attendedTo()).toMinutes();
@@ -54,16 +54,18 @@ public final class SchedulePage {
   }
 
   /** What comes next, and when to be back. */
-  public static String next(Schedule tide, ScheduleTimes times) {
+  public static String next(Schedule schedule, ScheduleTimes times) {
     List<ScheduleStep> later =
-        tide.steps().stream().filter(s -> s.kind() != ScheduleStep.Kind.RUNNING).toList();
+        schedule.steps().stream().filter(s -> s.kind() != ScheduleStep.Kind.RUNNING).toList();
     if (later.isEmpty()) {
-      return tide.steps().isEmpty()
+      return schedule.steps().isEmpty()
           ? ""
-          : "What runs should be over at " + times.words(tide.end()) + "; nothing comes after it.";
+          : "What runs should be over at "
+              + times.words(schedule.end())
+              + "; nothing comes after it.";
     }
     ScheduleStep first = later.get(0);
-    boolean now = !first.from().isAfter(tide.now());
+    boolean now = !first.from().isAfter(schedule.now());
     String words =
         (now ? "Now: " : "Next, at " + times.words(first.from()) + ": ")
             + first.words()
@@ -130,38 +132,43 @@ public final class SchedulePage {
   }
 
   /** How it stands. */
-  public static String state(Schedule tide, ScheduleStep step, ScheduleTimes times) {
+  public static String state(Schedule schedule, ScheduleStep step, ScheduleTimes times) {
     return switch (step.kind()) {
       case RUNNING -> "runs, over at " + times.words(step.to());
       default ->
-          step.from().isAfter(tide.now())
+          step.from().isAfter(schedule.now())
               ? "at " + times.words(step.from()) + (step.pinned() ? ", pinned" : "")
               : "now";
     };
   }
 
   /** The sheet. */
-  public static Sheet sheet(Schedule tide, ScheduleTimes times) {
+  public static Sheet sheet(Schedule schedule, ScheduleTimes times) {
     FindingPage page = new FindingPage(List.of(), List.of());
-    if (!tide.steps().isEmpty()) {
-      page = page.chart(ScheduleDrawings.of(tide, times, Optional.empty()));
+    if (!schedule.steps().isEmpty()) {
+      page = page.chart(ScheduleDrawings.of(schedule, times, Optional.empty()));
     }
     List<List<String>> rows = new ArrayList<>();
-    for (ScheduleStep s : tide.steps()) {
+    for (ScheduleStep s : schedule.steps()) {
       rows.add(
           List.of(
               s.words(),
               s.unitName(),
               times.words(s),
               Figures.fixed(s.chargeFrom(), 0) + " to " + Figures.fixed(s.chargeTo(), 0) + " %",
-              needs(s, tide.packs().get(s.unit()))));
+              needs(s, schedule.packs().get(s.unit()))));
     }
-    List<String> said = new ArrayList<>(List.of(summary(tide, times)));
-    said.addAll(tide.said());
-    tide.packs().forEach((unit, pack) -> said.add(tide.names().get(unit) + ": " + pack.words()));
+    List<String> said = new ArrayList<>(List.of(summary(schedule, times)));
+    said.addAll(schedule.said());
+    schedule
+        .packs()
+        .forEach((unit, pack) -> said.add(schedule.names().get(unit) + ": " + pack.words()));
     return new Sheet(
         "Plan",
-        String.join(", ", tide.names().values()) + ", from " + times.words(tide.now()) + ".",
+        String.join(", ", schedule.names().values())
+            + ", from "
+            + times.words(schedule.now())
+            + ".",
         page.table(List.of("What", "Unit", "When", "Charge", "Needs"), rows).say(said));
   }
 }

@@ -16,13 +16,13 @@ import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.bench.instrument.SetPoints;
-import org.wiseember.bench.simulated.Chemistry;
 import org.wiseember.bench.simulated.Clamped;
-import org.wiseember.bench.simulated.Heater;
-import org.wiseember.bench.simulated.Load;
-import org.wiseember.bench.simulated.LoadBank;
 import org.wiseember.bench.simulated.SimulatedBench;
-import org.wiseember.bench.simulated.UnitDesign;
+import org.wiseember.bench.simulated.design.Chemistry;
+import org.wiseember.bench.simulated.design.UnitDesign;
+import org.wiseember.bench.simulated.load.Heater;
+import org.wiseember.bench.simulated.load.Load;
+import org.wiseember.bench.simulated.load.LoadBank;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.trial.need.Needs;
 import org.wiseember.trial.onhand.OnHand;
@@ -76,7 +76,7 @@ public class ScheduleReplayTest {
       Judgement unit = Judgement.of(workbook, workbook.units().byId(id).orElseThrow(), true);
       CampaignNotes notes =
           CampaignNotes.USUAL.charged(id, new CampaignNotes.Charge(charge, MORNING));
-      Schedule tide =
+      Schedule schedule =
           ScheduleMaker.of(
               List.of(unit),
               OnHand.of(List.of(50.0, 100.0, 200.0, 400.0)),
@@ -85,8 +85,8 @@ public class ScheduleReplayTest {
               MORNING,
               ZoneOffset.UTC,
               0.5);
-      assertTrue(tide.tests() >= 4, tide.steps().toString());
-      replay(tide, bench(design, charge / 100, seed));
+      assertTrue(schedule.tests() >= 4, schedule.steps().toString());
+      replay(schedule, bench(design, charge / 100, seed));
     }
   }
 
@@ -101,8 +101,8 @@ public class ScheduleReplayTest {
         design, new LoadBank(loads, watts), charge, seed, Set.of(), Clamped.BATTERY);
   }
 
-  private static void replay(Schedule tide, SimulatedBench bench) {
-    for (ScheduleStep step : tide.steps()) {
+  private static void replay(Schedule schedule, SimulatedBench bench) {
+    for (ScheduleStep step : schedule.steps()) {
       switch (step.kind()) {
         case CHARGE -> fill(bench, step.chargeTo());
         case RUN_DOWN -> runDown(bench, step.chargeTo());

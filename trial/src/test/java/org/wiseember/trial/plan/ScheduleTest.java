@@ -66,11 +66,11 @@ public class ScheduleTest {
     return OnHand.of(List.of(100.0, 200.0, 400.0));
   }
 
-  private static Schedule tide(Workbook workbook, CampaignNotes notes) {
-    return tide(workbook, notes, Optional.empty(), MORNING);
+  private static Schedule schedule(Workbook workbook, CampaignNotes notes) {
+    return schedule(workbook, notes, Optional.empty(), MORNING);
   }
 
-  private static Schedule tide(
+  private static Schedule schedule(
       Workbook workbook, CampaignNotes notes, Optional<ScheduleMaker.Going> going, Instant now) {
     List<Judgement> units =
         workbook.units().all().stream().map(u -> Judgement.of(workbook, u, true)).toList();
@@ -78,11 +78,11 @@ public class ScheduleTest {
   }
 
   /** Whatever is planned finds what it needs. */
-  private static void sound(Schedule tide, CampaignNotes notes) {
+  private static void sound(Schedule schedule, CampaignNotes notes) {
     Map<Long, Double> charge = new HashMap<>();
     Map<Long, Instant> over = new HashMap<>();
-    tide.packs().forEach((unit, pack) -> charge.put(unit, pack.percent()));
-    for (ScheduleStep s : tide.steps()) {
+    schedule.packs().forEach((unit, pack) -> charge.put(unit, pack.percent()));
+    for (ScheduleStep s : schedule.steps()) {
       assertEquals(s.chargeFrom(), charge.get(s.unit()), 0.06, s.toString());
       assertFalse(s.from().isBefore(over.getOrDefault(s.unit(), Instant.MIN)), s.toString());
       s.wanted()
@@ -101,7 +101,7 @@ public class ScheduleTest {
     }
     for (Equipment thing : Equipment.values()) {
       List<ScheduleStep> using =
-          tide.steps().stream().filter(s -> s.uses(thing)).collect(Collectors.toList());
+          schedule.steps().stream().filter(s -> s.uses(thing)).collect(Collectors.toList());
       for (int i = 1; i < using.size(); i++) {
         assertFalse(
             using.get(i).from().isBefore(using.get(i - 1).to()),
@@ -117,33 +117,34 @@ public class ScheduleTest {
         workbook -> {
           long id = unit(workbook, "Stall lamp 500", LABEL);
           CampaignNotes notes = CampaignNotes.USUAL;
-          Schedule tide = tide(workbook, notes);
-          sound(tide, notes);
-          List<String> tests = tide.proposals().get(id).wanted().stream().map(Wanted::key).toList();
+          Schedule schedule = schedule(workbook, notes);
+          sound(schedule, notes);
+          List<String> tests =
+              schedule.proposals().get(id).wanted().stream().map(Wanted::key).toList();
           assertTrue(
               tests.containsAll(List.of(Drain.AC, IdleWatch.KIND, Charge.KIND)), tests.toString());
           assertEquals(tests.stream().distinct().count(), tests.size());
           assertEquals(
-              tide.steps().stream()
+              schedule.steps().stream()
                   .flatMap(s -> s.wanted().stream())
                   .map(Wanted::key)
                   .sorted()
                   .toList(),
               tests.stream().sorted().toList(),
-              tide.said().toString());
+              schedule.said().toString());
           List<Double> costs =
-              tide.proposals().get(id).wanted().stream().map(Wanted::attendedHours).toList();
+              schedule.proposals().get(id).wanted().stream().map(Wanted::attendedHours).toList();
           assertEquals(costs, costs.stream().sorted().toList(), "cheapest first");
           assertTrue(
-              tide.proposals().get(id).wanted().stream()
+              schedule.proposals().get(id).wanted().stream()
                   .filter(w -> w.key().equals(Drain.AC))
                   .anyMatch(
                       w ->
                           w.settles().contains(Subject.CAPACITY.words().toLowerCase(Locale.ROOT))));
           // Nobody read its display, so it is neither full nor empty for the plan.
-          assertFalse(tide.packs().get(id).known());
-          assertEquals(tide.packs().get(id).percent(), 50, 0);
-          ScheduleStep drain = tide.step(id, Drain.AC).orElseThrow();
+          assertFalse(schedule.packs().get(id).known());
+          assertEquals(schedule.packs().get(id).percent(), 50, 0);
+          ScheduleStep drain = schedule.step(id, Drain.AC).orElseThrow();
           assertEquals(drain.chargeFrom(), 100, 0);
           assertEquals(drain.chargeTo(), 0, 0);
           // 500 Wh × 0.85 at 200 W, and a few minutes: by its label, before anything is measured.
@@ -169,24 +170,25 @@ public class ScheduleTest {
               charged
                   .pinning(id, Drain.AC, Optional.of(three))
                   .choosing(id, IdleWatch.KIND, Optional.of(CampaignNotes.Choice.ELSEWHERE));
-          Schedule tide = tide(workbook, notes);
-          sound(tide, notes);
-          assertTrue(tide.said().isEmpty(), tide.said().toString());
-          assertEquals(tide.step(id, Drain.AC).orElseThrow().from(), three);
-          assertTrue(tide.step(id, Drain.AC).orElseThrow().pinned());
-          assertTrue(tide.step(id, IdleWatch.KIND).isEmpty());
+          Schedule schedule = schedule(workbook, notes);
+          sound(schedule, notes);
+          assertTrue(schedule.said().isEmpty(), schedule.said().toString());
+          assertEquals(schedule.step(id, Drain.AC).orElseThrow().from(), three);
+          assertTrue(schedule.step(id, Drain.AC).orElseThrow().pinned());
+          assertTrue(schedule.step(id, IdleWatch.KIND).isEmpty());
           Schedule past =
-              tide(workbook, charged.pinning(id, Drain.AC, Optional.of(MORNING.minusSeconds(900))));
+              schedule(
+                  workbook, charged.pinning(id, Drain.AC, Optional.of(MORNING.minusSeconds(900))));
           assertTrue(past.said().get(0).contains("is past"), past.said().toString());
           assertTrue(past.step(id, Drain.AC).isPresent());
           Schedule night =
-              tide(
+              schedule(
                   workbook,
                   charged.pinning(
                       id, Drain.AC, Optional.of(Instant.parse("2026-05-05T02:00:00Z"))));
           assertTrue(night.said().get(0).contains("nobody is there"), night.said().toString());
           Schedule soon =
-              tide(
+              schedule(
                   workbook,
                   CampaignNotes.USUAL.pinning(id, Drain.AC, Optional.of(MORNING.plusSeconds(600))));
           assertTrue(soon.said().get(0).contains("cannot be kept"), soon.said().toString());
@@ -202,12 +204,13 @@ public class ScheduleTest {
           long id = unit(workbook, "Stall lamp 500", LABEL);
           Instant then = MORNING.minus(Duration.ofDays(3));
           Schedule stale =
-              tide(workbook, CampaignNotes.USUAL.charged(id, new CampaignNotes.Charge(100, then)));
+              schedule(
+                  workbook, CampaignNotes.USUAL.charged(id, new CampaignNotes.Charge(100, then)));
           assertFalse(stale.packs().get(id).known());
           assertFalse(stale.packs().get(id).read());
           assertEquals(stale.packs().get(id).percent(), 50, 0);
           Schedule fresh =
-              tide(
+              schedule(
                   workbook,
                   CampaignNotes.USUAL.charged(id, new CampaignNotes.Charge(100, MORNING)));
           assertTrue(fresh.packs().get(id).read());
@@ -231,7 +234,7 @@ public class ScheduleTest {
                   .charged(id, new CampaignNotes.Charge(40, MORNING.minusSeconds(60)))
                   .begun(id, begun);
           Instant soon = MORNING.plus(Duration.ofMinutes(20));
-          Schedule going = tide(workbook, notes, Optional.empty(), soon);
+          Schedule going = schedule(workbook, notes, Optional.empty(), soon);
           ScheduleStep first = going.steps().get(0);
           assertEquals(first.kind(), ScheduleStep.Kind.RUNNING);
           assertEquals(first.words(), "Charge to 100 %");
@@ -242,20 +245,20 @@ public class ScheduleTest {
           assertFalse(next.from().isBefore(begun.ends().minusSeconds(60)));
           // 60 % were to take an hour; of 90 % the last ten take ten minutes.
           CampaignNotes read = notes.charged(id, new CampaignNotes.Charge(90, soon));
-          Schedule sooner = tide(workbook, read, Optional.empty(), soon);
+          Schedule sooner = schedule(workbook, read, Optional.empty(), soon);
           assertEquals(sooner.steps().get(0).to(), soon.plus(Duration.ofMinutes(10)));
           CampaignNotes full = notes.charged(id, new CampaignNotes.Charge(100, soon));
-          Schedule there = tide(workbook, full, Optional.empty(), soon);
+          Schedule there = schedule(workbook, full, Optional.empty(), soon);
           assertTrue(there.packs().get(id).underWay().isEmpty());
           assertTrue(there.packs().get(id).read());
-          Schedule over = tide(workbook, notes, Optional.empty(), begun.ends());
+          Schedule over = schedule(workbook, notes, Optional.empty(), begun.ends());
           assertEquals(over.packs().get(id).percent(), 100, 0);
           assertFalse(over.packs().get(id).read(), "nobody read it");
           Schedule broken =
-              tide(workbook, notes.begun(id, begun.brokenOff(soon)), Optional.empty(), soon);
+              schedule(workbook, notes.begun(id, begun.brokenOff(soon)), Optional.empty(), soon);
           assertFalse(broken.packs().get(id).known());
           Schedule old =
-              tide(workbook, notes, Optional.empty(), begun.ends().plus(Duration.ofDays(3)));
+              schedule(workbook, notes, Optional.empty(), begun.ends().plus(Duration.ofDays(3)));
           assertFalse(old.packs().get(id).known());
           // Kept and read again it is the same.
           workbook.campaignNotes(notes);
@@ -277,19 +280,19 @@ public class ScheduleTest {
                   .lacking(
                       new CampaignNotes.Away(
                           Equipment.AC_METER.name(), MORNING, MORNING.plus(Duration.ofHours(24))));
-          Schedule tide = tide(workbook, evenings);
-          sound(tide, evenings);
+          Schedule schedule = schedule(workbook, evenings);
+          sound(schedule, evenings);
           assertTrue(
-              tide.steps().stream()
+              schedule.steps().stream()
                   .filter(s -> s.uses(Equipment.AC_METER))
                   .noneMatch(s -> s.from().isBefore(MORNING.plus(Duration.ofHours(24)))));
-          assertEquals(tide.packs().keySet().size(), 2);
+          assertEquals(schedule.packs().keySet().size(), 2);
           assertEquals(
-              tide.tests(),
-              tide.proposals().get(id).wanted().size()
-                  + tide.proposals().get(second).wanted().size());
-          Schedule before = tide(workbook, CampaignNotes.USUAL);
-          List<String> changes = ScheduleChanges.between(before, tide, TIMES);
+              schedule.tests(),
+              schedule.proposals().get(id).wanted().size()
+                  + schedule.proposals().get(second).wanted().size());
+          Schedule before = schedule(workbook, CampaignNotes.USUAL);
+          List<String> changes = ScheduleChanges.between(before, schedule, TIMES);
           assertTrue(changes.get(0).startsWith("All is over at"), changes.toString());
           assertTrue(changes.size() <= 4, changes.toString());
           assertTrue(ScheduleChanges.between(before, before, TIMES).isEmpty());
@@ -297,7 +300,7 @@ public class ScheduleTest {
               CampaignNotes.USUAL.present(
                   List.of(new CampaignNotes.Present(LocalTime.of(18, 0), LocalTime.of(18, 20))));
           assertTrue(
-              tide(workbook, short_).said().stream().anyMatch(w -> w.contains("is left out")));
+              schedule(workbook, short_).said().stream().anyMatch(w -> w.contains("is left out")));
         });
   }
 
@@ -311,17 +314,17 @@ public class ScheduleTest {
           CampaignNotes notes =
               CampaignNotes.USUAL.charged(id, new CampaignNotes.Charge(100, MORNING));
           Instant ends = MORNING.plus(Duration.ofMinutes(100));
-          Schedule tide =
-              tide(
+          Schedule schedule =
+              schedule(
                   workbook,
                   notes,
                   Optional.of(
                       new ScheduleMaker.Going(id, Drain.AC, MORNING.minusSeconds(600), ends)),
                   MORNING);
-          ScheduleStep running = tide.steps().get(0);
+          ScheduleStep running = schedule.steps().get(0);
           assertEquals(running.kind(), ScheduleStep.Kind.RUNNING);
           assertEquals(running.chargeTo(), 0, 0);
-          for (ScheduleStep s : tide.steps()) {
+          for (ScheduleStep s : schedule.steps()) {
             boolean other = s.kind() != ScheduleStep.Kind.RUNNING;
             assertTrue(
                 !other || s.unit() == second || !s.from().isBefore(running.to()), s.toString());
@@ -329,7 +332,7 @@ public class ScheduleTest {
                 !other || !s.uses(Equipment.AC_METER) || !s.from().isBefore(running.to()),
                 s.toString());
           }
-          assertTrue(tide.next(id).orElseThrow().chargeFrom() <= 0.01, "it will be empty");
+          assertTrue(schedule.next(id).orElseThrow().chargeFrom() <= 0.01, "it will be empty");
         });
   }
 
@@ -339,10 +342,10 @@ public class ScheduleTest {
     with(
         workbook -> {
           long id = unit(workbook, "Barrow inverter", "Inverter 12 V to 230 V, 1000 W\nsine wave");
-          Schedule tide = tide(workbook, CampaignNotes.USUAL);
-          assertTrue(tide.packs().get(id).none());
-          assertTrue(tide.tests() > 0);
-          assertEquals(tide.charges(), 0);
+          Schedule schedule = schedule(workbook, CampaignNotes.USUAL);
+          assertTrue(schedule.packs().get(id).none());
+          assertTrue(schedule.tests() > 0);
+          assertEquals(schedule.charges(), 0);
         });
   }
 
@@ -352,8 +355,8 @@ public class ScheduleTest {
     with(
         workbook -> {
           unit(workbook, "Stall lamp; 500, the one with a very long name\nand a line", LABEL);
-          Schedule tide = tide(workbook, CampaignNotes.USUAL);
-          String text = CalendarFile.write(tide, MORNING);
+          Schedule schedule = schedule(workbook, CampaignNotes.USUAL);
+          String text = CalendarFile.write(schedule, MORNING);
           List<String> lines = new ArrayList<>(List.of(text.split("\r\n")));
           assertEquals(text.replace("\r\n", "").indexOf('\n'), -1);
           assertEquals(lines.get(0), "BEGIN:VCALENDAR");
@@ -363,7 +366,7 @@ public class ScheduleTest {
             assertTrue(line.getBytes(java.nio.charset.StandardCharsets.UTF_8).length <= 75, line);
           }
           long events = lines.stream().filter("BEGIN:VEVENT"::equals).count();
-          assertEquals(events, tide.steps().size());
+          assertEquals(events, schedule.steps().size());
           assertEquals(lines.stream().filter("BEGIN:VALARM"::equals).count(), events);
           assertTrue(
               lines.stream()

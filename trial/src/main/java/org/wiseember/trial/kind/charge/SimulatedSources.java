@@ -1,10 +1,10 @@
 package org.wiseember.trial.kind.charge;
 
 import java.util.Optional;
-import org.wiseember.bench.simulated.DcFeed;
-import org.wiseember.bench.simulated.DcSource;
-import org.wiseember.bench.simulated.Feeds;
-import org.wiseember.bench.simulated.PanelFeed;
+import org.wiseember.bench.simulated.feed.DcFeed;
+import org.wiseember.bench.simulated.feed.DcSource;
+import org.wiseember.bench.simulated.feed.Feeds;
+import org.wiseember.bench.simulated.feed.PanelFeed;
 import org.wiseember.core.charge.ChargeSource;
 import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.solar.SunDay;

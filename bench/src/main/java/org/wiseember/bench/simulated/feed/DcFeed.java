@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.feed;
 
 import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.solar.Port;

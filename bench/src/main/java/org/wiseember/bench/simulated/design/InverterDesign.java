@@ -1,4 +1,6 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.design;
+
+import org.wiseember.bench.simulated.load.WaveShape;
 
 /**
  * What the inverter of a simulated unit truly is.

@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.load;
 
 /**
  * A fridge: its compressor starts when the cabinet is warm, and runs until it is cold; every so

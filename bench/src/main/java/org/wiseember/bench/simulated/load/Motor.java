@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.load;
 
 /**
  * An induction motor under load: at a standstill it takes its locked-rotor current, and runs up

@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.design;
 
 import org.wiseember.core.solar.Port;
 

@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.design;
 
 /**
  * How the display of a simulated unit lies.

@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.load;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -32,7 +32,7 @@ public final class LoadBank implements Load {
   }
 
   /** Plugs in those whose watts together come nearest; none for 0, all for infinitely many. */
-  void plug(double sum) {
+  public void plug(double sum) {
     if (sum == wanted) {
       return;
     }

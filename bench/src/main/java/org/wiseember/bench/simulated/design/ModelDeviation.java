@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.design;
 
 /**
  * How a simulated unit or meter departs from the models the program reasons by. The world does not

@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.design;
 
 /**
  * Open-circuit volts of one cell against state of charge, and the volts it is cut off at under

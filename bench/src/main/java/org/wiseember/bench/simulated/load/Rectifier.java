@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.load;
 
 /**
  * A power supply with a rectifier and a capacitor: constant power, drawn in short pulses near the

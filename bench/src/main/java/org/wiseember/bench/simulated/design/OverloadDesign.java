@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.design;
 
 /**
  * When a simulated inverter trips. Its power stage has a thermal image θ that follows the square of

@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.load;
 
 /** Something plugged into the outlet. It remembers how warm it is and how fast it turns. */
 public interface Load {

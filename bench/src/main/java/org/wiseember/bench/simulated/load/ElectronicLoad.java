@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.load;
 
 /**
  * An electronic DC load. It has a low-volt stop of its own, which ends a test though the unit could
@@ -75,7 +75,7 @@ public final class ElectronicLoad {
    * @param sourceVolts without current, V
    * @param ohms between the source and its terminals, Ω
    */
-  double amps(double sourceVolts, double ohms) {
+  public double amps(double sourceVolts, double ohms) {
     double setting = levels[mode.ordinal()];
     if (!isOn() || sourceVolts <= 0 || setting <= 0) {
       return 0;
@@ -95,7 +95,7 @@ public final class ElectronicLoad {
   }
 
   /** Sees its own volts and stops itself where they are too low. */
-  void watch(double volts) {
+  public void watch(double volts) {
     if (isOn() && stopVolts > 0 && volts < stopVolts) {
       stopped = true;
     }

@@ -1,4 +1,4 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.load;
 
 /**
  * A resistive heater: draws with the square of the volts, and a little less once it is warm. With a

@@ -1,6 +1,7 @@
-package org.wiseember.bench.simulated;
+package org.wiseember.bench.simulated.design;
 
 import java.util.Set;
+import org.wiseember.bench.simulated.load.WaveShape;
 import org.wiseember.core.waveform.NominalFrequency;
 
 /**
