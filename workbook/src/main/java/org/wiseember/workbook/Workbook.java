@@ -137,7 +137,12 @@ public final class Workbook implements AutoCloseable {
   }
 
   private static Optional<SQLiteErrorCode> sql(Exception e) {
-    return e instanceof SQLiteException said ? Optional.of(said.getResultCode()) : Optional.empty();
+    for (Throwable said = e; said != null; said = said.getCause()) {
+      if (said instanceof SQLiteException told) {
+        return Optional.of(told.getResultCode());
+      }
+    }
+    return Optional.empty();
   }
 
   /** What the system says of a full disk has no code of its own. */

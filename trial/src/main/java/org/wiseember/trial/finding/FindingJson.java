@@ -153,7 +153,6 @@ final class FindingJson {
         @JsonProperty("covariance") double[][] covariance,
         @JsonProperty("degreesOfFreedom") double degreesOfFreedom,
         @JsonProperty("chiSquare") double chiSquare,
-        @JsonProperty("points") List<?> points,
         @JsonProperty("shifted") List<?> shifted,
         @JsonProperty("bent") List<?> bent) {}
   }
