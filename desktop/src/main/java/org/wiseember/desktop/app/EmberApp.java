@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.logging.FileHandler;
 import java.util.logging.LogManager;
 import java.util.logging.Logger;
@@ -21,6 +22,7 @@ import org.wiseember.desktop.model.Session;
 
 /** The application. */
 public final class EmberApp extends Application {
+  private final AtomicBoolean closed = new AtomicBoolean();
   private Session session;
 
   /** Runs before there is a window, so that the workbook is read while the window is made. */
@@ -30,6 +32,8 @@ public final class EmberApp extends Application {
     Path file = args.isEmpty() ? ownWorkbook() : Path.of(args.get(args.size() - 1));
     logBeside(file);
     session = new Session(Clock.systemUTC(), new WindowThread());
+    // Told to end from outside, the program closes what it has open as it does with its window.
+    Runtime.getRuntime().addShutdownHook(new Thread(this::closeOnce, "close the session"));
     Remembered.ofUser().on(session, Locale.getDefault());
     session.open(file);
     Look.loadFaces();
@@ -104,6 +108,12 @@ public final class EmberApp extends Application {
 
   @Override
   public void stop() {
-    session.close();
+    closeOnce();
+  }
+
+  private void closeOnce() {
+    if (closed.compareAndSet(false, true)) {
+      session.close();
+    }
   }
 }
