@@ -21,7 +21,8 @@ public final class PictureApp extends Application {
   public void start(Stage stage) {
     List<String> args = getParameters().getRaw();
     Look.loadFaces();
-    session = new Session(Clock.systemUTC(), new WindowThread(), from -> clock);
+    session =
+        new Session(Clock.systemUTC(), new WindowThread(), from -> clock).withoutLookingThrough();
     Scene scene = new Scene(new MainWindow(session), 1280, 800);
     scene.getStylesheets().add(Look.styleSheet());
     stage.setScene(scene);

@@ -313,10 +313,28 @@ final class Screenshots {
             await(shot);
             return;
           }
-          save(shot.name());
-          step();
+          afterWhatWaits(
+              () -> {
+                save(shot.name());
+                step();
+              });
         });
     settle.play();
+  }
+
+  /**
+   * What a picture needs of the workbook is read behind what waits there, and shown a pulse later.
+   */
+  private void afterWhatWaits(Runnable then) {
+    session
+        .open()
+        .background(
+            () -> true,
+            read -> {
+              PauseTransition shown = new PauseTransition(Duration.millis(200));
+              shown.setOnFinished(e -> then.run());
+              shown.play();
+            });
   }
 
   private void save(String name) {
