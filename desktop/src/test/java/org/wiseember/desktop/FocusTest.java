@@ -9,6 +9,7 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import org.testng.annotations.Test;
@@ -22,7 +23,7 @@ public class FocusTest extends InDemoWindow {
   @Test
   public void aNewUnitIsTypedInOneGo() {
     window.robot().push(KeyCode.CONTROL, KeyCode.N);
-    window.until(() -> window.scene().getFocusOwner() instanceof javafx.scene.control.TextField);
+    window.until(() -> window.scene().getFocusOwner() instanceof TextField);
     window.until(() -> "unit-name".equals(window.scene().getFocusOwner().getId()));
     window.robot().write("Ferry stall");
     window.robot().push(KeyCode.TAB);
@@ -63,6 +64,26 @@ public class FocusTest extends InDemoWindow {
     window.settle();
     assertFalse(window.session().bench().going());
     assertTrue(window.session().bench().live().get() == null);
+  }
+
+  /** Who looks for something goes on typing there, whatever comes onto the bench meanwhile. */
+  @Test
+  public void nothingTakesTheKeyboardFromWhoIsFinding() {
+    window.choose(1);
+    window.robot().push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.until(() -> "start-test".equals(window.scene().getFocusOwner().getId()));
+    window.robot().push(KeyCode.CONTROL, KeyCode.K);
+    window.until(() -> "find".equals(window.scene().getFocusOwner().getId()));
+    window.robot().write("hea");
+    // A unit that was read late, and the next test of its plan, come onto the bench now.
+    window.choose(2);
+    window.settle();
+    window.robot().write("t and");
+    window.settle();
+    assertEquals(window.focused().getId(), "find");
+    assertEquals(((TextField) window.focused()).getText(), "heat and");
+    window.robot().push(KeyCode.ESCAPE);
+    assertFalse(window.session().bench().going());
   }
 
   /** A key held down since before the focus came presses nothing. */

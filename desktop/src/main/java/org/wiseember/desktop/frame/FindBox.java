@@ -7,6 +7,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.Row;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Session;
@@ -28,6 +29,7 @@ final class FindBox extends VBox {
     this.units = units;
     this.close = close;
     getStyleClass().add("find");
+    Focus.hold(this);
     setMaxSize(460, Region.USE_PREF_SIZE);
     field.setPromptText("Unit, run, number, action");
     field.setId("find");

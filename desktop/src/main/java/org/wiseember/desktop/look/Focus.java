@@ -92,8 +92,23 @@ public final class Focus {
     mark(node, false);
   }
 
+  /** Whoever is in this box keeps the keyboard until it is closed: nothing is given elsewhere. */
+  public static void hold(Node box) {
+    box.getProperties().put(Focus.class, true);
+  }
+
+  private static boolean isHeld(Scene scene) {
+    for (Node up = scene == null ? null : scene.getFocusOwner(); up != null; up = up.getParent()) {
+      if (up.getProperties().containsKey(Focus.class)) {
+        return up.isVisible();
+      }
+    }
+    return false;
+  }
+
   /**
-   * Focuses a node now, or as soon as it is on a scene.
+   * Focuses a node now, or as soon as it is on a scene; not while somebody is in what holds the
+   * keyboard.
    *
    * @param then what follows, such as selecting its text
    */
@@ -101,8 +116,10 @@ public final class Focus {
     if (node.getScene() != null) {
       Platform.runLater(
           () -> {
-            node.requestFocus();
-            then.run();
+            if (!isHeld(node.getScene())) {
+              node.requestFocus();
+              then.run();
+            }
           });
       return;
     }
