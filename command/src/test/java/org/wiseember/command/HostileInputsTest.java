@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
+import org.wiseember.core.Thorough;
 
 /**
  * Damaged files for every reader, two thousand of them in two processes of 256 MB: each ends with
@@ -18,7 +19,8 @@ import org.testng.annotations.Test;
  * -Dember.hostile=100000 and other seeds with -Dember.seed=3; docs/speed.md tells how long it took.
  */
 public class HostileInputsTest {
-  private static final int INPUTS = Integer.getInteger("ember.hostile", 2_000);
+  private static final int INPUTS =
+      Integer.getInteger("ember.hostile", Thorough.tries(800, 10_000));
   private static final long SEED = Long.getLong("ember.seed", 1);
 
   /** One for each core of a small machine. */

@@ -61,8 +61,7 @@ final class OpenWindow implements AutoCloseable {
                 facesLoaded = true;
               }
               Session session =
-                  new Session(Clock.systemUTC(), new WindowThread(), handClocks)
-                      .withoutLookingThrough();
+                  new Session(Clock.systemUTC(), new WindowThread(), handClocks).inAHurry();
               Scene scene = new Scene(new MainWindow(session), 1280, 800);
               scene.getStylesheets().add(Look.styleSheet());
               Stage stage = new Stage();

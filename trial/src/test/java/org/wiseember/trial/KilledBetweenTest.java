@@ -22,6 +22,7 @@ import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.waveform.Capture;
@@ -92,7 +93,7 @@ public class KilledBetweenTest {
 
   @DataProvider
   Object[][] kills() {
-    return LongStream.rangeClosed(1, Integer.getInteger("ember.soak", 4))
+    return LongStream.rangeClosed(1, Integer.getInteger("ember.soak", Thorough.tries(3, 20)))
         .mapToObj(seed -> new Object[] {seed})
         .toArray(Object[][]::new);
   }

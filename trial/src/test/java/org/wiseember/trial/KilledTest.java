@@ -16,6 +16,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.LongStream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.workbook.Run;
 import org.wiseember.workbook.Workbook;
@@ -26,7 +27,7 @@ public class KilledTest {
   @DataProvider
   Object[][] seeds() {
     // A soak of fifty is asked for with -Dember.soak=50; docs/speed.md tells how.
-    return LongStream.rangeClosed(1, Integer.getInteger("ember.soak", 3))
+    return LongStream.rangeClosed(1, Integer.getInteger("ember.soak", Thorough.tries(2, 20)))
         .mapToObj(seed -> new Object[] {seed})
         .toArray(Object[][]::new);
   }

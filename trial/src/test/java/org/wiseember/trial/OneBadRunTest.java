@@ -10,9 +10,11 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -27,6 +29,13 @@ public class OneBadRunTest {
   private static final int BAD = 2;
 
   private Path file;
+  private Map<Long, List<Figure>> undamaged;
+
+  @BeforeClass
+  public void find() throws Exception {
+    copy();
+    undamaged = figures();
+  }
 
   @BeforeMethod
   public void copy() throws Exception {
@@ -69,7 +78,7 @@ public class OneBadRunTest {
 
   @Test(dataProvider = "harms")
   public void theOthersStand(String what, List<String> harm, boolean read) throws SQLException {
-    Map<Long, List<Figure>> before = figures();
+    Map<Long, List<Figure>> before = new HashMap<>(undamaged);
     try (Connection other = DriverManager.getConnection("jdbc:sqlite:" + file);
         Statement s = other.createStatement()) {
       for (String sql : harm) {

@@ -22,6 +22,7 @@ import java.util.Optional;
 import java.util.Random;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.waveform.Capture;
@@ -30,7 +31,7 @@ import org.wiseember.core.waveform.CapturePlace;
 
 /** What a disk or another program did to readings is noticed; what is whole goes on. */
 public class SealTest {
-  private static final int FLIPS = 200;
+  private static final int FLIPS = Thorough.tries(50, 200);
   private static final List<Channel> CHANNELS = List.of(Channel.AC_POWER, Channel.CASE_TEMPERATURE);
 
   private Path file;

@@ -19,6 +19,7 @@ import org.wiseember.bench.simulated.Practice;
 import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.bench.simulated.design.Chemistry;
 import org.wiseember.bench.simulated.design.UnitDesign;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.notice.Notice;
 import org.wiseember.core.notice.Watchers;
 import org.wiseember.core.trace.Channel;
@@ -27,7 +28,7 @@ import org.wiseember.core.uncertainty.MeterClass;
 
 /** Every practice fault is noticed, and nothing is where there is none. */
 public class PracticeFaultsTest {
-  private static final int SEEDS = 20;
+  private static final int SEEDS = Thorough.tries(8, 20);
 
   private static final Map<Fault, String> CODES =
       new EnumMap<>(
@@ -110,7 +111,7 @@ public class PracticeFaultsTest {
             fault + " taken for " + other.getKey() + ", seed " + seed);
       }
     }
-    assertTrue(noticed >= 19, fault + " noticed in " + noticed + " of 20" + missed);
+    assertTrue(noticed >= SEEDS - 1, fault + " noticed in " + noticed + missed);
   }
 
   @Test

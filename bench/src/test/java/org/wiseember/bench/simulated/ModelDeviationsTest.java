@@ -30,6 +30,7 @@ import org.wiseember.bench.simulated.design.UnitDesign;
 import org.wiseember.bench.simulated.load.Heater;
 import org.wiseember.bench.simulated.load.Load;
 import org.wiseember.bench.simulated.load.LoadBank;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.RateModel;
 import org.wiseember.core.capacity.UsableCapacity;
@@ -67,11 +68,11 @@ import org.wiseember.core.waveform.WaveformFigures;
  * figure is a bound that does; and of the claims called kept or short, drawn at 0.9 to 1.1 of that,
  * fewer than one in a hundred is called wrongly.
  *
- * <p>{@code -Ddepartures.units=100} looks at more units, {@code -Ddepartures.table=FILE} writes the
- * table of docs/method.md.
+ * <p>{@code -Dember.thorough=true} looks at a hundred units, {@code -Ddeviations.table=FILE} writes
+ * the table of docs/method.md.
  */
 public class ModelDeviationsTest {
-  private static final int UNITS = Integer.getInteger("departures.units", 14);
+  private static final int UNITS = Thorough.tries(10, 100);
 
   /** Claims drawn for each figure: one alone would leave the share of wrong calls to chance. */
   private static final int CLAIMS = 10;
@@ -510,7 +511,7 @@ public class ModelDeviationsTest {
               s.wrong));
     }
     table.append(String.format(Locale.ROOT, "| all | | | | %d | %d |%n", said, wrong));
-    String file = System.getProperty("departures.table");
+    String file = System.getProperty("deviations.table");
     if (file != null) {
       Files.writeString(Path.of(file), table);
     }

@@ -15,6 +15,7 @@ import org.wiseember.bench.simulated.design.UnitDesign;
 import org.wiseember.bench.simulated.load.Heater;
 import org.wiseember.bench.simulated.load.Load;
 import org.wiseember.bench.simulated.load.LoadBank;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.overload.OverloadFinding;
 import org.wiseember.core.overload.OverloadLadder;
 import org.wiseember.core.overload.OverloadMethod;
@@ -30,7 +31,7 @@ import org.wiseember.core.uncertainty.HeldByChance;
  */
 public class OverloadTruthTest {
   /** The thorough run tries 200. */
-  private static final int UNITS = Integer.getInteger("ember.units", 40);
+  private static final int UNITS = Thorough.tries(20, 200);
 
   @Test
   public void theBandsHoldTheTruth() {

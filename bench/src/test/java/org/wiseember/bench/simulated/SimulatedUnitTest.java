@@ -23,6 +23,7 @@ import org.wiseember.bench.simulated.load.Motor;
 import org.wiseember.bench.simulated.load.PowerStrip;
 import org.wiseember.bench.simulated.load.Rectifier;
 import org.wiseember.bench.simulated.load.WaveShape;
+import org.wiseember.core.Thorough;
 
 public class SimulatedUnitTest {
   private static final UnitDesign PLAIN = UnitDesign.typical(Chemistry.LFP, 1000, 1000, 230, 1);
@@ -78,7 +79,7 @@ public class SimulatedUnitTest {
   /** In = out + loss + stored, within 0.1 % of what moved, for every procedure, unit and load. */
   @Test(dataProvider = "procedures")
   public void energyIsConserved(String name, Consumer<SimulatedUnit> procedure) {
-    for (long seed = 1; seed <= 24; seed++) {
+    for (long seed = 1; seed <= Thorough.tries(9, 24); seed++) {
       SplittableRandom random = new SplittableRandom(seed * 77);
       Chemistry chemistry = Chemistry.values()[random.nextInt(3)];
       double wattHours = 200 + 1500 * random.nextDouble();

@@ -23,6 +23,7 @@ import org.wiseember.bench.simulated.design.UnitDesign;
 import org.wiseember.bench.simulated.load.Heater;
 import org.wiseember.bench.simulated.load.Load;
 import org.wiseember.bench.simulated.load.LoadBank;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.CapacityMethod;
 import org.wiseember.core.capacity.UsableCapacity;
@@ -49,7 +50,7 @@ import org.wiseember.core.uncertainty.MeterClass;
  */
 public class TruthTest {
   /** The thorough run tries 200. */
-  private static final int UNITS = Integer.getInteger("ember.units", 50);
+  private static final int UNITS = Thorough.tries(25, 200);
 
   /** Counts how often intervals held the truth. */
   private static final class Score {

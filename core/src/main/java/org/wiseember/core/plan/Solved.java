@@ -22,8 +22,8 @@ import org.chocosolver.solver.variables.IntVar;
  * only takes longer.
  */
 final class Solved {
-  /** What is least and cheapest already is not waited for long to begin a little earlier. */
-  private static final long EARLIER_MILLIS = 800;
+  /** What is least and cheapest already is not waited for long to begin a little earlier, s. */
+  private static final double EARLIER = 0.8;
 
   /** Of the time given, what finding the least and then the fewest charges may take. */
   private static final double[] SHARES = {0.7, 0.3};
@@ -65,7 +65,8 @@ final class Solved {
     Solver solver = problem.model.getSolver();
     problem.model.setObjective(Model.MINIMIZE, problem.objective(by));
     solver.setSearch(problem.search());
-    solver.limitTime(by == 2 ? EARLIER_MILLIS : (long) (1000 * seconds * SHARES[by]));
+    double most = by == 2 ? Math.min(EARLIER, seconds) : seconds * SHARES[by];
+    solver.limitTime((long) (1000 * most));
     while (solver.solve()) {
       best = Optional.of(problem.solution());
     }

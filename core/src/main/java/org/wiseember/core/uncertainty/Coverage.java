@@ -1,5 +1,6 @@
 package org.wiseember.core.uncertainty;
 
+import java.util.Arrays;
 import java.util.List;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
@@ -108,29 +109,34 @@ final class Coverage {
     return density;
   }
 
-  /** Folded with limits of ± {@code half} bins. */
+  /**
+   * Folded with limits of ± {@code half} bins: the chance from so far below the middle of each bin
+   * to so far above it. Every such place lies as far into its bin, and what is alike on both sides
+   * stays so; this is most of the work of a judgement.
+   */
   private static double[] widened(double[] density, double half) {
     double[] sums = new double[BINS + 1];
     for (int i = 0; i < BINS; i++) {
       sums[i + 1] = sums[i] + density[i];
     }
+    int above = (int) Math.floor(0.5 + half);
+    int below = (int) Math.floor(0.5 - half);
+    double intoAbove = 0.5 + half - above;
+    double intoBelow = 0.5 - half - below;
     double[] wide = new double[BINS];
-    for (int i = 0; i < BINS; i++) {
-      wide[i] = (upTo(sums, i + 0.5 + half) - upTo(sums, i + 0.5 - half)) / (2 * half);
+    int within = Math.max(0, Math.min(BINS / 2, BINS - above));
+    for (int i = 0; i < within; i++) {
+      wide[i] = sums[i + above] + intoAbove * density[i + above];
+    }
+    Arrays.fill(wide, within, BINS / 2, sums[BINS]);
+    for (int i = -below; i < BINS / 2; i++) {
+      wide[i] -= sums[i + below] + intoBelow * density[i + below];
+    }
+    for (int i = 0; i < BINS / 2; i++) {
+      wide[i] /= 2 * half;
+      wide[BINS - 1 - i] = wide[i];
     }
     return wide;
-  }
-
-  /** Chance below a place between bins. */
-  private static double upTo(double[] sums, double place) {
-    if (place <= 0) {
-      return 0;
-    }
-    if (place >= BINS) {
-      return sums[BINS];
-    }
-    int whole = (int) place;
-    return sums[whole] + (place - whole) * (sums[whole + 1] - sums[whole]);
   }
 
   /** How many bins from the middle the interval reaches. */

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Channel;
@@ -318,7 +319,7 @@ public class EfficiencyLadderTest {
   @Test
   public void intervalsHoldTheTruth() {
     SplittableRandom random = new SplittableRandom(77);
-    int seeds = 200;
+    int seeds = Thorough.tries(60, 200);
     int[] inside = new int[6];
     for (int seed = 0; seed < seeds; seed++) {
       LossCurve truth =

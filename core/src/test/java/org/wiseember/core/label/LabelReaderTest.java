@@ -14,6 +14,7 @@ import java.util.SplittableRandom;
 import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.quantity.Figures;
 
 public class LabelReaderTest {
@@ -67,7 +68,7 @@ public class LabelReaderTest {
     SplittableRandom random = new SplittableRandom(1);
     String alphabet =
         "0123456789.,-–~<>≤≥±%/()x×;| WkVAhmHzCF°usb acdcpvinout~⎓\u2009\u00a0é漢\"'[]";
-    for (int i = 0; i < 20_000; i++) {
+    for (int i = 0; i < Thorough.tries(4_000, 20_000); i++) {
       StringBuilder line = new StringBuilder();
       int length = random.nextInt(60);
       for (int k = 0; k < length; k++) {

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import org.testng.annotations.Test;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.figure.Because;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
@@ -58,7 +59,7 @@ public class OrderTest {
       List<Candidate> units = units(random, 2 + round, 0.01 + 0.01 * round);
       Map<Measure, Double> weights = weights(random);
       Order order = Order.of(units, weights);
-      int draws = 100_000;
+      int draws = Thorough.tries(30_000, 100_000);
       int[] won = new int[units.size()];
       for (int d = 0; d < draws; d++) {
         int best = -1;
@@ -161,7 +162,7 @@ public class OrderTest {
   public void aWeightMayMoveAsFarAsIsSaid() {
     Random random = new Random(3);
     int crossings = 0;
-    int rounds = Boolean.getBoolean("ember.thorough") ? 100 : 15;
+    int rounds = Thorough.tries(15, 100);
     for (int round = 0; round < rounds; round++) {
       List<Candidate> units = units(random, 4, 0.01);
       Map<Measure, Double> weights = weights(random);

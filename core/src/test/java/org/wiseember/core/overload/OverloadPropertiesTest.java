@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.uncertainty.MeterClass;
 
@@ -18,7 +19,7 @@ public class OverloadPropertiesTest {
   @Test
   public void everyHoldIsFoundWithinItsLimits() {
     SplittableRandom random = new SplittableRandom(61);
-    for (int k = 0; k < 120; k++) {
+    for (int k = 0; k < Thorough.tries(40, 120); k++) {
       double rated = 300 + 2500 * random.nextDouble();
       double pace = new double[] {0.5, 1, 2, 5}[random.nextInt(4)];
       TripCurve truth = new TripCurve(1.08 * rated, 40 + 100 * random.nextDouble());

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
 import org.testng.annotations.Test;
+import org.wiseember.core.Thorough;
 
 public class PlannerTest {
   private static final Campaign.Window ALWAYS = new Campaign.Window(0, 100_000);
@@ -203,7 +204,7 @@ public class PlannerTest {
     SplittableRandom random = new SplittableRandom(9);
     for (int i = 0; i < LEAST.length; i++) {
       Campaign campaign = random(random, 2, i % 2 == 0 ? 2 : 3);
-      if (Boolean.getBoolean("ember.thorough")) {
+      if (Thorough.ASKED) {
         Plan brute = exhausted(campaign);
         assertEquals(new int[] {brute.minutes(), brute.charges()}, LEAST[i], "case " + i);
       }

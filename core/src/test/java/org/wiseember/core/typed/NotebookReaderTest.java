@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Random;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.quantity.ReaderUnits;
 
@@ -168,7 +169,7 @@ public class NotebookReaderTest {
   public void anythingCanBeWritten() {
     Random random = new Random(17);
     String letters = "0123456789 .,:;%°CWhkVAEF-–at onby\u2009\u0000é\n\"'()/";
-    for (int n = 0; n < 20_000; n++) {
+    for (int n = 0; n < Thorough.tries(4_000, 20_000); n++) {
       StringBuilder line = new StringBuilder();
       int length = random.nextInt(40);
       for (int i = 0; i < length; i++) {

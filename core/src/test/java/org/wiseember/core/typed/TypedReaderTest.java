@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.quantity.ReaderUnits;
 
 public class TypedReaderTest {
@@ -168,7 +169,7 @@ public class TypedReaderTest {
   public void neverThrows() {
     SplittableRandom random = new SplittableRandom(5);
     String signs = "0123456789.,: '%kWhVAminsC°/-\u2009e+x";
-    for (int i = 0; i < 20_000; i++) {
+    for (int i = 0; i < Thorough.tries(4_000, 20_000); i++) {
       StringBuilder text = new StringBuilder();
       int length = 1 + random.nextInt(12);
       for (int k = 0; k < length; k++) {

@@ -70,6 +70,7 @@ public final class PlanWork {
   private boolean moveOn;
   private long asked;
   private int ticks;
+  private double within = SECONDS;
 
   PlanWork(
       OpenWorkbook open,
@@ -106,6 +107,11 @@ public final class PlanWork {
                         });
               }
             });
+  }
+
+  /** From now on a plan is the best of so many seconds. */
+  void within(double seconds) {
+    within = seconds;
   }
 
   /** The plan; null until somebody looked at it once. */
@@ -200,7 +206,7 @@ public final class PlanWork {
                   try {
                     Schedule made =
                         ScheduleMaker.of(
-                            units, onHand, going, now, instant, ZoneId.systemDefault(), SECONDS);
+                            units, onHand, going, now, instant, ZoneId.systemDefault(), within);
                     open.screen().later(() -> take(mine, made, units));
                   } catch (WorkbookException e) {
                     // Another took its place meanwhile, of which a plan is laid out as well.

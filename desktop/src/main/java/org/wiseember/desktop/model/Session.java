@@ -25,6 +25,9 @@ import org.wiseember.workbook.plan.CampaignNotes;
  * work that goes on. Properties change on the interface thread.
  */
 public final class Session {
+  /** s. */
+  private static final double A_BLINK = 0.15;
+
   private final OpenWorkbook open;
   private final UnitShelf shelf;
   private final Navigation at = new Navigation();
@@ -111,11 +114,12 @@ public final class Session {
   }
 
   /**
-   * From now on workbooks are opened without every reading being looked through behind the scenes:
-   * for who opens one after the other and looks at each for a moment.
+   * For who opens one workbook after the other and looks at each for a moment: readings are not
+   * looked through behind the scenes, and plans are the best of a blink.
    */
-  public Session withoutLookingThrough() {
+  public Session inAHurry() {
     looksThrough = false;
+    planWork.within(A_BLINK);
     return this;
   }
 

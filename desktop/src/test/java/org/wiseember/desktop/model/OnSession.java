@@ -29,7 +29,7 @@ abstract class OnSession {
   public final void openTheDemo() throws Exception {
     folder = Files.createTempDirectory("ember-desk");
     file = DemoFile.in(folder);
-    session = new Session(clock(), screen());
+    session = new Session(clock(), screen()).inAHurry();
     session.open(file);
     until(() -> session.shelf().chosen().get() != null);
   }

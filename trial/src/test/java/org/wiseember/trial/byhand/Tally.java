@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.testng.Reporter;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.verdict.Standing;
@@ -13,8 +14,8 @@ import org.wiseember.core.verdict.Verdict;
 
 /** Counts over many units how often figures hold the truth, and how often a verdict is wrong. */
 final class Tally {
-  /** Units of each test; more with {@code -Dember.units=100}. */
-  static final int UNITS = Integer.getInteger("ember.units", 12);
+  /** Units of each test. */
+  static final int UNITS = Thorough.tries(12, 200);
 
   private final String name;
   private final List<String> outside = new ArrayList<>();

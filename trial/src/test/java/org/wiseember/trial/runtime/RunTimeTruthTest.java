@@ -18,6 +18,7 @@ import org.wiseember.bench.simulated.design.UnitDesign;
 import org.wiseember.bench.simulated.load.Heater;
 import org.wiseember.bench.simulated.load.Load;
 import org.wiseember.bench.simulated.load.LoadBank;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.quantity.HourSpan;
 import org.wiseember.core.runtime.Appliance;
@@ -35,8 +36,8 @@ import org.wiseember.core.runtime.Usable;
  * follow the volts. The end lies in the stated band in nine of ten.
  */
 public class RunTimeTruthTest {
-  /** Units and days; more with {@code -Dember.units=100}. */
-  private static final int UNITS = Integer.getInteger("ember.units", 12);
+  /** Units and days. */
+  private static final int UNITS = Thorough.tries(12, 200);
 
   /** Of a plug meter with its repeatability, share of the energy at 95 %. */
   private static final double DRAIN = 0.008;

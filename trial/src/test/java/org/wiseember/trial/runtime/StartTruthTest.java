@@ -16,6 +16,7 @@ import org.wiseember.bench.simulated.load.Load;
 import org.wiseember.bench.simulated.load.LoadDraw;
 import org.wiseember.bench.simulated.load.Motor;
 import org.wiseember.bench.simulated.load.WaveShape;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.runtime.Endured;
 import org.wiseember.core.start.MotorStart;
 import org.wiseember.core.start.StartSeries;
@@ -26,7 +27,7 @@ import org.wiseember.core.start.StartSeries;
  * enough. Of those called sure, either way, 95 in 100 come out so.
  */
 public class StartTruthTest {
-  private static final int UNITS = Integer.getInteger("ember.units", 60);
+  private static final int UNITS = Thorough.tries(30, 200);
   private static final double VOLTS = 230;
 
   /** Of the probe and the clamp, whole width. */
