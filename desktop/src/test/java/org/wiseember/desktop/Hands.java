@@ -2,9 +2,11 @@ package org.wiseember.desktop;
 
 import static javafx.scene.input.MouseButton.PRIMARY;
 
+import java.util.Arrays;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.LockSupport;
+import javafx.collections.ListChangeListener;
 import javafx.event.Event;
 import javafx.event.EventTarget;
 import javafx.event.EventType;
@@ -16,6 +18,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 import org.testfx.api.FxRobot;
 import org.testfx.robot.Motion;
 import org.testfx.service.query.PointQuery;
@@ -30,24 +33,45 @@ final class Hands extends FxRobot {
   /** Going on before a key was answered would overtake it: text is fired at what has the focus. */
   private static final long ANSWERED_WITHIN = TimeUnit.SECONDS.toNanos(10);
 
+  /** What any window of the program was told, those that open over others among them. */
+  private static final AtomicInteger RELEASED = new AtomicInteger();
+
+  private static final AtomicInteger MOVED = new AtomicInteger();
+  private static final AtomicInteger CLICKED = new AtomicInteger();
+  private static boolean watching;
+
   private final Stage stage;
-  private final AtomicInteger released = new AtomicInteger();
-  private final AtomicInteger moved = new AtomicInteger();
-  private final AtomicInteger clicked = new AtomicInteger();
 
   /** Must be made on the interface thread. */
   Hands(Stage stage) {
     this.stage = stage;
-    stage.addEventFilter(KeyEvent.KEY_RELEASED, e -> released.incrementAndGet());
-    stage.addEventFilter(MouseEvent.MOUSE_MOVED, e -> moved.incrementAndGet());
-    stage.addEventFilter(MouseEvent.MOUSE_DRAGGED, e -> moved.incrementAndGet());
-    stage.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> clicked.incrementAndGet());
+    if (!watching) {
+      watching = true;
+      Window.getWindows().forEach(Hands::watch);
+      Window.getWindows()
+          .addListener(
+              (ListChangeListener<Window>)
+                  change -> {
+                    while (change.next()) {
+                      change.getAddedSubList().forEach(Hands::watch);
+                    }
+                  });
+    }
+  }
+
+  private static void watch(Window window) {
+    if (window.getProperties().put(Hands.class, true) == null) {
+      window.addEventFilter(KeyEvent.KEY_RELEASED, e -> RELEASED.incrementAndGet());
+      window.addEventFilter(MouseEvent.MOUSE_MOVED, e -> MOVED.incrementAndGet());
+      window.addEventFilter(MouseEvent.MOUSE_DRAGGED, e -> MOVED.incrementAndGet());
+      window.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> CLICKED.incrementAndGet());
+    }
   }
 
   /** Presses real keys together and lets them go. */
   @Override
   public FxRobot push(KeyCode... keys) {
-    int before = released.get();
+    int before = RELEASED.get();
     OpenWindow.onFx(
         () -> {
           Robot robot = new Robot();
@@ -59,14 +83,16 @@ final class Hands extends FxRobot {
           }
           return null;
         });
-    answered(released, before + keys.length);
+    answered(RELEASED, before + keys.length, Arrays.toString(keys));
     return this;
   }
 
-  /** What opens or closes a window may be let go where nobody sees it. */
-  private static void answered(AtomicInteger count, int wanted) {
+  private static void answered(AtomicInteger count, int wanted, Object what) {
     long end = System.nanoTime() + ANSWERED_WITHIN;
-    while (count.get() < wanted && System.nanoTime() < end) {
+    while (count.get() < wanted) {
+      if (System.nanoTime() > end) {
+        throw new AssertionError("no window answered " + what);
+      }
       LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(1));
     }
     WaitForAsyncUtils.waitForFxEvents(2);
@@ -76,7 +102,7 @@ final class Hands extends FxRobot {
   @Override
   public FxRobot moveTo(PointQuery where, Motion motion) {
     Point2D point = where.query();
-    int before = moved.get();
+    int before = MOVED.get();
     OpenWindow.onFx(
         () -> {
           Robot robot = new Robot();
@@ -84,20 +110,20 @@ final class Hands extends FxRobot {
           robot.mouseMove(point);
           return null;
         });
-    answered(moved, before + 1);
+    answered(MOVED, before + 1, point);
     return this;
   }
 
   @Override
   public FxRobot clickOn(PointQuery where, Motion motion, MouseButton... buttons) {
     moveTo(where, motion);
-    int before = clicked.get();
+    int before = CLICKED.get();
     OpenWindow.onFx(
         () -> {
           new Robot().mouseClick(buttons.length == 0 ? new MouseButton[] {PRIMARY} : buttons);
           return null;
         });
-    answered(clicked, before + 1);
+    answered(CLICKED, before + 1, "a click");
     return this;
   }
 
