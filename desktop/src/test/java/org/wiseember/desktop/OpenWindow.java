@@ -61,7 +61,9 @@ final class OpenWindow implements AutoCloseable {
                 facesLoaded = true;
               }
               Session session =
-                  new Session(Clock.systemUTC(), new WindowThread(), handClocks).inAHurry();
+                  new Session(Clock.systemUTC(), new WindowThread(), handClocks)
+                      .withoutLookingThrough()
+                      .planningWithin(0.15);
               Scene scene = new Scene(new MainWindow(session), 1280, 800);
               scene.getStylesheets().add(Look.styleSheet());
               Stage stage = new Stage();

@@ -1,11 +1,9 @@
 package org.wiseember.workbook;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import java.time.DateTimeException;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.Optional;
+import org.wiseember.workbook.json.Records;
 
 /**
  * Where a unit comes from that somebody else tested.
@@ -16,13 +14,16 @@ import java.util.Optional;
  * @param takenIn when
  */
 public record Origin(String file, String fingerprint, String signedBy, Instant takenIn) {
-  private static final ObjectMapper JSON = new ObjectMapper();
   private static final int SHORT = 16;
 
   /** Why nothing of one's own is added to such a unit, one sentence. */
   public static final String NOT_YOURS =
       "This unit is somebody else's: it came in a package and stays as they tested it. Add a unit of"
           + " your own for what you test.";
+
+  public Origin {
+    Objects.requireNonNull(takenIn);
+  }
 
   /** {@code from quern.zip, signed by the key 3f9a0c1e…}. */
   public String words() {
@@ -34,12 +35,7 @@ public record Origin(String file, String fingerprint, String signedBy, Instant t
   }
 
   String json() {
-    return JSON.createObjectNode()
-        .put("file", file)
-        .put("fingerprint", fingerprint)
-        .put("signedBy", signedBy)
-        .put("takenIn", takenIn.toString())
-        .toString();
+    return Records.write(this);
   }
 
   /** What was kept; whatever stands there, the unit is not one's own. */
@@ -48,14 +44,8 @@ public record Origin(String file, String fingerprint, String signedBy, Instant t
       return Optional.empty();
     }
     try {
-      JsonNode node = JSON.readTree(json);
-      return Optional.of(
-          new Origin(
-              node.path("file").asText("a package"),
-              node.path("fingerprint").asText(),
-              node.path("signedBy").asText(),
-              Instant.parse(node.path("takenIn").asText())));
-    } catch (JsonProcessingException | DateTimeException damaged) {
+      return Optional.of(Records.read(json, Origin.class));
+    } catch (IllegalArgumentException damaged) {
       return Optional.of(new Origin("a package", "", "", Instant.EPOCH));
     }
   }

@@ -1,11 +1,7 @@
 package org.wiseember.workbook;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.util.ArrayList;
 import java.util.List;
+import org.wiseember.workbook.json.Records;
 
 /**
  * What one's reports are made of.
@@ -15,7 +11,6 @@ import java.util.List;
  * @param sheets keys of those wanted, in order; one that a unit has nothing for is passed over
  */
 public record ReportChoice(boolean full, String paper, List<String> sheets) {
-  private static final ObjectMapper JSON = new ObjectMapper();
   private static final int MOST = 200;
 
   /** What one begins with. */
@@ -23,7 +18,8 @@ public record ReportChoice(boolean full, String paper, List<String> sheets) {
       new ReportChoice(false, "a4", List.of("verdict", "waveform"));
 
   public ReportChoice {
-    sheets = List.copyOf(sheets);
+    sheets = sheets.stream().distinct().limit(MOST).toList();
+    paper = paper.isEmpty() ? "a4" : paper;
   }
 
   /** The same with these sheets. */
@@ -42,10 +38,7 @@ public record ReportChoice(boolean full, String paper, List<String> sheets) {
   }
 
   String json() {
-    ObjectNode node = JSON.createObjectNode();
-    node.put("full", full).put("paper", paper);
-    sheets.forEach(node.putArray("sheets")::add);
-    return node.toString();
+    return Records.write(this);
   }
 
   /** What was kept; the usual where nothing was, or nothing that can be read. */
@@ -54,16 +47,8 @@ public record ReportChoice(boolean full, String paper, List<String> sheets) {
       return USUAL;
     }
     try {
-      JsonNode node = JSON.readTree(json);
-      List<String> sheets = new ArrayList<>();
-      for (JsonNode sheet : node.path("sheets")) {
-        if (sheets.size() < MOST && !sheets.contains(sheet.asText())) {
-          sheets.add(sheet.asText());
-        }
-      }
-      return new ReportChoice(
-          node.path("full").asBoolean(), node.path("paper").asText("a4"), sheets);
-    } catch (JsonProcessingException damaged) {
+      return Records.read(json, ReportChoice.class);
+    } catch (IllegalArgumentException damaged) {
       return USUAL;
     }
   }

@@ -1,22 +1,21 @@
 package org.wiseember.workbook;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.util.ArrayList;
-import java.util.Arrays;
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.TreeMap;
 import java.util.function.DoubleUnaryOperator;
+import org.wiseember.core.quantity.Keyed;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.uncertainty.Correction;
 import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.workbook.json.Records;
 
 /**
  * What a run was made with.
@@ -43,8 +42,6 @@ public record RunSettings(
     List<String> faults,
     List<Double> loads,
     Map<String, String> particulars) {
-  private static final ObjectMapper JSON = new ObjectMapper();
-
   public RunSettings {
     accuracy = Map.copyOf(accuracy);
     corrections = Map.copyOf(corrections);
@@ -54,13 +51,14 @@ public record RunSettings(
   }
 
   /** Where readings come from. */
-  public enum Source {
+  public enum Source implements Keyed {
     SIMULATED,
     INSTRUMENTS,
     BY_HAND,
     FILE;
 
-    String key() {
+    @Override
+    public String key() {
       return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
   }
@@ -105,45 +103,24 @@ public record RunSettings(
 
   /** As JSON, as the workbook and run packages keep it. */
   public String json() {
-    ObjectNode node = JSON.createObjectNode();
-    node.put("loadWatts", loadWatts);
-    node.put("volts", volts);
-    node.put("source", source.key());
-    if (seed != 0) {
-      node.put("seed", seed);
-    }
-    if (!faults.isEmpty()) {
-      faults.forEach(node.putArray("faults")::add);
-    }
-    if (!loads.isEmpty()) {
-      loads.forEach(node.putArray("loads")::add);
-    }
-    if (!particulars.isEmpty()) {
-      ObjectNode more = node.putObject("particulars");
-      new TreeMap<>(particulars).forEach(more::put);
-    }
-    ObjectNode meters = node.putObject("accuracy");
-    for (Channel channel : Channel.values()) {
-      meterClass(channel).ifPresent(m -> put(meters.putObject(channel.key()), m));
-    }
-    ObjectNode checked = node.putObject("corrections");
-    for (Channel channel : Channel.values()) {
-      Correction correction = corrections.get(channel);
-      if (correction != null) {
-        ObjectNode c = checked.putObject(channel.key());
-        c.put("gain", correction.gain()).put("offset", correction.offset());
-        put(c.putObject("reference"), correction.reference());
-      }
-    }
-    return node.toString();
+    return Records.write(
+        new Written(
+            loadWatts,
+            volts,
+            source.key(),
+            seed == 0 ? OptionalLong.empty() : OptionalLong.of(seed),
+            faults,
+            loads,
+            new TreeMap<>(particulars),
+            ordered(accuracy),
+            ordered(corrections),
+            false));
   }
 
-  private static void put(ObjectNode node, MeterClass meter) {
-    node.put("percentOfReading", meter.percentOfReading())
-        .put("percentOfRange", meter.percentOfRange())
-        .put("range", meter.range())
-        .put("resolution", meter.resolution())
-        .put("digits", meter.digits());
+  private static <V> Map<Channel, V> ordered(Map<Channel, V> byChannel) {
+    Map<Channel, V> ordered = new EnumMap<>(Channel.class);
+    ordered.putAll(byChannel);
+    return ordered;
   }
 
   /**
@@ -153,62 +130,39 @@ public record RunSettings(
    */
   public static RunSettings read(String json) {
     try {
-      JsonNode node = JSON.readTree(json);
-      Map<Channel, MeterClass> accuracy = new EnumMap<>(Channel.class);
-      Map<Channel, Correction> corrections = new EnumMap<>(Channel.class);
-      for (Channel channel : Channel.values()) {
-        JsonNode meter = node.path("accuracy").path(channel.key());
-        if (meter.isObject()) {
-          accuracy.put(channel, meter(meter));
-        }
-        JsonNode c = node.path("corrections").path(channel.key());
-        if (c.isObject()) {
-          corrections.put(
-              channel,
-              new Correction(
-                  c.path("gain").asDouble(1),
-                  c.path("offset").asDouble(),
-                  meter(c.path("reference"))));
-        }
-      }
-      List<String> faults = new ArrayList<>();
-      node.path("faults").forEach(f -> faults.add(f.asText()));
-      List<Double> loads = new ArrayList<>();
-      node.path("loads").forEach(w -> loads.add(w.asDouble()));
-      Map<String, String> particulars = new TreeMap<>();
-      for (Map.Entry<String, JsonNode> p : node.path("particulars").properties()) {
-        particulars.put(p.getKey(), p.getValue().asText());
-      }
-      return new RunSettings(
-          node.path("loadWatts").asDouble(),
-          node.path("volts").asDouble(),
-          accuracy,
-          corrections,
-          source(node),
-          node.path("seed").asLong(),
-          faults,
-          loads,
-          particulars);
-    } catch (JsonProcessingException | IllegalArgumentException e) {
+      return Records.read(json, Written.class).settings();
+    } catch (IllegalArgumentException e) {
       throw new WorkbookException("The settings of a run in the workbook cannot be read.", e);
     }
   }
 
-  /** Workbooks of the first layout only said whether the bench was simulated. */
-  private static Source source(JsonNode node) {
-    String key = node.path("source").asText("");
-    return Arrays.stream(Source.values())
-        .filter(s -> s.key().equals(key))
-        .findFirst()
-        .orElse(node.path("simulated").asBoolean() ? Source.SIMULATED : Source.INSTRUMENTS);
-  }
-
-  private static MeterClass meter(JsonNode meter) {
-    return new MeterClass(
-        meter.path("percentOfReading").asDouble(),
-        meter.path("percentOfRange").asDouble(),
-        meter.path("range").asDouble(),
-        meter.path("resolution").asDouble(),
-        meter.path("digits").asInt());
+  /**
+   * The fields of docs/formats.md.
+   *
+   * @param simulated all that workbooks of the first layout said of the source
+   */
+  private record Written(
+      double loadWatts,
+      double volts,
+      String source,
+      OptionalLong seed,
+      List<String> faults,
+      List<Double> loads,
+      Map<String, String> particulars,
+      @JsonInclude(JsonInclude.Include.ALWAYS) Map<Channel, MeterClass> accuracy,
+      @JsonInclude(JsonInclude.Include.ALWAYS) Map<Channel, Correction> corrections,
+      @JsonProperty(access = JsonProperty.Access.WRITE_ONLY) boolean simulated) {
+    RunSettings settings() {
+      return new RunSettings(
+          Double.isNaN(loadWatts) ? 0 : loadWatts,
+          Double.isNaN(volts) ? 0 : volts,
+          accuracy,
+          corrections,
+          Keyed.of(Source.class, source).orElse(simulated ? Source.SIMULATED : Source.INSTRUMENTS),
+          seed.orElse(0),
+          faults,
+          loads,
+          particulars);
+    }
   }
 }

@@ -17,7 +17,6 @@ import org.wiseember.workbook.disk.Scratch;
 import org.wiseember.workbook.disk.WholeFile;
 import org.wiseember.workbook.plan.CampaignNotes;
 import org.wiseember.workbook.plan.CampaignNotesJson;
-import org.wiseember.workbook.strict.JsonUnreadable;
 
 /**
  * An open workbook. One program writes it; a second opening reads only and says who writes. Safe
@@ -368,8 +367,9 @@ public final class Workbook implements AutoCloseable {
   public CampaignNotes campaignNotes() {
     try {
       return CampaignNotesJson.read(about("campaign"));
-    } catch (JsonUnreadable damaged) {
-      throw new WorkbookException(damaged.getMessage(), damaged);
+    } catch (IllegalArgumentException damaged) {
+      throw new WorkbookException(
+          "The notes of the plan kept in the workbook cannot be read.", damaged);
     }
   }
 

@@ -3,9 +3,10 @@ package org.wiseember.core.lineup;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import org.wiseember.core.quantity.Keyed;
 
 /** What units are compared in. The key is the one of its figure. */
-public enum Measure {
+public enum Measure implements Keyed {
   DELIVERED("Delivered", true, "a drain at that load, or two at other loads"),
   YIELD("Yield", true, "a drain at that load, and the capacity of the label"),
   EFFICIENCY("Peak efficiency", true, "an efficiency ladder"),
@@ -38,6 +39,7 @@ public enum Measure {
   }
 
   /** As scripts and files spell it. */
+  @Override
   public String key() {
     return name().toLowerCase(Locale.ROOT);
   }

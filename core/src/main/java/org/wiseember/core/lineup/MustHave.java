@@ -8,6 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
+import org.wiseember.core.quantity.Keyed;
 import org.wiseember.core.typed.TypedFigure;
 
 /**
@@ -181,7 +182,7 @@ public record MustHave(String words, Wish wish) {
   }
 
   /** How a must-have is answered. */
-  public enum Answer {
+  public enum Answer implements Keyed {
     YES("yes", 1),
     HALF("half", 0.5),
     NO("no", 0),
@@ -197,6 +198,11 @@ public record MustHave(String words, Wish wish) {
 
     public String words() {
       return words;
+    }
+
+    @Override
+    public String key() {
+      return words.replace(' ', '-');
     }
 
     /** A half counts a half; what is not known counts nothing. */

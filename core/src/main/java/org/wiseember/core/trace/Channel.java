@@ -3,13 +3,14 @@ package org.wiseember.core.trace;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.wiseember.core.quantity.Keyed;
 import org.wiseember.core.quantity.Unit;
 
 /**
  * The channels a bench can record. The key is the name used in log files and in the workbook.
  * Current is positive out of the pack.
  */
-public enum Channel {
+public enum Channel implements Keyed {
   AC_POWER("ac_power", Unit.WATT, "AC power"),
   AC_VOLTAGE("ac_voltage", Unit.VOLT, "AC volts"),
   AC_CURRENT("ac_current", Unit.AMPERE, "AC amps"),
@@ -81,6 +82,7 @@ public enum Channel {
     this.words = words;
   }
 
+  @Override
   public String key() {
     return key;
   }

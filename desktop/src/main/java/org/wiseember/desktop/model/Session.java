@@ -25,9 +25,6 @@ import org.wiseember.workbook.plan.CampaignNotes;
  * work that goes on. Properties change on the interface thread.
  */
 public final class Session {
-  /** s. */
-  private static final double A_BLINK = 0.15;
-
   private final OpenWorkbook open;
   private final UnitShelf shelf;
   private final Navigation at = new Navigation();
@@ -114,12 +111,17 @@ public final class Session {
   }
 
   /**
-   * For who opens one workbook after the other and looks at each for a moment: readings are not
-   * looked through behind the scenes, and plans are the best of a blink.
+   * From now on workbooks are opened without every reading being looked through behind the scenes:
+   * for who opens one after the other and looks at each for a moment.
    */
-  public Session inAHurry() {
+  public Session withoutLookingThrough() {
     looksThrough = false;
-    planWork.within(A_BLINK);
+    return this;
+  }
+
+  /** From now on a plan is the best of so many seconds, however much better there is. */
+  public Session planningWithin(double seconds) {
+    planWork.within(seconds);
     return this;
   }
 

@@ -29,7 +29,7 @@ abstract class OnSession {
   public final void openTheDemo() throws Exception {
     folder = Files.createTempDirectory("ember-desk");
     file = DemoFile.in(folder);
-    session = new Session(clock(), screen()).inAHurry();
+    session = new Session(clock(), screen()).withoutLookingThrough().planningWithin(0.15);
     session.open(file);
     until(() -> session.shelf().chosen().get() != null);
   }

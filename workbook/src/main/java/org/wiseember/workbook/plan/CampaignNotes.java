@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -43,7 +44,12 @@ public record CampaignNotes(
   public record Away(String thing, Instant from, Instant to) {}
 
   /** What a unit showed, %. */
-  public record Charge(double percent, Instant at) {}
+  public record Charge(double percent, Instant at) {
+    public Charge {
+      Objects.requireNonNull(at);
+      percent = Math.max(0, Math.min(100, percent));
+    }
+  }
 
   /**
    * A charge or a run-down between tests that somebody began.
@@ -54,6 +60,13 @@ public record CampaignNotes(
    * @param brokenOff whether it was ended before it came there, so that nobody knows how full it is
    */
   public record Begun(double from, double to, Instant at, Instant ends, boolean brokenOff) {
+    public Begun {
+      Objects.requireNonNull(at);
+      Objects.requireNonNull(ends);
+      from = Math.max(0, Math.min(100, from));
+      to = Math.max(0, Math.min(100, to));
+    }
+
     /** The same over at a moment, having come where it should. */
     public Begun over(Instant now) {
       return new Begun(from, to, at, now, false);

@@ -1,0 +1,189 @@
+package org.wiseember.workbook.json;
+
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.databind.BeanDescription;
+import com.fasterxml.jackson.databind.DeserializationConfig;
+import com.fasterxml.jackson.databind.DeserializationContext;
+import com.fasterxml.jackson.databind.JavaType;
+import com.fasterxml.jackson.databind.JsonDeserializer;
+import com.fasterxml.jackson.databind.KeyDeserializer;
+import com.fasterxml.jackson.databind.SerializerProvider;
+import com.fasterxml.jackson.databind.deser.BeanDeserializerModifier;
+import com.fasterxml.jackson.databind.deser.std.StdScalarDeserializer;
+import com.fasterxml.jackson.databind.module.SimpleModule;
+import com.fasterxml.jackson.databind.ser.std.StdSerializer;
+import com.fasterxml.jackson.databind.ser.std.ToStringSerializer;
+import java.io.IOException;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.util.function.Function;
+import org.wiseember.core.quantity.Keyed;
+
+/** How single values stand in JSON: numbers that are none, enum values, moments, times of day. */
+final class WrittenValues extends SimpleModule {
+  private static final long serialVersionUID = 1;
+
+  WrittenValues() {
+    addSerializer(Double.class, new Number());
+    addSerializer(double.class, new Number());
+    addDeserializer(Double.class, new OrNone());
+    addDeserializer(double.class, new OrNone());
+    addSerializer(Instant.class, ToStringSerializer.instance);
+    addSerializer(LocalTime.class, ToStringSerializer.instance);
+    addDeserializer(Instant.class, new Parsed<>(Instant.class, Instant::parse));
+    addDeserializer(LocalTime.class, new Parsed<>(LocalTime.class, LocalTime::parse));
+    addSerializer(new OfEnum());
+    addKeySerializer(Enum.class, new EnumName());
+    setDeserializerModifier(new Enums());
+  }
+
+  /** One that is none counts as empty, and is left out. */
+  private static final class Number extends StdSerializer<Double> {
+    private static final long serialVersionUID = 1;
+
+    Number() {
+      super(Double.class);
+    }
+
+    @Override
+    public boolean isEmpty(SerializerProvider provider, Double value) {
+      return value.isNaN();
+    }
+
+    @Override
+    public void serialize(Double value, JsonGenerator out, SerializerProvider provider)
+        throws IOException {
+      out.writeNumber(value);
+    }
+  }
+
+  private static final class OrNone extends StdScalarDeserializer<Double> {
+    private static final long serialVersionUID = 1;
+
+    OrNone() {
+      super(Double.class);
+    }
+
+    @Override
+    public Double deserialize(JsonParser in, DeserializationContext context) throws IOException {
+      return in.currentToken().isNumeric()
+          ? (Double) in.getDoubleValue()
+          : (Double) context.handleUnexpectedToken(Double.class, in);
+    }
+
+    @Override
+    public Double getNullValue(DeserializationContext context) {
+      return Double.NaN;
+    }
+
+    @Override
+    public Object getEmptyValue(DeserializationContext context) {
+      return Double.NaN;
+    }
+  }
+
+  private static final class Parsed<T> extends StdScalarDeserializer<T> {
+    private static final long serialVersionUID = 1;
+    private final transient Function<String, T> parse;
+
+    Parsed(Class<T> type, Function<String, T> parse) {
+      super(type);
+      this.parse = parse;
+    }
+
+    @Override
+    @SuppressWarnings("unchecked")
+    public T deserialize(JsonParser in, DeserializationContext context) throws IOException {
+      try {
+        return parse.apply(in.getText());
+      } catch (DateTimeException e) {
+        return (T) context.handleWeirdStringValue(_valueClass, in.getText(), e.getMessage());
+      }
+    }
+  }
+
+  @SuppressWarnings("rawtypes")
+  private static final class OfEnum extends StdSerializer<Enum> {
+    private static final long serialVersionUID = 1;
+
+    OfEnum() {
+      super(Enum.class);
+    }
+
+    @Override
+    public void serialize(Enum value, JsonGenerator out, SerializerProvider provider)
+        throws IOException {
+      out.writeString(Keyed.key(value));
+    }
+  }
+
+  @SuppressWarnings("rawtypes")
+  private static final class EnumName extends StdSerializer<Enum> {
+    private static final long serialVersionUID = 1;
+
+    EnumName() {
+      super(Enum.class);
+    }
+
+    @Override
+    public void serialize(Enum value, JsonGenerator out, SerializerProvider provider)
+        throws IOException {
+      out.writeFieldName(Keyed.key(value));
+    }
+  }
+
+  private static final class Enums extends BeanDeserializerModifier {
+    private static final long serialVersionUID = 1;
+
+    @Override
+    public JsonDeserializer<?> modifyEnumDeserializer(
+        DeserializationConfig config,
+        JavaType type,
+        BeanDescription description,
+        JsonDeserializer<?> usual) {
+      return new ByKey(type.getRawClass());
+    }
+
+    @Override
+    public KeyDeserializer modifyKeyDeserializer(
+        DeserializationConfig config, JavaType type, KeyDeserializer usual) {
+      return type.isEnumType() ? new OfKey(type.getRawClass()) : usual;
+    }
+  }
+
+  private static final class ByKey extends StdScalarDeserializer<Object> {
+    private static final long serialVersionUID = 1;
+
+    ByKey(Class<?> type) {
+      super(type);
+    }
+
+    @Override
+    public Object deserialize(JsonParser in, DeserializationContext context) throws IOException {
+      if (!in.hasToken(JsonToken.VALUE_STRING)) {
+        return context.handleUnexpectedToken(_valueClass, in);
+      }
+      Object value = Keyed.of(_valueClass, in.getText()).orElse(null);
+      return value != null
+          ? value
+          : context.handleWeirdStringValue(_valueClass, in.getText(), "no such key");
+    }
+  }
+
+  private static final class OfKey extends KeyDeserializer {
+    private final Class<?> type;
+
+    OfKey(Class<?> type) {
+      this.type = type;
+    }
+
+    @Override
+    public Object deserializeKey(String key, DeserializationContext context) throws IOException {
+      Object value = Keyed.of(type, key).orElse(null);
+      return value != null ? value : context.handleWeirdKey(type, key, "no such key");
+    }
+  }
+}
