@@ -11,7 +11,11 @@ import org.wiseember.core.label.LabelWords.Part;
 /**
  * What a figure on a label is about: a table of rules, by unit. For each figure the first rule of
  * its unit that fits counts, the more particular ones standing first; a figure none fits is left
- * alone.
+ * alone. A rule reads as a sentence of its unit:
+ *
+ * <pre>{@code
+ * rule(Mark.W, of(Part.SOLAR), Subject.SOLAR_POWER);
+ * }</pre>
  */
 final class LabelRules {
   private record Rule(

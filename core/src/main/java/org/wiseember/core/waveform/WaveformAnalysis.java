@@ -22,6 +22,10 @@ import org.wiseember.core.uncertainty.MeterClass;
  * (recalled from memory); a meter that answers to the rectified mean and is scaled for sines shows
  * π ÷ (2√2) of that mean. What noise puts on the lines of a harmonic is told by the lines between
  * the harmonics and taken off.
+ *
+ * <pre>{@code
+ * WaveformFinding wave = WaveformAnalysis.of(capture, method);
+ * }</pre>
  */
 public final class WaveformAnalysis {
   private static final double TWELVE_FROM = 55;

@@ -21,8 +21,7 @@ import org.wiseember.core.label.LineReading;
 final class LabelEditor extends StackPane {
   private static final int LEAST_LINES = 12;
 
-  /** Room between lines for the rule, em; the style sheet says the same. */
-  /** Height of a line of the face, em. */
+  /** Height of a line of the face, em; the style sheet says the same. */
   private static final double LINE = 1.4;
 
   private final TextArea area = new TextArea();

@@ -1,2 +1,5 @@
-/** The Plan stage: what may go into the solar port, and which cable carries what. */
+/**
+ * The Plan stage: which test of which unit comes when, what may go into a solar port, and which
+ * cable carries what.
+ */
 package org.wiseember.desktop.plan;

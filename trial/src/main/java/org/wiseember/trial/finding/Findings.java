@@ -37,6 +37,12 @@ import org.wiseember.workbook.WorkbookException;
 /**
  * What the runs of a unit found. A run is worked out once, each by its own test, and what it found
  * is kept in the workbook; readings are looked at again only where something it rests on changed.
+ *
+ * <pre>{@code
+ * for (TestRun run : Findings.of(workbook, unit)) {
+ *   run.figures().forEach(figure -> System.out.println(figure.words()));
+ * }
+ * }</pre>
  */
 public final class Findings {
   private static final Logger LOG = LoggerFactory.getLogger(Findings.class);

@@ -24,7 +24,10 @@ public record RigCable(
     TO_LOAD
   }
 
-  /** {@code Battery to inverter: 142 A, 3/0 AWG or 95 mm², fuse 200 A, crimped ring lugs.} */
+  /**
+   * {@code Battery to inverter: 142.0 A at worst, 3/0 AWG or 95 mm² for 1 m (0.5 % lost), fuse 200
+   * A, ring lugs.}, with figures and connector of this lead.
+   */
   public String words() {
     String start =
         Character.toUpperCase(where.charAt(0))

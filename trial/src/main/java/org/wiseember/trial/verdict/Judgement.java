@@ -33,6 +33,13 @@ import org.wiseember.workbook.Workbook;
 /**
  * A unit's label held against its runs. What the runs answer is worked out once; holding the
  * answers against their claims is cheap and is done again for every guard band.
+ *
+ * <pre>{@code
+ * Judgement judgement = Judgement.of(workbook, unit, true);
+ * for (Judged line : judgement.lines()) {
+ *   System.out.println(line.title() + ": " + line.verdict());
+ * }
+ * }</pre>
  */
 public final class Judgement implements UnitFindings {
   private static final Logger LOG = LoggerFactory.getLogger(Judgement.class);

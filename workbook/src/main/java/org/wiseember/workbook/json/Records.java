@@ -70,7 +70,7 @@ public final class Records {
    * @throws IllegalArgumentException where it is no such record, or one that makes no sense
    */
   public static <T> T read(String json, Class<T> type) {
-    return read(json, MAPPER.constructType(type));
+    return type.cast(read(json, MAPPER.constructType(type)));
   }
 
   /**
@@ -79,7 +79,8 @@ public final class Records {
    * @throws IllegalArgumentException as above
    */
   public static <T> List<T> list(String json, Class<T> type) {
-    return read(json, MAPPER.getTypeFactory().constructCollectionType(List.class, type));
+    JavaType listed = MAPPER.getTypeFactory().constructCollectionType(List.class, type);
+    return ((List<?>) read(json, listed)).stream().map(type::cast).toList();
   }
 
   /**
@@ -95,9 +96,9 @@ public final class Records {
     }
   }
 
-  private static <T> T read(String json, JavaType type) {
+  private static Object read(String json, JavaType type) {
     try {
-      T value = MAPPER.readValue(json, type);
+      Object value = MAPPER.readValue(json, type);
       if (value == null) {
         throw new IllegalArgumentException("nothing");
       }
