@@ -27,8 +27,8 @@ final class WrittenValues extends SimpleModule {
   private static final long serialVersionUID = 1;
 
   WrittenValues() {
-    addSerializer(Double.class, new Number());
-    addSerializer(double.class, new Number());
+    addSerializer(Double.class, new Given());
+    addSerializer(double.class, new Given());
     addDeserializer(Double.class, new OrNone());
     addDeserializer(double.class, new OrNone());
     addSerializer(Instant.class, ToStringSerializer.instance);
@@ -41,10 +41,10 @@ final class WrittenValues extends SimpleModule {
   }
 
   /** One that is none counts as empty, and is left out. */
-  private static final class Number extends StdSerializer<Double> {
+  private static final class Given extends StdSerializer<Double> {
     private static final long serialVersionUID = 1;
 
-    Number() {
+    Given() {
       super(Double.class);
     }
 
