@@ -102,6 +102,8 @@ public class ByHandTest {
 
   private void line(String text) {
     int before = window.session().bench().live().get().notebook().get().size();
+    // Nobody presses and writes at one moment.
+    clock.on(0.01);
     write(text);
     push(KeyCode.ENTER);
     window.until(() -> window.session().bench().live().get().notebook().get().size() == before + 1);
@@ -132,6 +134,11 @@ public class ByHandTest {
     find("by hand");
     find(test + " test");
     start();
+  }
+
+  private String going() {
+    LiveRun live = window.session().bench().live().get();
+    return live.run() + ", " + live.notebook().get();
   }
 
   private void start() {
@@ -379,7 +386,7 @@ public class ByHandTest {
     begin(test);
     for (String step : said.split("\\|")) {
       boolean last = !window.session().bench().going();
-      assertTrue(!last, "over before " + step);
+      assertTrue(!last, test + " is over before " + step + ": " + going());
       if (step.matches("F\\d")) {
         key(KeyCode.valueOf(step));
       } else if (step.matches("\\d+")) {

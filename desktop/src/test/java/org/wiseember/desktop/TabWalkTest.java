@@ -126,7 +126,6 @@ public class TabWalkTest extends InDemoWindow {
     List<String> way = new ArrayList<>(List.of("add-unit"));
     for (int i = 0; i < MOST_STOPS; i++) {
       robot.push(KeyCode.TAB);
-      window.settle();
       String stop = name(window.focused());
       if (stop.equals("add-unit")) {
         break;

@@ -92,23 +92,34 @@ public final class Focus {
     mark(node, false);
   }
 
-  /** Whoever is in this box keeps the keyboard until it is closed: nothing is given elsewhere. */
+  /**
+   * Whoever is in this box keeps the keyboard until it is closed: what is to be given meanwhile is
+   * given then, the last of it.
+   */
   public static void hold(Node box) {
-    box.getProperties().put(Focus.class, true);
+    box.getProperties().put(Focus.class, (Runnable) () -> {});
+    box.visibleProperty()
+        .addListener(
+            (o, was, open) -> {
+              Object waiting = box.getProperties().put(Focus.class, (Runnable) () -> {});
+              if (!open && waiting instanceof Runnable given) {
+                given.run();
+              }
+            });
   }
 
-  private static boolean isHeld(Scene scene) {
+  /** The box whoever has the keyboard is in; null for none. */
+  private static Node held(Scene scene) {
     for (Node up = scene == null ? null : scene.getFocusOwner(); up != null; up = up.getParent()) {
       if (up.getProperties().containsKey(Focus.class)) {
-        return up.isVisible();
+        return up.isVisible() ? up : null;
       }
     }
-    return false;
+    return null;
   }
 
   /**
-   * Focuses a node now, or as soon as it is on a scene; not while somebody is in what holds the
-   * keyboard.
+   * Focuses a node now, or as soon as it is on a scene and nobody is in what holds the keyboard.
    *
    * @param then what follows, such as selecting its text
    */
@@ -116,9 +127,12 @@ public final class Focus {
     if (node.getScene() != null) {
       Platform.runLater(
           () -> {
-            if (!isHeld(node.getScene())) {
+            Node box = held(node.getScene());
+            if (box == null) {
               node.requestFocus();
               then.run();
+            } else {
+              box.getProperties().put(Focus.class, (Runnable) () -> give(node, then));
             }
           });
       return;

@@ -62,6 +62,7 @@ final class WrittenValues extends SimpleModule {
 
   private static final class OrNone extends StdScalarDeserializer<Double> {
     private static final long serialVersionUID = 1;
+    private static final String NONE = "NaN";
 
     OrNone() {
       super(Double.class);
@@ -69,9 +70,14 @@ final class WrittenValues extends SimpleModule {
 
     @Override
     public Double deserialize(JsonParser in, DeserializationContext context) throws IOException {
-      return in.currentToken().isNumeric()
-          ? (Double) in.getDoubleValue()
-          : (Double) context.handleUnexpectedToken(Double.class, in);
+      if (in.currentToken().isNumeric()) {
+        return in.getDoubleValue();
+      }
+      // In a list one that is none cannot be left out, and stands there as a word.
+      if (in.hasToken(JsonToken.VALUE_STRING) && NONE.equals(in.getText())) {
+        return Double.NaN;
+      }
+      return (Double) context.handleUnexpectedToken(Double.class, in);
     }
 
     @Override
