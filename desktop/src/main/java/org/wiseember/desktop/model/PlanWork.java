@@ -92,6 +92,9 @@ public final class PlanWork {
     shelf.places().addListener((ListChangeListener<Shelf.Place>) change -> again());
     at.stage().addListener((o, was, is) -> looked());
     bench.onHand().addListener((o, was, is) -> again());
+    // Who chose something meanwhile is not led elsewhere.
+    bench.test().addListener((o, was, is) -> moveOn = false);
+    bench.source().addListener((o, was, is) -> moveOn = false);
     bench
         .live()
         .addListener(

@@ -13,6 +13,10 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
+import org.wiseember.bench.procedure.Watching;
+import org.wiseember.bench.run.Pace;
+import org.wiseember.trial.AllTests;
+import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.plan.Schedule;
 import org.wiseember.trial.plan.ScheduleStep;
 import org.wiseember.workbook.plan.CampaignNotes;
@@ -137,5 +141,36 @@ public class PlanWorkModelTest extends OnSession {
     settle();
     assertEquals(session.open().workbook().orElseThrow().campaignNotes(), before);
     assertEquals(work().notes(), before);
+  }
+
+  /** A test that ended leads to the next of the plan, but not who chose another one meanwhile. */
+  @Test
+  public void whoChoseATestIsNotLedElsewhere() {
+    open();
+    for (boolean chosen : new boolean[] {false, true}) {
+      TestType next =
+          schedule().nextTest(HADDLEWICK).orElseThrow().wanted().orElseThrow().plan().type();
+      session.bench().test().set(next);
+      session.bench().setPace(Pace.FULL);
+      session.bench().start();
+      until(
+          () ->
+              session.bench().live().get() != null
+                  && session.bench().live().get().view().get() != null
+                  && session.bench().live().get().view().get().phase().over()
+                  && !session.bench().going());
+      TestType mine = AllTests.of(Watching.KIND);
+      if (chosen) {
+        session.bench().test().set(mine);
+      }
+      Schedule before = schedule();
+      until(() -> schedule() != before && !schedule().nextTest(HADDLEWICK).isEmpty());
+      settle();
+      if (chosen) {
+        assertEquals(session.bench().test().get(), mine);
+      } else {
+        until(() -> !session.bench().test().get().equals(next));
+      }
+    }
   }
 }
