@@ -1,6 +1,7 @@
 package org.wiseember.workbook;
 
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -27,13 +28,22 @@ final class LineUpJson {
       Map<String, Double> weights,
       OptionalDouble leftAtEnd,
       OptionalDouble cyclesADay,
-      Map<Long, Map<String, MustHave.Answer>> answers,
+      Map<Long, Map<String, String>> answers,
       Map<Long, List<Parts.Part>> parts,
       List<Bills.Month> bills,
       double weatherShare) {
     static Written of(LineUpNotes notes) {
       Map<String, Double> weights = new TreeMap<>();
       notes.weights().forEach((measure, weight) -> weights.put(measure.key(), weight));
+      Map<Long, Map<String, String>> answers = new LinkedHashMap<>();
+      notes
+          .answers()
+          .forEach(
+              (unit, own) -> {
+                Map<String, String> written = new LinkedHashMap<>();
+                own.forEach((words, answer) -> written.put(words, answer.key()));
+                answers.put(unit, written);
+              });
       return new Written(
           notes.units(),
           notes.load(),
@@ -43,7 +53,7 @@ final class LineUpJson {
           weights,
           OptionalDouble.of(notes.leftAtEnd()),
           OptionalDouble.of(notes.cyclesADay()),
-          notes.answers(),
+          answers,
           notes.parts(),
           notes.bills().months(),
           notes.bills().weatherShare());
@@ -53,6 +63,15 @@ final class LineUpJson {
       Map<Measure, Double> known = new EnumMap<>(Measure.class);
       weights.forEach(
           (key, weight) -> Measure.byKey(key).ifPresent(measure -> known.put(measure, weight)));
+      Map<Long, Map<String, MustHave.Answer>> answered = new LinkedHashMap<>();
+      answers.forEach(
+          (unit, own) -> {
+            Map<String, MustHave.Answer> read = new LinkedHashMap<>();
+            own.forEach(
+                (words, key) ->
+                    Keyed.of(MustHave.Answer.class, key).ifPresent(a -> read.put(words, a)));
+            answered.put(unit, read);
+          });
       return new LineUpNotes(
           units,
           load,
@@ -62,7 +81,7 @@ final class LineUpJson {
           known,
           leftAtEnd.orElse(LineUpNotes.USUAL.leftAtEnd()),
           cyclesADay.orElse(1),
-          answers,
+          answered,
           parts,
           new Bills(bills, weatherShare));
     }

@@ -2,6 +2,7 @@ package org.wiseember.workbook;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
+import java.util.Objects;
 import org.wiseember.core.solar.Panel;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.core.solar.Site;
@@ -13,7 +14,11 @@ final class PanelsJson {
   private PanelsJson() {}
 
   private record Written(
-      @JsonInclude(JsonInclude.Include.ALWAYS) List<Panels> panels, WrittenSite site) {}
+      @JsonInclude(JsonInclude.Include.ALWAYS) List<Panels> panels, WrittenSite site) {
+    Written {
+      Objects.requireNonNull(site);
+    }
+  }
 
   private record Panels(
       String name,
@@ -95,7 +100,7 @@ final class PanelsJson {
       Written written = Records.read(json, Written.class);
       return new PanelsOnHand(
           written.panels().stream().map(Panels::lot).toList(), written.site().site());
-    } catch (IllegalArgumentException | NullPointerException e) {
+    } catch (IllegalArgumentException e) {
       throw new WorkbookException("The panels kept in the workbook cannot be read.", e);
     }
   }

@@ -3,13 +3,16 @@ package org.wiseember.workbook;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalLong;
 import java.util.TreeMap;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.Function;
 import org.wiseember.core.quantity.Keyed;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
@@ -112,15 +115,19 @@ public record RunSettings(
             faults,
             loads,
             new TreeMap<>(particulars),
-            ordered(accuracy),
-            ordered(corrections),
+            byKey(accuracy, Meter::of),
+            byKey(corrections, Checked::of),
             false));
   }
 
-  private static <V> Map<Channel, V> ordered(Map<Channel, V> byChannel) {
-    Map<Channel, V> ordered = new EnumMap<>(Channel.class);
-    ordered.putAll(byChannel);
-    return ordered;
+  private static <V, W> Map<String, W> byKey(Map<Channel, V> byChannel, Function<V, W> written) {
+    Map<String, W> keyed = new LinkedHashMap<>();
+    for (Channel channel : Channel.values()) {
+      if (byChannel.containsKey(channel)) {
+        keyed.put(channel.key(), written.apply(byChannel.get(channel)));
+      }
+    }
+    return keyed;
   }
 
   /**
@@ -149,20 +156,63 @@ public record RunSettings(
       List<String> faults,
       List<Double> loads,
       Map<String, String> particulars,
-      @JsonInclude(JsonInclude.Include.ALWAYS) Map<Channel, MeterClass> accuracy,
-      @JsonInclude(JsonInclude.Include.ALWAYS) Map<Channel, Correction> corrections,
+      @JsonInclude(JsonInclude.Include.ALWAYS) Map<String, Meter> accuracy,
+      @JsonInclude(JsonInclude.Include.ALWAYS) Map<String, Checked> corrections,
       @JsonProperty(access = JsonProperty.Access.WRITE_ONLY) boolean simulated) {
     RunSettings settings() {
       return new RunSettings(
-          Double.isNaN(loadWatts) ? 0 : loadWatts,
-          Double.isNaN(volts) ? 0 : volts,
-          accuracy,
-          corrections,
+          orNothing(loadWatts),
+          orNothing(volts),
+          byChannel(accuracy, Meter::read),
+          byChannel(corrections, Checked::read),
           Keyed.of(Source.class, source).orElse(simulated ? Source.SIMULATED : Source.INSTRUMENTS),
           seed.orElse(0),
           faults,
           loads,
           particulars);
+    }
+
+    /** A channel that only a later program knows is passed over. */
+    private static <V, W> Map<Channel, V> byChannel(Map<String, W> written, Function<W, V> read) {
+      Map<Channel, V> known = new EnumMap<>(Channel.class);
+      written.forEach(
+          (key, w) -> Channel.byKey(key).ifPresent(channel -> known.put(channel, read.apply(w))));
+      return known;
+    }
+  }
+
+  private static double orNothing(double value) {
+    return Double.isNaN(value) ? 0 : value;
+  }
+
+  /** A meter's class; what a data sheet does not name is nothing. */
+  private record Meter(
+      double percentOfReading, double percentOfRange, double range, double resolution, int digits) {
+    static Meter of(MeterClass m) {
+      return new Meter(
+          m.percentOfReading(), m.percentOfRange(), m.range(), m.resolution(), m.digits());
+    }
+
+    MeterClass read() {
+      return new MeterClass(
+          orNothing(percentOfReading),
+          orNothing(percentOfRange),
+          orNothing(range),
+          orNothing(resolution),
+          digits);
+    }
+  }
+
+  private record Checked(OptionalDouble gain, double offset, Meter reference) {
+    static Checked of(Correction c) {
+      return new Checked(OptionalDouble.of(c.gain()), c.offset(), Meter.of(c.reference()));
+    }
+
+    Correction read() {
+      if (reference == null) {
+        throw new IllegalArgumentException("a check is against a meter of a class");
+      }
+      return new Correction(gain.orElse(1), orNothing(offset), reference.read());
     }
   }
 }

@@ -45,7 +45,9 @@ public final class TreatmentJson {
    * @throws IllegalArgumentException when a figure makes no sense
    */
   public static Treatment read(JsonNode node) {
-    return node.isMissingNode() ? Treatment.NONE : Records.read(node, Written.class).treatment();
+    return node.isMissingNode() || node.isNull()
+        ? Treatment.NONE
+        : Records.read(node, Written.class).treatment();
   }
 
   static Treatment read(String text) {

@@ -15,8 +15,8 @@ import org.sqlite.SQLiteException;
 import org.wiseember.core.solar.PanelsOnHand;
 import org.wiseember.workbook.disk.Scratch;
 import org.wiseember.workbook.disk.WholeFile;
+import org.wiseember.workbook.json.Records;
 import org.wiseember.workbook.plan.CampaignNotes;
-import org.wiseember.workbook.plan.CampaignNotesJson;
 
 /**
  * An open workbook. One program writes it; a second opening reads only and says who writes. Safe
@@ -366,7 +366,8 @@ public final class Workbook implements AutoCloseable {
   /** What was noted for the plan; the usual where nothing was. */
   public CampaignNotes campaignNotes() {
     try {
-      return CampaignNotesJson.read(about("campaign"));
+      String json = about("campaign");
+      return json.isBlank() ? CampaignNotes.USUAL : Records.read(json, CampaignNotes.class);
     } catch (IllegalArgumentException damaged) {
       throw new WorkbookException(
           "The notes of the plan kept in the workbook cannot be read.", damaged);
@@ -374,7 +375,7 @@ public final class Workbook implements AutoCloseable {
   }
 
   public void campaignNotes(CampaignNotes notes) {
-    about("campaign", CampaignNotesJson.write(notes));
+    about("campaign", Records.write(notes));
   }
 
   /** What reports are made of; the usual where nobody chose. */

@@ -29,7 +29,9 @@ import java.util.Map;
  * }</pre>
  */
 public final class Records {
-  private static final JsonSetter.Value EMPTY = JsonSetter.Value.forValueNulls(Nulls.AS_EMPTY);
+  /** Where nothing stands, nothing is; but a list or a map with holes was written by nobody. */
+  private static final JsonSetter.Value EMPTY =
+      JsonSetter.Value.construct(Nulls.AS_EMPTY, Nulls.FAIL);
 
   private static final JsonMapper MAPPER =
       JsonMapper.builder()
@@ -80,7 +82,7 @@ public final class Records {
    */
   public static <T> List<T> list(String json, Class<T> type) {
     JavaType listed = MAPPER.getTypeFactory().constructCollectionType(List.class, type);
-    return ((List<?>) read(json, listed)).stream().map(type::cast).toList();
+    return ((List<?>) read(json, listed)).stream().map(each -> type.cast(present(each))).toList();
   }
 
   /**
@@ -90,7 +92,7 @@ public final class Records {
    */
   public static <T> T read(JsonNode node, Class<T> type) {
     try {
-      return MAPPER.treeToValue(node, type);
+      return type.cast(present(MAPPER.treeToValue(node, type)));
     } catch (JsonProcessingException e) {
       throw new IllegalArgumentException(e.getMessage(), e);
     }
@@ -98,13 +100,16 @@ public final class Records {
 
   private static Object read(String json, JavaType type) {
     try {
-      Object value = MAPPER.readValue(json, type);
-      if (value == null) {
-        throw new IllegalArgumentException("nothing");
-      }
-      return value;
+      return present(MAPPER.readValue(json, type));
     } catch (JsonProcessingException e) {
       throw new IllegalArgumentException(e.getMessage(), e);
     }
+  }
+
+  private static Object present(Object value) {
+    if (value == null) {
+      throw new IllegalArgumentException("nothing");
+    }
+    return value;
   }
 }

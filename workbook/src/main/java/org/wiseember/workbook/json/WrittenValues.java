@@ -8,7 +8,6 @@ import com.fasterxml.jackson.databind.DeserializationConfig;
 import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.JavaType;
 import com.fasterxml.jackson.databind.JsonDeserializer;
-import com.fasterxml.jackson.databind.KeyDeserializer;
 import com.fasterxml.jackson.databind.SerializerProvider;
 import com.fasterxml.jackson.databind.deser.BeanDeserializerModifier;
 import com.fasterxml.jackson.databind.deser.std.StdScalarDeserializer;
@@ -36,7 +35,6 @@ final class WrittenValues extends SimpleModule {
     addDeserializer(Instant.class, new Parsed<>(Instant.class, Instant::parse));
     addDeserializer(LocalTime.class, new Parsed<>(LocalTime.class, LocalTime::parse));
     addSerializer(new OfEnum());
-    addKeySerializer(Enum.class, new EnumName());
     setDeserializerModifier(new Enums());
   }
 
@@ -126,21 +124,6 @@ final class WrittenValues extends SimpleModule {
     }
   }
 
-  @SuppressWarnings("rawtypes")
-  private static final class EnumName extends StdSerializer<Enum> {
-    private static final long serialVersionUID = 1;
-
-    EnumName() {
-      super(Enum.class);
-    }
-
-    @Override
-    public void serialize(Enum value, JsonGenerator out, SerializerProvider provider)
-        throws IOException {
-      out.writeFieldName(Keyed.key(value));
-    }
-  }
-
   private static final class Enums extends BeanDeserializerModifier {
     private static final long serialVersionUID = 1;
 
@@ -151,12 +134,6 @@ final class WrittenValues extends SimpleModule {
         BeanDescription description,
         JsonDeserializer<?> usual) {
       return new ByKey(type.getRawClass());
-    }
-
-    @Override
-    public KeyDeserializer modifyKeyDeserializer(
-        DeserializationConfig config, JavaType type, KeyDeserializer usual) {
-      return type.isEnumType() ? new OfKey(type.getRawClass()) : usual;
     }
   }
 
@@ -176,20 +153,6 @@ final class WrittenValues extends SimpleModule {
       return value != null
           ? value
           : context.handleWeirdStringValue(_valueClass, in.getText(), "no such key");
-    }
-  }
-
-  private static final class OfKey extends KeyDeserializer {
-    private final Class<?> type;
-
-    OfKey(Class<?> type) {
-      this.type = type;
-    }
-
-    @Override
-    public Object deserializeKey(String key, DeserializationContext context) throws IOException {
-      Object value = Keyed.of(type, key).orElse(null);
-      return value != null ? value : context.handleWeirdKey(type, key, "no such key");
     }
   }
 }

@@ -47,7 +47,7 @@ public record CampaignNotes(
   public record Charge(double percent, Instant at) {
     public Charge {
       Objects.requireNonNull(at);
-      percent = Math.max(0, Math.min(100, percent));
+      percent = shown(percent);
     }
   }
 
@@ -63,8 +63,8 @@ public record CampaignNotes(
     public Begun {
       Objects.requireNonNull(at);
       Objects.requireNonNull(ends);
-      from = Math.max(0, Math.min(100, from));
-      to = Math.max(0, Math.min(100, to));
+      from = shown(from);
+      to = shown(to);
     }
 
     /** The same over at a moment, having come where it should. */
@@ -96,6 +96,14 @@ public record CampaignNotes(
               read.at().plusMillis(Math.round(left * whole.toMillis())),
               false));
     }
+  }
+
+  /** A display shows 0 to 100 %; where nothing was read there is no note of it. */
+  private static double shown(double percent) {
+    if (Double.isNaN(percent)) {
+      throw new IllegalArgumentException("no charge was read");
+    }
+    return Math.max(0, Math.min(100, percent));
   }
 
   /** What one begins with: the waking hours. */
