@@ -62,6 +62,47 @@ public class BenchworkTest extends InDemoWindow {
     assertEquals(newest(0).startCharge().orElseThrow(), 100.0);
   }
 
+  /**
+   * The same test three times on a new unit: once, by the button beside the verdict, and by name.
+   */
+  @Test
+  public void aTestIsMadeAgain() throws Exception {
+    window.close();
+    window = OpenWindow.on(folder.resolve("one.ember"), from -> handClock);
+    robot = window.robot();
+    robot.push(KeyCode.CONTROL, KeyCode.N);
+    window.until(() -> "unit-name".equals(window.scene().getFocusOwner().getId()));
+    robot.write("Brackley Stall 320\n");
+    window.until(() -> "label-text".equals(window.scene().getFocusOwner().getId()));
+    robot.write("Capacity 500 Wh\nUSB-C 60 W");
+    window.until(() -> unit() != null && unit().unit().label().claims().size() == 2);
+    byName("by hand");
+    byName("usb test");
+    usb(1);
+    window.click("make-again");
+    usb(2);
+    byName("usb test");
+    usb(3);
+  }
+
+  private void byName(String words) {
+    robot.push(KeyCode.CONTROL, KeyCode.K);
+    window.until(() -> "find".equals(window.scene().getFocusOwner().getId()));
+    robot.write(words);
+    robot.push(KeyCode.ENTER);
+  }
+
+  private void usb(int runs) {
+    window.until(() -> "start-test".equals(window.scene().getFocusOwner().getId()));
+    robot.push(KeyCode.ENTER);
+    window.until(() -> "notebook-line".equals(window.scene().getFocusOwner().getId()));
+    write("5.02 V, 2.96 A", 2);
+    handClock.on(1);
+    robot.push(KeyCode.F6);
+    window.until(() -> !window.session().bench().going());
+    window.until(() -> unit().runs().size() == runs);
+  }
+
   /** Writes on in the notebook and keeps the line; then so many readings stand there. */
   private void write(String text, int readings) {
     window.write(text, readings);

@@ -58,6 +58,7 @@ public final class BenchStage extends StackPane {
   private final HoldButton stop;
   private final HoldButton dropped;
   private final Button toVerdict;
+  private final Button again;
   private final VBox cutShort = new VBox();
   private final LiveTiles tiles;
   private final SetUpPane setUp;
@@ -99,6 +100,10 @@ public final class BenchStage extends StackPane {
         Words.button(
             "action-main", "See the verdict", () -> session.at().stage().set(StageName.VERDICT));
     toVerdict.setId("see-verdict");
+    again =
+        Words.button(
+            "action", "Make it again", () -> session.bench().prepare(session.bench().test().get()));
+    again.setId("make-again");
     setUp = new SetUpPane(session, () -> getChildren().setAll(instruments));
     doNow = new DoNowList(session);
     typed = new TypedPanel(session);
@@ -188,7 +193,7 @@ public final class BenchStage extends StackPane {
     VBox words = new VBox(title, under);
     words.setSpacing(2);
     HBox.setHgrow(words, Priority.ALWAYS);
-    HBox head = new HBox(words, toLabel, start, markButton, dropped, stop, toVerdict);
+    HBox head = new HBox(words, toLabel, start, markButton, dropped, stop, again, toVerdict);
     head.getStyleClass().add("stage-head");
     return head;
   }
@@ -397,6 +402,7 @@ public final class BenchStage extends StackPane {
     Words.shown(typed, running && !byHand);
     Words.shown(noticed, !ready && !byHand);
     Words.shown(toVerdict, over);
+    Words.shown(again, over);
     Words.shown(cutShort, ready);
   }
 

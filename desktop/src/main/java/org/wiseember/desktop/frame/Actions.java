@@ -87,7 +87,7 @@ final class Actions {
               test.words(),
               "test",
               () -> {
-                session.bench().test().set(test);
+                session.bench().prepare(test);
                 session.at().stage().set(StageName.BENCH);
               }));
     }
@@ -95,7 +95,7 @@ final class Actions {
       all.add(
           new Found(
               PUT_BACK + " " + thing.words(),
-              "drawer",
+              "removed",
               () -> session.removedItems().putBack(thing)));
     }
     for (Shelf.Place place : session.shelf().places()) {

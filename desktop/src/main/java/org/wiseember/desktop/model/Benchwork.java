@@ -115,7 +115,7 @@ public final class Benchwork {
     return leftOn;
   }
 
-  /** The run that goes or went last; null when none was started. */
+  /** The run that goes or went last; null when none was started, or another is prepared. */
   public ObjectProperty<LiveRun> live() {
     return live;
   }
@@ -161,6 +161,17 @@ public final class Benchwork {
   /** Which test comes next. */
   public ObjectProperty<TestType> test() {
     return test;
+  }
+
+  /**
+   * Makes a test ready to start, also where it ended just now: a test is made as often as one
+   * likes.
+   */
+  public void prepare(TestType type) {
+    if (!going()) {
+      live.set(null);
+    }
+    test.set(type);
   }
 
   /** Watts of the loads the tester has, as typed. */

@@ -66,7 +66,7 @@ public final class SolarWork {
     ChargeSetting now = bench.onHand().get().answer(ChargeSetting.ASK);
     bench.have(
         ChargeSetting.ASK, now.adding(ChargeSource.SOLAR).with(arrangement, panels.get().site()));
-    bench.test().set(AllTests.of(Charge.KIND));
+    bench.prepare(AllTests.of(Charge.KIND));
     at.stage().set(StageName.BENCH);
   }
 }

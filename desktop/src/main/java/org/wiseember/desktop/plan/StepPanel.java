@@ -224,7 +224,7 @@ final class StepPanel extends VBox {
     if (step.unit() != session.shelf().chosen().get().unit().id()) {
       session.shelf().choose(step.unit());
     }
-    session.bench().test().set(wanted.plan().type());
+    session.bench().prepare(wanted.plan().type());
     session.at().stage().set(StageName.BENCH);
   }
 }
