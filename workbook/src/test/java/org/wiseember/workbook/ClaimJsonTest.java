@@ -75,6 +75,9 @@ public class ClaimJsonTest {
     assertEquals(node.get("direction").asText(), "at_most");
     assertEquals(node.get("high").asDouble(), 20, 0);
     assertTrue(node.path("low").isMissingNode(), "what is not there is left out");
+    // The published schema of a package's label asks for these, empty or not.
+    assertTrue(node.path("conditions").isArray() && node.path("conditions").isEmpty());
+    assertEquals(node.path("printedAs").asText("none"), "");
   }
 
   @Test

@@ -5,6 +5,14 @@ import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.time.Clock;
 import java.util.Map;
 import java.util.function.Consumer;
 import org.testng.annotations.DataProvider;
@@ -64,6 +72,7 @@ public class KeptNotesTest {
     Consumer<String> panels = PanelsJson::read;
     Consumer<String> treatment = TreatmentJson::read;
     Consumer<String> claims = ClaimJson::read;
+    Consumer<String> plan = KeptNotesTest::plan;
     return new Object[][] {
       {settings, "{\"faults\":[null]}"},
       {settings, "{\"loads\":[60,null]}"},
@@ -83,7 +92,36 @@ public class KeptNotesTest {
       {treatment, "null"},
       {claims, "[null]"},
       {claims, "null"},
+      {
+        claims,
+        "[{\"subject\":\"capacity\",\"direction\":\"at_least\",\"low\":1,\"conditions\":[{}]}]"
+      },
+      {plan, "{\"present\":[{\"from\":\"08:00\"}]}"},
+      {plan, "{\"away\":[{\"thing\":\"meter\"}]}"},
+      {plan, "{\"units\":[null]}"},
+      {plan, "{\"begun\":{\"3\":{\"from\":10}}}"},
+      {plan, "{\"charges\":{\"3\":{\"at\":\"2026-05-04T16:30:00Z\"}}}"},
+      {plan, "{\"pins\":{\"3\":{\"ac-drain\":\"soon\"}}}"},
     };
+  }
+
+  /** As a workbook has them that somebody wrote into. */
+  private static void plan(String json) {
+    try {
+      Path file = Files.createTempDirectory("ember-notes").resolve("notes.ember");
+      Workbook.open(file, Clock.systemUTC()).close();
+      try (Connection other = DriverManager.getConnection("jdbc:sqlite:" + file);
+          PreparedStatement s =
+              other.prepareStatement("INSERT OR REPLACE INTO about VALUES ('campaign', ?)")) {
+        s.setString(1, json);
+        s.execute();
+      }
+      try (Workbook workbook = Workbook.open(file, Clock.systemUTC())) {
+        workbook.campaignNotes();
+      }
+    } catch (IOException | SQLException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
   @Test(dataProvider = "damaged")

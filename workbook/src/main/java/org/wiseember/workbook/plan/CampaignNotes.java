@@ -38,10 +38,20 @@ public record CampaignNotes(
   }
 
   /** Somebody is there every day from one time to another; to midnight where that is no later. */
-  public record Present(LocalTime from, LocalTime to) {}
+  public record Present(LocalTime from, LocalTime to) {
+    public Present {
+      Objects.requireNonNull(from);
+      Objects.requireNonNull(to);
+    }
+  }
 
   /** One of a kind is not there. */
-  public record Away(String thing, Instant from, Instant to) {}
+  public record Away(String thing, Instant from, Instant to) {
+    public Away {
+      Objects.requireNonNull(from);
+      Objects.requireNonNull(to);
+    }
+  }
 
   /** What a unit showed, %. */
   public record Charge(double percent, Instant at) {
