@@ -2,6 +2,7 @@ package org.wiseember.report;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
@@ -15,18 +16,16 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.report.chart.ChartSvg;
 import org.wiseember.report.chart.Charts;
-import org.wiseember.report.chart.CurveChart;
-import org.wiseember.report.chart.CycleChart;
-import org.wiseember.report.chart.EnduranceChart;
-import org.wiseember.report.chart.HarmonicsChart;
-import org.wiseember.report.chart.WaveChart;
 import org.wiseember.report.drawing.CurveDrawing;
 import org.wiseember.report.drawing.CycleDrawing;
+import org.wiseember.report.drawing.Drawing;
 import org.wiseember.report.drawing.EnduranceDrawing;
 import org.wiseember.report.drawing.HarmonicsDrawing;
 import org.wiseember.report.drawing.RowsDrawing;
+import org.wiseember.report.drawing.Upright;
 import org.wiseember.report.drawing.WaveDrawing;
 import org.wiseember.report.look.Palette;
+import org.wiseember.report.plot.Mark;
 
 /**
  * Charts say what they show: their words and places, light and dark, with much and with nothing.
@@ -57,7 +56,7 @@ public class ChartsTest {
 
   @Test(dataProvider = "looks")
   public void anEnduranceMapNamesItsParts(Palette palette) {
-    String svg = svg(EnduranceChart.of(endurance(), palette, 1));
+    String svg = svg(Charts.of(endurance(), palette, 1));
     for (String words :
         List.of("promised on the label", "where it trips", "1 min", "10 min", "held for")) {
       assertTrue(svg.contains(words), words);
@@ -68,18 +67,25 @@ public class ChartsTest {
   /** The label's stairs go down from short to long, one step for each promise. */
   @Test
   public void theStairsAreThoseOfTheLabel() {
-    XYPlot plot = EnduranceChart.of(endurance(), Palette.LIGHT, 1).getXYPlot();
-    assertEquals(plot.getDataset(0).getItemCount(0), 6);
-    double last = Double.POSITIVE_INFINITY;
-    for (int i = 0; i < 6; i++) {
-      double y = plot.getDataset(0).getYValue(0, i);
-      assertTrue(y <= last + 1e-12);
-      last = y;
+    List<Mark> marks = marks(endurance());
+    Mark.Line stairs = all(Mark.Line.class, marks).get(0);
+    assertEquals(stairs.x().length, 6);
+    for (int i = 1; i < 6; i++) {
+      assertTrue(stairs.y()[i] <= stairs.y()[i - 1] + 1e-12);
     }
-    assertEquals(plot.getDataset(0).getXValue(0, 1), 0, 1e-9, "one second");
-    assertEquals(plot.getDataset(0).getXValue(0, 3), Math.log10(120), 1e-9);
-    assertEquals(plot.getDataset(2).getItemCount(0), 1, "tripped");
-    assertEquals(plot.getDataset(2).getItemCount(1), 1, "held");
+    assertEquals(stairs.x()[1], 0, 1e-9, "one second");
+    assertEquals(stairs.x()[3], Math.log10(120), 1e-9);
+    List<Mark.Dots> tries = all(Mark.Dots.class, marks);
+    assertEquals(tries.size(), 2, "one held, one tripped");
+    assertNotEquals(tries.get(0).dot().fill(), tries.get(1).dot().fill());
+  }
+
+  private static List<Mark> marks(Drawing drawing) {
+    return drawing.plot(1).panels().get(0).marks();
+  }
+
+  private static <M extends Mark> List<M> all(Class<M> kind, List<Mark> marks) {
+    return marks.stream().filter(kind::isInstance).map(kind::cast).toList();
   }
 
   /** Each row stands under its own name, with its figure, its mark and what was said beside it. */
@@ -92,12 +98,11 @@ public class ChartsTest {
                 new RowsDrawing.Row("1 x 100 W", 71, 2, OptionalDouble.empty(), "71 ± 2 W"),
                 new RowsDrawing.Row("3 <in> series", 203, 4, OptionalDouble.of(260), "203 ± 4 W")));
     JFreeChart chart = Charts.of(drawing, palette, 1);
-    XYPlot plot = chart.getXYPlot();
-    assertEquals(plot.getDataset(0).getItemCount(0), 2);
-    assertEquals(plot.getDataset(1).getItemCount(0), 1);
-    assertEquals(plot.getDataset(0).getXValue(0, 1), 203.0);
-    assertTrue(plot.getDataset(0).getYValue(0, 0) < plot.getDataset(0).getYValue(0, 1));
-    assertTrue(plot.getDomainAxis().getRange().contains(260 * 1.1));
+    List<Mark.Dots> dots = all(Mark.Dots.class, marks(drawing));
+    assertEquals(dots.stream().map(d -> d.x()[0]).toList(), List.of(71.0, 203.0, 260.0));
+    assertTrue(dots.get(0).y()[0] > dots.get(1).y()[0], "from top to bottom");
+    assertEquals(dots.get(1).y()[0], dots.get(2).y()[0], "what was said beside what was found");
+    assertTrue(drawing.plot(1).across().most() > 260 * 1.1);
     String svg = svg(chart);
     for (String words : List.of("1 x 100 W", "71 ± 2 W", "203 ± 4 W", "watts into the port, W")) {
       assertTrue(svg.contains(words), words);
@@ -109,11 +114,11 @@ public class ChartsTest {
   @Test(dataProvider = "looks")
   public void nothingToShowIsStillAChart(Palette palette) {
     String svg =
-        svg(EnduranceChart.of(new EnduranceDrawing(List.of(), List.of(), List.of()), palette, 1.5));
+        svg(Charts.of(new EnduranceDrawing(List.of(), List.of(), List.of()), palette, 1.5));
     assertTrue(svg.contains("held for"));
     String wave =
         svg(
-            WaveChart.of(
+            Charts.of(
                 new WaveDrawing(
                     new double[0], new double[0], new double[0], Double.NaN, Double.NaN, ""),
                 palette,
@@ -130,11 +135,11 @@ public class ChartsTest {
       v[i] = t[i] > 0 && t[i] < 14 ? 0 : 325 * Math.sin(2 * Math.PI * t[i] / 20);
     }
     String alone =
-        svg(WaveChart.of(new WaveDrawing(t, v, new double[0], 0, 14, "14.0 ms"), palette, 1));
+        svg(Charts.of(new WaveDrawing(t, v, new double[0], 0, 14, "14.0 ms"), palette, 1));
     assertTrue(alone.contains("14.0 ms"));
     assertTrue(alone.contains("\u2212200"), "a true minus sign");
     // Rotated names are drawn as outlines, so the plot itself is asked.
-    XYPlot both = WaveChart.of(new WaveDrawing(t, v, v, Double.NaN, 0, ""), palette, 1).getXYPlot();
+    XYPlot both = Charts.of(new WaveDrawing(t, v, v, Double.NaN, 0, ""), palette, 1).getXYPlot();
     assertEquals(both.getRangeAxis(0).getLabel(), "volts, V");
     assertEquals(both.getRangeAxis(1).getLabel(), "amps, A");
   }
@@ -150,10 +155,10 @@ public class ChartsTest {
             List.of(),
             Double.NaN,
             "",
-            List.of(new CurveDrawing.Mark(1000, "one"), new CurveDrawing.Mark(1010, "other")),
+            List.of(new Upright(1000, "one"), new Upright(1010, "other")),
             80,
             100);
-    String svg = svg(CurveChart.of(figure, Palette.LIGHT, 1));
+    String svg = svg(Charts.of(figure, Palette.LIGHT, 1));
     assertTrue(svg.contains("2\u00a0000") || svg.contains("2&#160;000"), svg.substring(0, 200));
     assertFalse(svg.contains("2,000"));
     assertTrue(svg.contains("one") && svg.contains("other"));
@@ -174,7 +179,7 @@ public class ChartsTest {
     CycleDrawing figure =
         new CycleDrawing(
             line(325, 2), line(324, 2), line(4, 6), Optional.of(line(325, 2)), "the mains", 0, 40);
-    JFreeChart chart = CycleChart.of(figure, palette, 1);
+    JFreeChart chart = Charts.of(figure, palette, 1);
     String svg = svg(chart);
     for (String words : List.of("time, ms", "dashed: the mains")) {
       assertTrue(svg.contains(words), words);
@@ -187,7 +192,7 @@ public class ChartsTest {
     assertEquals(chart.getXYPlot().getDomainAxis().getLowerBound(), 0.0);
     assertEquals(chart.getXYPlot().getDomainAxis().getUpperBound(), 40.0);
     assertFalse(
-        svg(CycleChart.of(
+        svg(Charts.of(
                 new CycleDrawing(
                     line(325, 2), line(324, 2), line(4, 6), Optional.empty(), "", 0, 40),
                 palette,
@@ -204,13 +209,17 @@ public class ChartsTest {
                 new HarmonicsDrawing.Bar(3, 6.2, 0.1, 5, true),
                 new HarmonicsDrawing.Bar(4, 0.4, 0.05, Double.NaN, false)),
             "caps: EN 50160");
-    JFreeChart chart = HarmonicsChart.of(figure, palette, 1);
+    JFreeChart chart = Charts.of(figure, palette, 1);
     String svg = svg(chart);
     for (String words : List.of("harmonic order", "over", "caps: EN 50160")) {
       assertTrue(svg.contains(words), words);
     }
-    assertEquals(chart.getXYPlot().getDataset(0).getItemCount(0), 2);
-    assertEquals(chart.getXYPlot().getDataset(1).getItemCount(0), 1, "those over, drawn apart");
+    List<Mark.Box> bars = all(Mark.Box.class, marks(figure));
+    assertEquals(bars.stream().map(Mark.Box::high).toList(), List.of(0.1, 6.2, 0.4));
+    assertEquals(
+        bars.stream().map(b -> b.fill().in(palette).equals(palette.shortOf())).toList(),
+        List.of(false, true, false),
+        "those over are told apart");
     assertTrue(chart.getXYPlot().getRangeAxis().getUpperBound() > 6.2);
   }
 }

@@ -35,6 +35,7 @@ import org.wiseember.core.uncertainty.Budget;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.drawing.CurveDrawing;
 import org.wiseember.report.drawing.TraceDrawing;
+import org.wiseember.report.drawing.Upright;
 import org.wiseember.report.page.FindingPage;
 import org.wiseember.report.page.Leaf;
 import org.wiseember.report.page.PageHtml;
@@ -77,7 +78,7 @@ public class PageTest {
                 t,
                 w,
                 TraceDrawing.Line.NONE,
-                List.of(new TraceDrawing.Mark(1000, "fan on")),
+                List.of(new Upright(1000, "fan on")),
                 3800,
                 TraceDrawing.Line.NONE,
                 TraceDrawing.Forecast.NONE,

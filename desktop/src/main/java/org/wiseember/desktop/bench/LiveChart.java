@@ -9,6 +9,7 @@ import org.wiseember.core.capacity.ExpectedEnd;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.report.drawing.TraceDrawing;
+import org.wiseember.report.drawing.Upright;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.workbook.StoredReading;
@@ -70,12 +71,10 @@ final class LiveChart {
     return plan.type().declaration().wattsName();
   }
 
-  private static List<TraceDrawing.Mark> marks(RunView view) {
+  private static List<Upright> marks(RunView view) {
     return view.notices().stream()
         .filter(n -> List.of("mark", "steady", IdleWatch.STATE).contains(n.code()))
-        .map(
-            n ->
-                new TraceDrawing.Mark(n.seconds(), n.code().equals("steady") ? "steady" : n.text()))
+        .map(n -> new Upright(n.seconds(), n.code().equals("steady") ? "steady" : n.text()))
         .toList();
   }
 

@@ -3,7 +3,6 @@ package org.wiseember.desktop.bench;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.scene.control.Button;
@@ -19,6 +18,7 @@ import org.wiseember.bench.procedure.Now;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.Figures;
+import org.wiseember.desktop.look.WhileShown;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.NotebookWork;
 
@@ -36,7 +36,6 @@ final class NowCard extends HBox {
   private final Label counts = Words.of("clock-words", "");
   private final Label time = Words.line("clock-figure", "0:00.0");
   private final VBox clock;
-  private final Timeline tick;
   private Optional<Now> shown = Optional.empty();
 
   NowCard(NotebookWork notebook) {
@@ -57,18 +56,7 @@ final class NowCard extends HBox {
                 "good to ± " + Figures.plain(TimedOperatorEvent.REACTION) + " s by hand"));
     clock.getStyleClass().addAll("clock", "now-clock");
     getChildren().addAll(words, clock);
-    tick = new Timeline(new KeyFrame(Duration.millis(100), e -> showTime()));
-    tick.setCycleCount(Animation.INDEFINITE);
-    sceneProperty().addListener((o, was, is) -> run());
-    visibleProperty().addListener((o, was, is) -> run());
-  }
-
-  private void run() {
-    if (getScene() != null && isVisible()) {
-      tick.play();
-    } else {
-      tick.stop();
-    }
+    WhileShown.play(this, new Timeline(new KeyFrame(Duration.millis(100), e -> showTime())));
   }
 
   void show(Optional<Now> now) {

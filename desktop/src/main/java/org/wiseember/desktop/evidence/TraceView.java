@@ -5,7 +5,6 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.wiseember.desktop.look.ChartPane;
 import org.wiseember.desktop.model.Session;
-import org.wiseember.report.chart.TraceChart;
 import org.wiseember.report.drawing.TraceDrawing;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.page.RunTrace;
@@ -49,6 +48,6 @@ final class TraceView extends VBox {
     double begin = run.trace().isEmpty() ? 0 : run.trace().seconds(0);
     double end = begin + run.trace().span();
     chart.show(() -> session.look().drawn(figure));
-    cursors.over(begin, end, TraceChart.axisSeconds(figure));
+    cursors.over(begin, end, figure.axisSeconds());
   }
 }

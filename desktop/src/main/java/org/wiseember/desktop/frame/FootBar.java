@@ -3,7 +3,6 @@ package org.wiseember.desktop.frame;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.beans.value.ChangeListener;
@@ -18,6 +17,7 @@ import org.wiseember.bench.run.RunView;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.desktop.look.Look;
+import org.wiseember.desktop.look.WhileShown;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.LiveRun;
 import org.wiseember.desktop.model.PlanWork;
@@ -40,7 +40,6 @@ public final class FootBar extends HBox {
   private final List<Meter> shown = new ArrayList<>();
   private final Label state = Words.line("foot-state", "");
   private final Label reminder = Words.line("foot-state", "");
-  private final Timeline minute;
   private final Button stop = new Button("Stop the test");
   private final ChangeListener<RunView> watch = (o, was, is) -> show(is);
 
@@ -119,9 +118,7 @@ public final class FootBar extends HBox {
     reminder.setId("foot-reminder");
     reminder.getStyleClass().add("foot-reminder");
     getChildren().addAll(meters, stop, reminder, units, text, look, state);
-    minute = new Timeline(new KeyFrame(Duration.minutes(1), e -> minutePassed()));
-    minute.setCycleCount(Animation.INDEFINITE);
-    minute.play();
+    WhileShown.play(this, new Timeline(new KeyFrame(Duration.minutes(1), e -> minutePassed())));
     session.planWork().schedule().addListener((o, was, is) -> remind());
     remind();
     session

@@ -1,8 +1,17 @@
 package org.wiseember.report.drawing;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.quantity.Unit;
+import org.wiseember.report.look.Palette;
+import org.wiseember.report.plot.Axis;
+import org.wiseember.report.plot.Dot;
+import org.wiseember.report.plot.Mark;
+import org.wiseember.report.plot.Panel;
+import org.wiseember.report.plot.Pen;
+import org.wiseember.report.plot.Place;
+import org.wiseember.report.plot.Plot;
 
 /**
  * Measured points with the curve through them.
@@ -24,10 +33,14 @@ public record CurveDrawing(
     List<Point> curve,
     double claim,
     String claimWords,
-    List<Mark> marks,
+    List<Upright> marks,
     double least,
     double most)
     implements Drawing {
+  private static final double DOT = 7;
+  private static final double CAP = 6;
+  private static final double BAND_OPACITY = 0.8;
+
   /** Where it is a difference of temperatures that stands beside it. */
   @Override
   public CurveDrawing in(ReaderUnits units) {
@@ -59,12 +72,64 @@ public record CurveDrawing(
     }
   }
 
-  /** An upright line. */
-  public record Mark(double x, String words) {}
-
   public CurveDrawing {
     points = List.copyOf(points);
     curve = List.copyOf(curve);
     marks = List.copyOf(marks);
+  }
+
+  @Override
+  public Plot plot(double scale) {
+    double widest = 10;
+    for (Point p : points) {
+      widest = Math.max(widest, p.x());
+    }
+    for (Point p : curve) {
+      widest = Math.max(widest, p.x());
+    }
+    for (Upright mark : marks) {
+      widest = Math.max(widest, mark.x() * 1.08);
+    }
+    double right = widest;
+    // A point at nothing stands clear of the axis.
+    boolean atZero = points.stream().anyMatch(p -> p.x() < 0.01 * right);
+    return new Plot(
+        Axis.round(across, atZero ? -0.02 * right : 0, right * 1.04, 8, Palette::quiet),
+        new Panel(
+            Axis.round(up, least, most, 6, Palette::emberInk),
+            Panel.Grid.ACROSS,
+            drawn(right, scale)));
+  }
+
+  private List<Mark> drawn(double right, double scale) {
+    List<Mark> all = new ArrayList<>();
+    Pen line = Pen.line(Palette::ember);
+    Pen bar = Pen.line(Palette::emberInk);
+    all.add(
+        Mark.Area.between(
+            curve,
+            Point::x,
+            p -> p.y() - p.halfWidth(),
+            p -> p.y() + p.halfWidth(),
+            Palette::emberWash,
+            BAND_OPACITY));
+    all.add(Mark.Line.along(curve, Point::x, Point::y, line));
+    for (Point p : points) {
+      double low = p.y() - p.halfWidth();
+      double high = p.y() + p.halfWidth();
+      all.add(Mark.Line.between(p.x(), low, p.x(), high, bar));
+      all.add(
+          new Mark.Dots(new double[] {p.x(), p.x()}, new double[] {low, high}, Dot.cap(CAP, bar)));
+    }
+    all.add(Mark.Dots.at(points, Point::x, Point::y, Dot.disc(DOT, Palette::emberInk)));
+    if (!Double.isNaN(claim)) {
+      all.add(Mark.Line.across(claim, Pen.hair(Palette::steel)));
+      all.add(
+          new Mark.Words(
+                  claimWords, Double.POSITIVE_INFINITY, claim, Place.BOTTOM_RIGHT, Palette::steel)
+              .moved(-5, -4));
+    }
+    all.addAll(Upright.marks(marks, right, Upright.Rows.BELOW_AND_ABOVE, scale));
+    return all;
   }
 }

@@ -1,8 +1,18 @@
 package org.wiseember.report.drawing;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.wiseember.report.look.Face;
+import org.wiseember.report.look.Palette;
 import org.wiseember.report.look.UnitMark;
+import org.wiseember.report.plot.Axis;
+import org.wiseember.report.plot.Dot;
+import org.wiseember.report.plot.Mark;
+import org.wiseember.report.plot.Panel;
+import org.wiseember.report.plot.Pen;
+import org.wiseember.report.plot.Place;
+import org.wiseember.report.plot.Plot;
 
 /**
  * A plan: charge of each unit over time, and under it lanes of what is busy and when somebody has
@@ -17,6 +27,8 @@ import org.wiseember.report.look.UnitMark;
 public record ScheduleDrawing(
     double hours, double now, Map<Double, String> times, List<Line> lines, List<Lane> lanes)
     implements Drawing {
+  private static final int CHARGE_WEIGHT = 10;
+
   /** Charge of a unit, corner by corner. */
   public record Line(String name, UnitMark mark, List<Corner> corners) {
     public Line {
@@ -48,5 +60,49 @@ public record ScheduleDrawing(
     times = Map.copyOf(times);
     lines = List.copyOf(lines);
     lanes = List.copyOf(lanes);
+  }
+
+  @Override
+  public Plot plot(double scale) {
+    List<Mark> charge = new ArrayList<>();
+    for (Line line : lines) {
+      charge.add(
+          Mark.Line.along(
+              line.corners(), Corner::hour, Corner::percent, new Pen(line.mark()::colour, 2)));
+      charge.add(
+          Mark.Dots.at(line.corners(), Corner::hour, Corner::percent, Dot.of(line.mark(), 3)));
+    }
+    Lanes busy = new Lanes(lanes.stream().map(Lane::name).toList(), hours, hours / 250);
+    for (int i = 0; i < lanes.size(); i++) {
+      for (Bar b : lanes.get(i).bars()) {
+        busy.box(
+            i,
+            b.from(),
+            b.to(),
+            b.mark()::colour,
+            0.18,
+            b.chosen() ? new Pen(Palette::ink, 2) : Pen.hair(b.mark()::colour),
+            Lanes.words(b.words(), Palette::ink, Face.TEXT));
+        if (b.pinned()) {
+          busy.sign(i, b.from(), hours / 160, Palette::ink);
+        }
+      }
+    }
+    if (!Double.isNaN(now)) {
+      Mark line = Mark.Line.upright(now, new Pen(Palette::ink, 1.4f, 4, 3));
+      charge.add(line);
+      charge.add(
+          new Mark.Words("now", now, Double.POSITIVE_INFINITY, Place.TOP_LEFT, Palette::ink)
+              .in(Face.TEXT, 1)
+              .moved(3, 3));
+      busy.mark(line);
+    }
+    return new Plot(
+        Axis.named("", 0, hours, times, Palette::quiet),
+        List.of(
+            new Panel(CHARGE_WEIGHT, Lanes.charge(-4, 122, 0), Panel.Grid.BOTH, charge),
+            busy.panel(2 * Math.max(2, lanes.size()), Palette::ink)),
+        List.of(),
+        true);
   }
 }

@@ -23,9 +23,6 @@ import org.wiseember.core.verdict.Standing;
 import org.wiseember.core.verdict.Verdict;
 import org.wiseember.report.chart.ChartSvg;
 import org.wiseember.report.chart.Charts;
-import org.wiseember.report.chart.TraceChart;
-import org.wiseember.report.drawing.CycleDrawing;
-import org.wiseember.report.drawing.DayDrawing;
 import org.wiseember.report.drawing.Drawing;
 import org.wiseember.report.look.ClaimScale;
 import org.wiseember.report.look.Face;
@@ -34,9 +31,6 @@ import org.wiseember.report.look.Palette;
 /** The page as HTML that stands alone: styles, faces and charts are inside the file. */
 public final class PageHtml {
   private static final int CHART_WIDTH = 680;
-  private static final int CHART_HEIGHT = 190;
-  private static final int CYCLE_HEIGHT = 225;
-  private static final int DAY_ROW = 24;
   private static final int SEAM_WIDTH = 200;
 
   private final PebbleEngine engine;
@@ -122,18 +116,7 @@ public final class PageHtml {
     model.put("rows", page.rows().stream().map(PageHtml::row).toList());
     model.put("because", page.because().orElse(null));
     model.put("budget", page.because().map(this::budget).orElse(List.of()));
-    model.put(
-        "chart",
-        page.trace()
-            .map(
-                t ->
-                    described(
-                        ChartSvg.of(
-                            TraceChart.of(t.in(units), Palette.LIGHT, 0.9),
-                            CHART_WIDTH,
-                            CHART_HEIGHT),
-                        page.run()))
-            .orElse(""));
+    model.put("chart", page.trace().map(t -> described(svg(t), page.run())).orElse(""));
     return model;
   }
 
@@ -203,13 +186,8 @@ public final class PageHtml {
   }
 
   private String svg(Drawing drawing) {
-    int height =
-        drawing instanceof CycleDrawing
-            ? CYCLE_HEIGHT
-            : drawing instanceof DayDrawing day
-                ? CYCLE_HEIGHT + DAY_ROW * day.rows().size()
-                : CHART_HEIGHT;
-    return ChartSvg.of(Charts.of(drawing.in(units), Palette.LIGHT, 0.9), CHART_WIDTH, height);
+    return ChartSvg.of(
+        Charts.of(drawing.in(units), Palette.LIGHT, 0.9), CHART_WIDTH, drawing.height());
   }
 
   private static List<Map<String, Object>> ticks() {

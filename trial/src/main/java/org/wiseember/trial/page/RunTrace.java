@@ -7,6 +7,7 @@ import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.report.drawing.TraceDrawing;
+import org.wiseember.report.drawing.Upright;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.workbook.Event;
 
@@ -36,12 +37,12 @@ public final class RunTrace {
     Series power = run.watts();
     Series warmth = run.trace().series(Channel.CASE_TEMPERATURE);
     Series display = run.trace().series(Channel.DISPLAY_CHARGE);
-    List<TraceDrawing.Mark> marks =
+    List<Upright> marks =
         events.stream()
             .filter(e -> MARKS.contains(e.code()))
             .map(
                 e ->
-                    new TraceDrawing.Mark(
+                    new Upright(
                         e.seconds(), e.code().equals("steady") ? "steady" : shortened(e.words())))
             .toList();
     return new TraceDrawing(

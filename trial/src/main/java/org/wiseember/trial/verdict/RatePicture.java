@@ -8,6 +8,7 @@ import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.report.drawing.CurveDrawing;
+import org.wiseember.report.drawing.Upright;
 import org.wiseember.trial.kind.FromLabel;
 
 /** Energy against load over several drains, as a chart. */
@@ -64,7 +65,7 @@ public final class RatePicture {
         rated,
         claim == null ? "" : "label, " + Figures.plain(rated) + " Wh",
         wanted <= to
-            ? List.of(new CurveDrawing.Mark(wanted, "judged at " + Figures.fixed(wanted, 0) + " W"))
+            ? List.of(new Upright(wanted, "judged at " + Figures.fixed(wanted, 0) + " W"))
             : List.of(),
         Math.max(0, least - 0.15 * (most - least)),
         most + 0.15 * (most - least));

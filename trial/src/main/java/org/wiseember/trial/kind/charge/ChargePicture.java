@@ -12,9 +12,9 @@ import org.wiseember.core.charge.Inlet;
 import org.wiseember.core.charge.LimitBand;
 import org.wiseember.core.charge.LimitingFactor;
 import org.wiseember.core.trace.Series;
-import org.wiseember.report.drawing.CurveDrawing;
 import org.wiseember.report.drawing.ProfileDrawing;
 import org.wiseember.report.drawing.TraceDrawing;
+import org.wiseember.report.drawing.Upright;
 
 /** Charges as charts: one over time with what bound it, or all of a unit against what went in. */
 final class ChargePicture {
@@ -34,15 +34,13 @@ final class ChargePicture {
     if (several) {
       parts.parts().forEach((inlet, watts) -> lines.add(overTime(inlet.words(), watts, start)));
     }
-    List<CurveDrawing.Mark> marks = new ArrayList<>();
+    List<Upright> marks = new ArrayList<>();
     found
         .taperStart()
-        .ifPresent(t -> marks.add(new CurveDrawing.Mark(t.value() / MINUTE, "begins to taper")));
-    found
-        .timeTo80()
-        .ifPresent(t -> marks.add(new CurveDrawing.Mark(t.value() / MINUTE, "80 % in")));
-    found.timeToFull().ifPresent(t -> marks.add(new CurveDrawing.Mark(t.value() / MINUTE, "full")));
-    marks.sort(Comparator.comparingDouble(CurveDrawing.Mark::x));
+        .ifPresent(t -> marks.add(new Upright(t.value() / MINUTE, "begins to taper")));
+    found.timeTo80().ifPresent(t -> marks.add(new Upright(t.value() / MINUTE, "80 % in")));
+    found.timeToFull().ifPresent(t -> marks.add(new Upright(t.value() / MINUTE, "full")));
+    marks.sort(Comparator.comparingDouble(Upright::x));
     List<ProfileDrawing.Band> bands = new ArrayList<>();
     run.limits().ifPresent(l -> l.bands().forEach(b -> bands.add(band(b, start, found.endTime()))));
     return new ProfileDrawing("time, min", "into the unit, W", lines, marks, bands);

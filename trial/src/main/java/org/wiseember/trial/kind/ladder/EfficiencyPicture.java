@@ -12,6 +12,7 @@ import org.wiseember.core.label.Subject;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.uncertainty.Estimate;
 import org.wiseember.report.drawing.CurveDrawing;
+import org.wiseember.report.drawing.Upright;
 
 /** Efficiency against load as a chart. */
 final class EfficiencyPicture {
@@ -35,15 +36,14 @@ final class EfficiencyPicture {
     if (!Double.isNaN(claim)) {
       least = Math.min(least, claim);
     }
-    List<CurveDrawing.Mark> marks = new ArrayList<>();
+    List<Upright> marks = new ArrayList<>();
     double farthest = heaviest;
     f.peakLoad()
         .filter(at -> at.value() <= farthest)
         .ifPresent(
             at ->
                 marks.add(
-                    new CurveDrawing.Mark(
-                        at.value(), "peak at " + Figures.fixed(at.value(), 0) + " W")));
+                    new Upright(at.value(), "peak at " + Figures.fixed(at.value(), 0) + " W")));
     double from = lightest;
     double to = heaviest;
     List<CurveDrawing.Point> curve = f.fit().map(fit -> curve(fit, from, to)).orElse(List.of());

@@ -8,6 +8,7 @@ import org.wiseember.core.port.PortFinding;
 import org.wiseember.core.port.PortPoint;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.report.drawing.CurveDrawing;
+import org.wiseember.report.drawing.Upright;
 
 /** Volts of a port against its current, as a chart. */
 final class PortPicture {
@@ -24,22 +25,19 @@ final class PortPicture {
       least = Math.min(least, p.volts() - u);
       most = Math.max(most, p.volts() + u);
     }
-    List<CurveDrawing.Mark> marks = new ArrayList<>();
+    List<Upright> marks = new ArrayList<>();
     finding
         .tripAmps()
         .ifPresent(
             t ->
                 marks.add(
-                    new CurveDrawing.Mark(
+                    new Upright(
                         t.value(),
                         "off at " + Figures.withUncertainty(t.value(), t.u95()) + " A")));
     label
         .claim(Subject.DC_PORT_CURRENT)
         .ifPresent(
-            c ->
-                marks.add(
-                    new CurveDrawing.Mark(
-                        c.figure(), "label, " + Figures.plain(c.figure()) + " A")));
+            c -> marks.add(new Upright(c.figure(), "label, " + Figures.plain(c.figure()) + " A")));
     return new CurveDrawing(
         "current, A",
         "volts at the port, V",
