@@ -129,6 +129,21 @@ public class ArrowsTest {
     }
   }
 
+  /** Charts are described by data; how they are drawn is known in one place, and shown in one. */
+  @Test
+  public void chartsAreDescribedAndNotDrawn() {
+    noClasses()
+        .that()
+        .resideOutsideOfPackages(
+            "org.wiseember.report.chart..",
+            "org.wiseember.desktop.look..",
+            "org.wiseember.desktop.model..")
+        .should()
+        .dependOnClassesThat()
+        .resideInAPackage("org.jfree..")
+        .check(classes);
+  }
+
   /** What is typed is read by one reader, so that it means the same in every field. */
   @Test
   public void theWindowReadsNoNumbersOfItsOwn() {

@@ -1,8 +1,11 @@
 package org.wiseember.desktop.report;
 
 import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferInt;
 import java.io.IOException;
+import java.nio.IntBuffer;
 import javafx.scene.image.Image;
+import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import org.apache.pdfbox.Loader;
@@ -14,6 +17,7 @@ import org.apache.pdfbox.rendering.PDFRenderer;
 final class PagePicture {
   private static final float DOTS_PER_INCH = 150;
   private static final int GAP = 24;
+  private static final int OPAQUE = 0xFF000000;
   private static final int MOST_SHEETS = 6;
 
   private final Image image;
@@ -41,28 +45,35 @@ final class PagePicture {
     try (PDDocument document = Loader.loadPDF(pdf)) {
       PDFRenderer renderer = new PDFRenderer(document);
       int sheets = Math.min(MOST_SHEETS, document.getNumberOfPages());
-      WritableImage image = null;
+      IntBuffer pixels = IntBuffer.allocate(0);
+      int width = 0;
+      int step = 0;
       for (int n = 0; n < sheets; n++) {
         BufferedImage page = renderer.renderImageWithDPI(n, DOTS_PER_INCH, ImageType.RGB);
-        int width = page.getWidth();
-        int height = page.getHeight();
-        if (image == null) {
-          image = new WritableImage(width, sheets * (height + GAP) - GAP);
+        if (n == 0) {
+          width = page.getWidth();
+          step = page.getHeight() + GAP;
+          pixels = IntBuffer.allocate(width * (sheets * step - GAP));
         }
-        int[] pixels = page.getRGB(0, 0, width, height, null, 0, width);
-        image
-            .getPixelWriter()
-            .setPixels(
-                0,
-                n * (height + GAP),
-                Math.min(width, (int) image.getWidth()),
-                height,
-                PixelFormat.getIntArgbInstance(),
-                pixels,
-                0,
-                width);
+        copy(page, pixels.array(), n * step * width, width);
       }
-      return new PagePicture(image, document.getNumberOfPages());
+      PixelBuffer<IntBuffer> buffer =
+          new PixelBuffer<>(
+              width, sheets * step - GAP, pixels, PixelFormat.getIntArgbPreInstance());
+      return new PagePicture(new WritableImage(buffer), document.getNumberOfPages());
+    }
+  }
+
+  /** Row by row as they lie in memory: asked for pixel by pixel they take as long as drawing them. */
+  private static void copy(BufferedImage page, int[] into, int at, int width) {
+    int[] from = ((DataBufferInt) page.getRaster().getDataBuffer()).getData();
+    for (int y = 0; y < page.getHeight(); y++) {
+      for (int x = 0; x < Math.min(width, page.getWidth()); x++) {
+        int to = at + y * width + x;
+        if (to < into.length) {
+          into[to] = OPAQUE | from[y * page.getWidth() + x];
+        }
+      }
     }
   }
 }
