@@ -60,20 +60,29 @@ public record ProfileDrawing(
   /** How a stretch is drawn. */
   public enum Tone {
     /** A limit of the unit's input. */
-    INPUT(Palette::steelWash, Palette::steel),
+    INPUT,
     /** The source gives no more. */
-    SOURCE(Palette::rule, Palette::ink),
+    SOURCE,
     /** Warmth. */
-    WARMTH(Palette::emberWash, Palette::emberInk),
+    WARMTH,
     /** The cells. */
-    CELLS(Palette::paper, Palette::ink);
+    CELLS;
 
-    private final Ink fill;
-    private final Ink ink;
+    private Ink fill() {
+      return switch (this) {
+        case INPUT -> Palette::steelWash;
+        case SOURCE -> Palette::rule;
+        case WARMTH -> Palette::emberWash;
+        case CELLS -> Palette::paper;
+      };
+    }
 
-    Tone(Ink fill, Ink ink) {
-      this.fill = fill;
-      this.ink = ink;
+    private Ink ink() {
+      return switch (this) {
+        case INPUT -> Palette::steel;
+        case WARMTH -> Palette::emberInk;
+        case SOURCE, CELLS -> Palette::ink;
+      };
     }
   }
 
@@ -126,10 +135,10 @@ public record ProfileDrawing(
             i,
             s.from(),
             s.to(),
-            s.tone().fill,
+            s.tone().fill(),
             1,
             Pen.hair(Palette::sheet),
-            Lanes.words(s.word(), s.tone().ink, Face.FIGURE));
+            Lanes.words(s.word(), s.tone().ink(), Face.FIGURE));
       }
     }
     return lanes.panel(weight, Palette::quiet);
