@@ -64,7 +64,9 @@ final class PagePicture {
     }
   }
 
-  /** Row by row as they lie in memory: asked for pixel by pixel they take as long as drawing them. */
+  /**
+   * Row by row as they lie in memory: asked for pixel by pixel they take as long as drawing them.
+   */
   private static void copy(BufferedImage page, int[] into, int at, int width) {
     int[] from = ((DataBufferInt) page.getRaster().getDataBuffer()).getData();
     for (int y = 0; y < page.getHeight(); y++) {
