@@ -22,7 +22,6 @@ import javafx.stage.Window;
 import org.testfx.api.FxRobot;
 import org.testfx.robot.Motion;
 import org.testfx.service.query.PointQuery;
-import org.testfx.util.WaitForAsyncUtils;
 
 /**
  * A hand on keyboard and mouse. It goes on as soon as keys and clicks have been answered, where
@@ -87,7 +86,7 @@ final class Hands extends FxRobot {
     return this;
   }
 
-  private static void answered(AtomicInteger count, int wanted, Object what) {
+  private void answered(AtomicInteger count, int wanted, Object what) {
     long end = System.nanoTime() + ANSWERED_WITHIN;
     while (count.get() < wanted) {
       if (System.nanoTime() > end) {
@@ -95,7 +94,7 @@ final class Hands extends FxRobot {
       }
       LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(1));
     }
-    WaitForAsyncUtils.waitForFxEvents(2);
+    OpenWindow.settle(stage);
   }
 
   /** There at once, by way of a place beside it, so that whatever lies there notices. */
@@ -131,7 +130,7 @@ final class Hands extends FxRobot {
   @Override
   public FxRobot write(String text) {
     text.chars().forEach(c -> type((char) c));
-    WaitForAsyncUtils.waitForFxEvents(2);
+    OpenWindow.settle(stage);
     return this;
   }
 

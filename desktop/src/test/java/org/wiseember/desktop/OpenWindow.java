@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.locks.LockSupport;
@@ -21,7 +22,6 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
-import org.testfx.util.WaitForAsyncUtils;
 import org.wiseember.bench.connect.HandClock;
 import org.wiseember.desktop.frame.MainWindow;
 import org.wiseember.desktop.look.Look;
@@ -63,7 +63,7 @@ final class OpenWindow implements AutoCloseable {
               Session session =
                   new Session(Clock.systemUTC(), new WindowThread(), handClocks)
                       .withoutLookingThrough()
-                      .planningWithin(0.15);
+                      .planningWithin(0.05);
               Scene scene = new Scene(new MainWindow(session), 1280, 800);
               scene.getStylesheets().add(Look.styleSheet());
               Stage stage = new Stage();
@@ -137,9 +137,50 @@ final class OpenWindow implements AutoCloseable {
     }
   }
 
-  /** Waits until what was posted to the interface thread is done and laid out. */
+  /**
+   * Waits until what was posted to the interface thread is done and laid out, and so is what that
+   * posted.
+   */
   void settle() {
-    WaitForAsyncUtils.waitForFxEvents(3);
+    settle(stage);
+  }
+
+  static void settle(Stage stage) {
+    for (int round = 0; round < 2; round++) {
+      laidOut(stage);
+      onFx(() -> null);
+    }
+  }
+
+  /** Waits for the next layout; what is hidden has none. */
+  private static void laidOut(Stage stage) {
+    CountDownLatch laidOut = new CountDownLatch(1);
+    onFx(
+        () -> {
+          Scene scene = stage.getScene();
+          if (!stage.isShowing()) {
+            laidOut.countDown();
+            return null;
+          }
+          Runnable once =
+              new Runnable() {
+                @Override
+                public void run() {
+                  scene.removePostLayoutPulseListener(this);
+                  laidOut.countDown();
+                }
+              };
+          scene.addPostLayoutPulseListener(once);
+          Platform.requestNextPulse();
+          return null;
+        });
+    try {
+      if (!laidOut.await(PATIENCE, TimeUnit.NANOSECONDS)) {
+        throw new AssertionError("nothing was laid out for half a minute");
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
   }
 
   /** Waits until nothing is read, worked out or laid out any more, and all of it is shown. */

@@ -159,7 +159,7 @@ public class ConnectedBenchTest {
     void answer(Socket client, String question) throws Exception;
   }
 
-  @DataProvider
+  @DataProvider(parallel = true)
   Object[][] misbehaviours() {
     Misbehaviour hangs = (c, q) -> {};
     Misbehaviour closes = (c, q) -> c.close();

@@ -121,16 +121,11 @@ final class Cursors extends StackPane {
     if (chart.chart() == null || area.getWidth() <= 0) {
       return begin;
     }
-    var axis = chart.chart().getXYPlot().getDomainAxis();
-    double share = (x - chart.getLayoutX() - area.getX()) / area.getWidth();
-    return (axis.getLowerBound() + share * axis.getRange().getLength()) * axisSeconds;
+    return chart.valueAt(x - chart.getLayoutX()) * axisSeconds;
   }
 
   private double x(double seconds) {
-    Rectangle2D area = chart.dataArea();
-    var axis = chart.chart().getXYPlot().getDomainAxis();
-    double share = (seconds / axisSeconds - axis.getLowerBound()) / axis.getRange().getLength();
-    return chart.getLayoutX() + area.getX() + share * area.getWidth();
+    return chart.getLayoutX() + chart.at(seconds / axisSeconds);
   }
 
   private void place() {

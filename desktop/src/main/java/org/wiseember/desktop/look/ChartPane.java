@@ -9,6 +9,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.layout.Region;
 import org.jfree.chart.ChartRenderingInfo;
 import org.jfree.chart.JFreeChart;
+import org.jfree.chart.axis.ValueAxis;
 import org.jfree.chart.plot.PlotRenderingInfo;
 import org.jfree.fx.FXGraphics2D;
 
@@ -48,6 +49,20 @@ public final class ChartPane extends Region {
    */
   public Rectangle2D dataArea() {
     return dataArea;
+  }
+
+  /** Where a value of the axis below stands, in this pane's own coordinates. */
+  public double at(double value) {
+    ValueAxis axis = chart.getXYPlot().getDomainAxis();
+    double share = (value - axis.getLowerBound()) / axis.getRange().getLength();
+    return dataArea.getX() + share * dataArea.getWidth();
+  }
+
+  /** The value of the axis below at a place of this pane. */
+  public double valueAt(double x) {
+    ValueAxis axis = chart.getXYPlot().getDomainAxis();
+    double share = (x - dataArea.getX()) / dataArea.getWidth();
+    return axis.getLowerBound() + share * axis.getRange().getLength();
   }
 
   /** The same of each chart of several one above the other; empty for a single one. */
