@@ -41,6 +41,7 @@ import org.wiseember.trial.kind.transfer.TransferRun;
 import org.wiseember.trial.kind.usb.UsbRun;
 import org.wiseember.trial.kind.waveform.WaveRun;
 import org.wiseember.trial.verdict.Judgement;
+import org.wiseember.workbook.Run;
 
 /** Every test by hand in a real window, by keyboard alone, from its start to what it says. */
 public class ByHandTest {
@@ -294,6 +295,15 @@ public class ByHandTest {
         "efficiency",
         "F6|F6|40|60.2 W, 12.71 V, 5.51 A|F6|F6|40|101 W, 12.62 V, 8.90 A|F6",
         (Predicate<TestRun>) r -> r instanceof LadderRun l && l.finding().points().size() == 2
+      },
+      {
+        "efficiency",
+        "F6|skip|F6|40|101 W, 12.62 V, 8.90 A|F6|that is enough",
+        (Predicate<TestRun>)
+            r ->
+                r instanceof LadderRun l
+                    && l.finding().points().size() == 1
+                    && l.run().state() == Run.State.DONE
       },
       {
         "charge",

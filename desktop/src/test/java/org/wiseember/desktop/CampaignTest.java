@@ -76,6 +76,9 @@ public class CampaignTest extends InDemoWindow {
     window.until(() -> window.session().shelf().chosen().get().runs().size() == runs + 1);
     window.until(
         () -> schedule().tests() < tests && schedule().step(chosen(), type.key()).isEmpty());
+    // What it found stays on show until somebody goes on.
+    assertEquals(window.session().bench().test().get(), type);
+    window.until(() -> window.node("result").isVisible());
     return type;
   }
 
@@ -107,6 +110,7 @@ public class CampaignTest extends InDemoWindow {
           return null;
         });
     TestType first = run();
+    window.click("next-test");
     TestType second = run();
     assertTrue(!first.equals(second));
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);

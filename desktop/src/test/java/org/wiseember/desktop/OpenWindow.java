@@ -13,6 +13,7 @@ import java.util.function.BooleanSupplier;
 import java.util.function.DoubleFunction;
 import java.util.function.Supplier;
 import javafx.application.Platform;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
@@ -224,10 +225,30 @@ final class OpenWindow implements AutoCloseable {
 
   /** Clicks a node with the mouse. */
   void click(String id) {
-    Node node = onShow(() -> node(id));
-    reveal(node);
-    robot.clickOn(node);
+    press(() -> node(id));
+  }
+
+  /** A page may be laid out anew between a look at a node and the click: then it is another one. */
+  private void press(Supplier<Node> find) {
+    long end = System.nanoTime() + PATIENCE;
+    Optional<Point2D> middle = Optional.empty();
+    while (middle.isEmpty()) {
+      Node node = onShow(find);
+      reveal(node);
+      middle = onFx(() -> middle(node));
+      if (middle.isEmpty() && System.nanoTime() > end) {
+        throw new AssertionError(node + " never stood still");
+      }
+    }
+    robot.clickOn(middle.orElseThrow());
     settle();
+  }
+
+  private static Optional<Point2D> middle(Node node) {
+    return node.getScene() == null
+        ? Optional.empty()
+        : Optional.ofNullable(node.localToScreen(node.getBoundsInLocal()))
+            .map(b -> new Point2D(b.getCenterX(), b.getCenterY()));
   }
 
   private static boolean gone(Node node) {
@@ -251,15 +272,11 @@ final class OpenWindow implements AutoCloseable {
 
   /** Clicks what a screen reader calls by words that begin so. */
   void clickOn(String words) {
-    Node node =
-        onShow(
-            () -> {
-              until(() -> called(words).isPresent());
-              return onFx(() -> called(words).orElseThrow());
-            });
-    reveal(node);
-    robot.clickOn(node);
-    settle();
+    press(
+        () -> {
+          until(() -> called(words).isPresent());
+          return onFx(() -> called(words).orElseThrow());
+        });
   }
 
   private Optional<Node> called(String words) {

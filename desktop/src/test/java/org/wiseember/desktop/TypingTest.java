@@ -1,6 +1,7 @@
 package org.wiseember.desktop;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 
 import java.util.List;
 import javafx.scene.Node;
@@ -42,6 +43,29 @@ public class TypingTest extends InDemoWindow {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.click("drain-load-OWN");
     typed("drain-own-watts", "950 W");
+  }
+
+  /**
+   * What cannot be taken starts nothing, nor does an empty field where something was to be given.
+   */
+  @Test
+  public void aFormThatIsNotRightStartsNothing() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.click("drain-load-OWN");
+    startsNothing();
+    typed("drain-own-watts", "95");
+    typed("drain-own-watts", "abc");
+    startsNothing();
+    typed("drain-own-watts", "96");
+    window.click("start-test");
+    window.until(() -> window.session().bench().going());
+    assertEquals(window.session().bench().live().get().plan().watts(), 96.0);
+  }
+
+  private void startsNothing() {
+    window.click("start-test");
+    window.idle();
+    assertFalse(window.session().bench().going());
   }
 
   /** While a test goes, readings of it and of other units come in behind the field. */

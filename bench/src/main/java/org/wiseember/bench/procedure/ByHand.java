@@ -82,6 +82,7 @@ public final class ByHand extends PhasedProcedure {
     private String how = "";
     private String clock = "";
     private double subject = Double.NaN;
+    private boolean skippable;
     private Begins begins;
 
     Step(String name, String what, int part) {
@@ -159,6 +160,15 @@ public final class ByHand extends PhasedProcedure {
       return this;
     }
 
+    /**
+     * Before this is begun it may be skipped with all of its part, for no other rests on it; and a
+     * test of such parts may be called enough at any time.
+     */
+    public Script skippable() {
+      last().skippable = true;
+      return this;
+    }
+
     /** Marks where the step begins, from which the findings know what was on. */
     public Script begins(String code, String detail, String words) {
       last().begins = new Begins(code, detail, words);
@@ -215,6 +225,7 @@ public final class ByHand extends PhasedProcedure {
                 at.what,
                 at.how,
                 List.copyOf(at.ways.keySet()),
+                besides(),
                 at.clock,
                 since,
                 at.subject,
@@ -225,7 +236,7 @@ public final class ByHand extends PhasedProcedure {
   /** What does not belong to the step it is in is kept with the run and leads nowhere. */
   @Override
   public List<Notice> press(TimedOperatorEvent pressed) {
-    Way way = phase.over() ? null : at.ways.get(pressed.press());
+    Way way = phase.over() ? null : way(pressed.press());
     if (way != null && way.ending().isEmpty()) {
       at = script.get(way.to());
       since = pressed.seconds();
@@ -236,6 +247,41 @@ public final class ByHand extends PhasedProcedure {
       stop(way.ending());
     }
     return List.of();
+  }
+
+  private Way way(OperatorEvent press) {
+    Way own = at.ways.get(press);
+    if (own != null) {
+      return own;
+    }
+    // Who writes "skip" says either.
+    boolean skips = press == OperatorEvent.SKIPPED || press == OperatorEvent.NOT_LOOKED;
+    if (skips && at.skippable) {
+      return script.values().stream()
+          .filter(s -> s.part > at.part)
+          .findFirst()
+          .map(s -> new Way(s.name, "", true))
+          .orElseGet(() -> new Way("", "The last of it was skipped.", true));
+    }
+    return press == OperatorEvent.ENOUGH && ofParts()
+        ? new Way("", "Called enough in part " + at.part + " of " + parts + ".", true)
+        : null;
+  }
+
+  private List<OperatorEvent> besides() {
+    List<OperatorEvent> besides = new ArrayList<>();
+    if (at.skippable) {
+      besides.add(OperatorEvent.SKIPPED);
+    }
+    if (ofParts() && !at.ways.containsKey(OperatorEvent.ENOUGH)) {
+      besides.add(OperatorEvent.ENOUGH);
+    }
+    return besides;
+  }
+
+  /** Whether each of its parts tells something by itself. */
+  private boolean ofParts() {
+    return script.values().stream().anyMatch(s -> s.skippable);
   }
 
   private Optional<Notice> begun() {

@@ -9,6 +9,7 @@ import org.wiseember.core.hand.OperatorEvent;
  * @param what to do, one short sentence
  * @param how it is done and what to look at; empty for nothing more
  * @param presses what can be said of it by key, the likeliest first
+ * @param besides what can be said at any time beside them: that this is skipped, that it is enough
  * @param clock what the clock counts, such as {@code held for}; empty where none matters
  * @param since when that began, s on the bench clock
  * @param subject watts or amps it is about; NaN for nothing
@@ -19,6 +20,7 @@ public record Now(
     String what,
     String how,
     List<OperatorEvent> presses,
+    List<OperatorEvent> besides,
     String clock,
     double since,
     double subject,
@@ -26,5 +28,11 @@ public record Now(
     int parts) {
   public Now {
     presses = List.copyOf(presses);
+    besides = List.copyOf(besides);
+  }
+
+  /** Whether this can be said now. */
+  public boolean takes(OperatorEvent press) {
+    return presses.contains(press) || besides.contains(press);
   }
 }

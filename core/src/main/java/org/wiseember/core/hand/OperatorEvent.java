@@ -49,7 +49,9 @@ public enum OperatorEvent {
   NOT_LOOKED("Not looked at", "not looked at|skip(?:ped)?"),
   /** One of several goes, such as a cut or a kettle. */
   ONE_DONE("One done", "(?:one|another)(?: one)? done|once more"),
-  ENOUGH("That is enough", "enough");
+  /** What was asked for is not done, and the rest of the test is. */
+  SKIPPED("Skip this", "skip(?:ped)?(?: this| it)?|(?:leave |left )(?:this |it )?out"),
+  ENOUGH("That is enough", "(?:that is |that's )?enough");
 
   private final String words;
   private final Pattern said;

@@ -9,6 +9,8 @@ import org.wiseember.core.quantity.ReaderUnits;
  * @param countedWattHours energy so far by the trace
  * @param ratedWattHours on the label
  * @param watts mean power of late
+ * @param metered whether a meter reads them meanwhile; else they are what was typed or asked for,
+ *     and any load may follow
  * @param lastTotal newest typed total of the same meter, Wh
  * @param lastClock newest typed clock, s
  * @param lastDisplay newest display charge, %
@@ -19,6 +21,7 @@ public record Expected(
     double countedWattHours,
     double ratedWattHours,
     double watts,
+    boolean metered,
     double lastTotal,
     double lastClock,
     double lastDisplay,
@@ -26,7 +29,7 @@ public record Expected(
   /** Nothing is known. */
   public static Expected nothing() {
     double no = Double.NaN;
-    return new Expected(no, no, no, no, no, no, no, ReaderUnits.AS_KEPT);
+    return new Expected(no, no, no, no, true, no, no, no, ReaderUnits.AS_KEPT);
   }
 
   public Expected elapsed(double seconds) {
@@ -35,6 +38,7 @@ public record Expected(
         countedWattHours,
         ratedWattHours,
         watts,
+        metered,
         lastTotal,
         lastClock,
         lastDisplay,
@@ -47,6 +51,7 @@ public record Expected(
         wattHours,
         ratedWattHours,
         watts,
+        metered,
         lastTotal,
         lastClock,
         lastDisplay,
@@ -59,6 +64,7 @@ public record Expected(
         countedWattHours,
         wattHours,
         watts,
+        metered,
         lastTotal,
         lastClock,
         lastDisplay,
@@ -71,6 +77,7 @@ public record Expected(
         countedWattHours,
         ratedWattHours,
         now,
+        metered,
         lastTotal,
         lastClock,
         lastDisplay,
@@ -84,6 +91,7 @@ public record Expected(
         countedWattHours,
         ratedWattHours,
         watts,
+        metered,
         lastTotal,
         lastClock,
         lastDisplay,
@@ -93,7 +101,29 @@ public record Expected(
   /** After these typed readings. */
   public Expected after(double total, double clock, double display) {
     return new Expected(
-        elapsedSeconds, countedWattHours, ratedWattHours, watts, total, clock, display, reader);
+        elapsedSeconds,
+        countedWattHours,
+        ratedWattHours,
+        watts,
+        metered,
+        total,
+        clock,
+        display,
+        reader);
+  }
+
+  /** Where no meter reads watts beside what is typed. */
+  public Expected unmetered() {
+    return new Expected(
+        elapsedSeconds,
+        countedWattHours,
+        ratedWattHours,
+        watts,
+        false,
+        lastTotal,
+        lastClock,
+        lastDisplay,
+        reader);
   }
 
   /** Energy by now from what is known: counted, else power times time; NaN where neither is. */

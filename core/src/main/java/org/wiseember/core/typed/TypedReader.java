@@ -20,6 +20,11 @@ import org.wiseember.core.trace.Plausible;
  * }</pre>
  */
 public final class TypedReader {
+  /**
+   * Where no meter reads beside it, a load this far from the one before is as likely, as a share.
+   */
+  private static final double LIKE_ASKED = 0.5;
+
   private static final int LONGEST = 60;
   private static final Pattern BARS = Pattern.compile("(\\d)\\s*(?:/|of)\\s*(\\d)(?:\\s*bars?)?");
 
@@ -231,16 +236,18 @@ public final class TypedReader {
               Optional.empty()));
     }
     double off = Math.abs(value - expected.watts());
-    if (expected.watts() > 20 && off > 0.05 * expected.watts() + number.resolution() * factor) {
-      double back = value / 1000;
-      boolean thousand = Math.abs(back - expected.watts()) < 0.05 * expected.watts();
+    double back = value / 1000;
+    double near = expected.metered() ? 0.05 : LIKE_ASKED;
+    boolean thousand = Math.abs(back - expected.watts()) < near * expected.watts();
+    boolean unlike = off > 0.05 * expected.watts() + number.resolution() * factor;
+    if (expected.watts() > 20 && unlike && (expected.metered() || thousand)) {
       slips.add(
           new Slip(
               thousand ? "thousandfold" : "unlike-trace",
               Figures.plain(value)
                   + " W against "
                   + Figures.fixed(expected.watts(), 0)
-                  + " W on the meter"
+                  + (expected.metered() ? " W on the meter" : " W asked for or read before")
                   + (thousand ? ": W typed as kW?" : ". A display is not a meter; both are kept."),
               thousand
                   ? Optional.of(

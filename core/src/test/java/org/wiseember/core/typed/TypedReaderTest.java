@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.List;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -202,5 +203,18 @@ public class TypedReaderTest {
 
   private static double value(TypedKind kind, String text, Expected expected) {
     return TypedReader.read(kind, text, expected).reading().orElseThrow().value();
+  }
+
+  /** Without a meter beside it 193 W after 2 000 W is the next load, and 193 kW is none. */
+  @Test
+  public void byHandAnyLoadMayFollow() {
+    Expected asked = Expected.nothing().watts(200).unmetered();
+    assertEquals(TypedReader.read(TypedKind.POWER, "193 W", asked).slips(), List.of());
+    assertEquals(TypedReader.read(TypedKind.POWER, "1 930 W", asked).slips(), List.of());
+    assertEquals(
+        TypedReader.read(TypedKind.POWER, "193 kW", asked).slips().get(0).code(), "thousandfold");
+    assertEquals(
+        TypedReader.read(TypedKind.POWER, "193 W", Expected.nothing().watts(2000)).slips().size(),
+        1);
   }
 }

@@ -20,6 +20,7 @@ import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.procedure.Phase;
 import org.wiseember.bench.run.RunView;
 import org.wiseember.core.capacity.ExpectedEnd;
+import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.start.MotorStart;
 import org.wiseember.core.trace.Series;
@@ -35,6 +36,7 @@ import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.drawing.TraceDrawing;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.TestRun;
+import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.live.LiveMoment;
 import org.wiseember.trial.live.LiveTile;
@@ -52,6 +54,7 @@ public final class BenchStage extends StackPane {
   private final InstrumentsPane instruments;
   private final Label title = Words.of("title", "");
   private final Label under = Words.of("quiet", "");
+  private final Label result = Words.of("measured", "");
   private final Button start;
   private final Button toLabel;
   private final Button markButton;
@@ -59,6 +62,7 @@ public final class BenchStage extends StackPane {
   private final HoldButton dropped;
   private final Button toVerdict;
   private final Button again;
+  private final Button next;
   private final VBox cutShort = new VBox();
   private final LiveTiles tiles;
   private final SetUpPane setUp;
@@ -104,6 +108,9 @@ public final class BenchStage extends StackPane {
         Words.button(
             "action", "Make it again", () -> session.bench().prepare(session.bench().test().get()));
     again.setId("make-again");
+    result.setId("result");
+    next = Words.button("action", "", () -> session.planWork().nextTest().ifPresent(this::goOn));
+    next.setId("next-test");
     setUp = new SetUpPane(session, () -> getChildren().setAll(instruments));
     doNow = new DoNowList(session);
     typed = new TypedPanel(session);
@@ -148,6 +155,15 @@ public final class BenchStage extends StackPane {
             });
     // It changes with every sign that is typed into a form: the focus stays where the hand is.
     session.bench().onHand().addListener((o, was, is) -> rebuild());
+    session
+        .planWork()
+        .schedule()
+        .addListener(
+            (o, was, is) -> {
+              if (shown != null && !shown.going()) {
+                redraw();
+              }
+            });
     session.look().whenLookChanges(this::redraw);
     sceneProperty().addListener((o, was, is) -> focusStart());
     rebuild();
@@ -190,10 +206,10 @@ public final class BenchStage extends StackPane {
   }
 
   private Node head() {
-    VBox words = new VBox(title, under);
+    VBox words = new VBox(title, result, under);
     words.setSpacing(2);
     HBox.setHgrow(words, Priority.ALWAYS);
-    HBox head = new HBox(words, toLabel, start, markButton, dropped, stop, again, toVerdict);
+    HBox head = new HBox(words, toLabel, start, markButton, dropped, stop, next, again, toVerdict);
     head.getStyleClass().add("stage-head");
     return head;
   }
@@ -403,6 +419,11 @@ public final class BenchStage extends StackPane {
     Words.shown(noticed, !ready && !byHand);
     Words.shown(toVerdict, over);
     Words.shown(again, over);
+    Optional<TestType> after =
+        session.planWork().nextTest().filter(t -> over && !t.equals(shown.plan().type()));
+    after.ifPresent(t -> next.setText("Next: " + t.words()));
+    Words.shown(next, after.isPresent());
+    showResult(over);
     Words.shown(cutShort, ready);
   }
 
@@ -454,10 +475,33 @@ public final class BenchStage extends StackPane {
     }
   }
 
+  private void goOn(TestType test) {
+    session.bench().prepare(test);
+    focusStart();
+  }
+
+  /** What the test found, as soon as it is worked out. */
+  private void showResult(boolean over) {
+    Judgement judgement = session.shelf().chosen().get();
+    Optional<Explanation> found =
+        over && judgement != null
+            ? judgement.runs().stream()
+                .filter(r -> r.run().id() == shown.run().runId())
+                .findFirst()
+                .flatMap(TestRun::headline)
+            : Optional.empty();
+    result.setText(found.map(f -> f.title() + ": " + f.answer()).orElse(""));
+    Words.shown(result, found.isPresent());
+  }
+
   private String savedWords(RunView view) {
     return shown.run().source() == RunSettings.Source.BY_HAND
-        ? shown.notebook().get().size() + " lines in the notebook, all on disk."
+        ? lines(shown.notebook().get().size()) + " in the notebook, all on disk."
         : Figures.plain((double) view.frames()) + " readings a channel, all on disk.";
+  }
+
+  private static String lines(int many) {
+    return many == 1 ? "1 line" : many + " lines";
   }
 
   private void showSteps(RunView view) {
@@ -479,11 +523,16 @@ public final class BenchStage extends StackPane {
     String ending = shown.run().procedure().ending().orElse("");
     String shows = view.unitShows().isEmpty() ? "" : " The unit shows " + view.unitShows() + ".";
     boolean byHand = byHand();
-    boolean goes = byHand && ending.isEmpty();
-    return (goes
-            ? "Read by hand, " + savedWords(view).replaceFirst("\\.$", "")
-            : view.phase().words())
-        + (!ending.isEmpty() ? ". " + ending : ". " + shown.plan().settings().ends(byHand))
+    if (byHand) {
+      // How it ended is said by whoever ended it.
+      return (ending.isEmpty()
+              ? "Read by hand, " + savedWords(view) + " " + shown.plan().settings().ends(true)
+              : ending)
+          + shows;
+    }
+    return view.phase().words()
+        + ". "
+        + (ending.isEmpty() ? shown.plan().settings().ends(false) : ending)
         + shows;
   }
 }

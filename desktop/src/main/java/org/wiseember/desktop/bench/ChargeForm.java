@@ -143,11 +143,12 @@ final class ChargeForm extends VBox {
           try {
             double gives = Field.number(watts, LEAST_USB, MOST_USB).orElse(ChargeSetting.USUAL_USB);
             session.bench().have(ChargeSetting.ASK, setting().withUsb(gives));
-            Words.shown(trouble, false);
+            trouble.setText("");
           } catch (IllegalArgumentException e) {
             trouble.setText(e.getMessage());
-            Words.shown(trouble, true);
           }
+          Words.shown(trouble, !trouble.getText().isEmpty());
+          session.bench().trouble(ChargeSetting.ASK, trouble.getText());
         });
     return new HBox(12, Field.named(watts), trouble);
   }

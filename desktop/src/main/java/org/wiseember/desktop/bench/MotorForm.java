@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Consumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.control.Label;
@@ -37,15 +38,18 @@ public final class MotorForm extends VBox {
   private final TextField code;
   private final TextField power;
   private final Label trouble = Words.of("care", "");
+  private final Consumer<String> told;
 
   /**
    * Makes the form.
    *
    * @param plate follows the fields
    * @param idPrefix of every field's id
+   * @param told what is wrong with the plate as it stands there; empty for nothing
    */
-  public MotorForm(ObjectProperty<Nameplate> plate, String idPrefix) {
+  public MotorForm(ObjectProperty<Nameplate> plate, String idPrefix, Consumer<String> told) {
     this.plate = plate;
+    this.told = told;
     Nameplate now = plate.get();
     setSpacing(6);
     kind = new SimpleObjectProperty<>(now.kind());
@@ -117,12 +121,13 @@ public final class MotorForm extends VBox {
         throw new IllegalArgumentException(
             "Type its running amps, its locked-rotor amps, or a code letter with horsepower.");
       }
-      Words.shown(trouble, false);
+      trouble.setText("");
       plate.set(read);
     } catch (IllegalArgumentException e) {
       trouble.setText(e.getMessage());
-      Words.shown(trouble, true);
     }
+    Words.shown(trouble, !trouble.getText().isEmpty());
+    told.accept(trouble.getText());
   }
 
   private static OptionalDouble number(TextField field) {

@@ -6,16 +6,11 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import org.wiseember.core.verdict.Standing;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Session;
-import org.wiseember.trial.AllTests;
 import org.wiseember.trial.kind.TestType;
-import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.plan.Schedule;
-import org.wiseember.trial.plan.ScheduleStep;
 import org.wiseember.trial.plan.ScheduleTimes;
-import org.wiseember.trial.verdict.Judgement;
 
 /**
  * Which test comes next: by the plan where there is one, else the first in the order of work that
@@ -30,7 +25,11 @@ final class NextTest extends HBox {
     this.session = session;
     setSpacing(10);
     setStyle("-fx-alignment: center-left;");
-    take = Words.button("action", "Take it", () -> next().ifPresent(session.bench().test()::set));
+    take =
+        Words.button(
+            "action",
+            "Take it",
+            () -> session.planWork().nextTest().ifPresent(session.bench()::prepare));
     take.setId("take-next");
     Button other = Words.button("action", "Another test", () -> {});
     other.setId("another-test");
@@ -50,46 +49,12 @@ final class NextTest extends HBox {
     show();
   }
 
-  /** What the plan says of the unit that is looked at. */
-  private Optional<ScheduleStep> planned() {
-    Judgement judgement = session.shelf().chosen().get();
-    Schedule schedule = session.planWork().schedule().get();
-    return judgement == null || schedule == null
-        ? Optional.empty()
-        : schedule.nextTest(judgement.unit().id());
-  }
-
-  private Optional<TestType> next() {
-    Judgement judgement = session.shelf().chosen().get();
-    Optional<TestType> planned = planned().flatMap(ScheduleStep::wanted).map(w -> w.plan().type());
-    return planned.isPresent() ? planned : inOrder(judgement);
-  }
-
-  private Optional<TestType> inOrder(Judgement judgement) {
-    return judgement == null
-        ? Optional.empty()
-        : AllTests.list().stream()
-            .filter(t -> !t.is(Trait.ONLY_ONCE_MADE) && open(judgement, t))
-            .filter(
-                t ->
-                    t.settings(judgement.unit().label(), session.bench().onHand().get())
-                        .isPresent())
-            .findFirst();
-  }
-
-  /** Whether it was not made yet and answers a claim that is not tested. */
-  private static boolean open(Judgement judgement, TestType test) {
-    boolean made = judgement.runs().stream().anyMatch(r -> !r.aside() && r.type().equals(test));
-    return !made
-        && judgement.lines().stream()
-            .filter(l -> test.declaration().answers().contains(l.claim().subject()))
-            .anyMatch(l -> l.verdict().map(v -> v.standing() == Standing.NOT_TESTED).orElse(true));
-  }
-
   private String where() {
     ScheduleTimes times = session.planWork().times();
     Schedule schedule = session.planWork().schedule().get();
-    return planned()
+    return session
+        .planWork()
+        .planned()
         .map(
             s ->
                 "in your plan, "
@@ -98,7 +63,7 @@ final class NextTest extends HBox {
   }
 
   private void show() {
-    Optional<TestType> next = next();
+    Optional<TestType> next = session.planWork().nextTest();
     TestType chosen = session.bench().test().get();
     boolean isNext = next.filter(chosen::equals).isPresent();
     words.setText(

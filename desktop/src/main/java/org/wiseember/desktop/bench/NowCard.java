@@ -33,6 +33,7 @@ final class NowCard extends HBox {
   private final Label what = Words.of("now-what", "");
   private final Label how = Words.of("quiet", "");
   private final FlowPane presses = new FlowPane(8, 8);
+  private final FlowPane besides = new FlowPane(14, 4);
   private final Label counts = Words.of("clock-words", "");
   private final Label time = Words.line("clock-figure", "0:00.0");
   private final VBox clock;
@@ -43,7 +44,7 @@ final class NowCard extends HBox {
     getStyleClass().add("sheet");
     setSpacing(18);
     setId("now-card");
-    VBox words = new VBox(Words.of("quiet", "Now"), what, how, presses);
+    VBox words = new VBox(Words.of("quiet", "Now"), what, how, presses, besides);
     words.setSpacing(8);
     words.setMinWidth(0);
     HBox.setHgrow(words, Priority.ALWAYS);
@@ -86,10 +87,21 @@ final class NowCard extends HBox {
               });
       presses.getChildren().add(button);
     }
+    besides
+        .getChildren()
+        .setAll(now.map(Now::besides).orElse(List.of()).stream().map(this::link).toList());
+    Words.shown(besides, !besides.getChildren().isEmpty());
     String counted = now.map(Now::clock).orElse("");
     counts.setText(counted);
     Words.shown(clock, !counted.isEmpty());
     showTime();
+  }
+
+  /** What is said seldom has no key of its own; written as a line it means the same. */
+  private Button link(OperatorEvent said) {
+    Button link = Words.button("action-quiet", said.words(), () -> notebook.press(said));
+    link.setId("press-" + said.key());
+    return link;
   }
 
   private static String sentence(String words) {

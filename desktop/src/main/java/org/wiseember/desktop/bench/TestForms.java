@@ -23,6 +23,7 @@ import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Session;
+import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.onhand.Ask;
 import org.wiseember.trial.onhand.ChargeSetting;
@@ -34,7 +35,11 @@ public final class TestForms {
   private static final Map<String, Function<Session, Node>> OWN =
       Map.of(
           MotorOnHand.ASK.key(),
-          session -> new MotorForm(answered(session, MotorOnHand.ASK), "motor-"),
+          session ->
+              new MotorForm(
+                  answered(session, MotorOnHand.ASK, motorOnHand(session)),
+                  "motor-",
+                  trouble -> session.bench().trouble(MotorOnHand.ASK, trouble)),
           ChargeSetting.ASK.key(),
           ChargeForm::new);
 
@@ -55,8 +60,11 @@ public final class TestForms {
 
   /** An answer as a property: what is set there is on hand. */
   private static <T> ObjectProperty<T> answered(Session session, Ask<T> ask) {
-    ObjectProperty<T> property =
-        new SimpleObjectProperty<>(session.bench().onHand().get().answer(ask));
+    return answered(session, ask, session.bench().onHand().get().answer(ask));
+  }
+
+  private static <T> ObjectProperty<T> answered(Session session, Ask<T> ask, T now) {
+    ObjectProperty<T> property = new SimpleObjectProperty<>(now);
     property.addListener((o, was, is) -> session.bench().have(ask, is));
     return property;
   }
@@ -89,18 +97,20 @@ public final class TestForms {
     Label unit = Words.line("quiet", ask.symbol());
     Label trouble = Words.of("care", "");
     Words.shown(trouble, false);
-    ObjectProperty<Double> answer = answered(session, ask);
     field
         .textProperty()
         .addListener(
             (o, was, is) -> {
               try {
-                answer.set(Field.number(field, ask.least(), ask.most()).orElse(ask.usual()));
-                Words.shown(trouble, false);
+                session
+                    .bench()
+                    .have(ask, Field.number(field, ask.least(), ask.most()).orElse(ask.usual()));
+                trouble.setText("");
               } catch (IllegalArgumentException notYet) {
                 trouble.setText(notYet.getMessage());
-                Words.shown(trouble, true);
               }
+              Words.shown(trouble, !trouble.getText().isEmpty());
+              session.bench().trouble(ask, trouble.getText());
             });
     ask.only()
         .ifPresent(
@@ -153,6 +163,10 @@ public final class TestForms {
 
   /** The motor on hand, which a question about it begins with. */
   public static Nameplate motorOnHand(Session session) {
-    return session.bench().onHand().get().answer(MotorOnHand.ASK);
+    double volts =
+        Optional.ofNullable(session.shelf().chosen().get())
+            .map(j -> FromLabel.volts(j.unit().label()))
+            .orElse(MotorOnHand.ASK.usual().volts());
+    return MotorOnHand.of(session.bench().onHand().get(), volts);
   }
 }

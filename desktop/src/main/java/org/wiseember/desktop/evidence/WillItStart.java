@@ -29,7 +29,9 @@ final class WillItStart extends VBox {
     likely.setId("will-it-start");
     getChildren()
         .addAll(
-            Words.of("heading", "Will it start your motor?"), new MotorForm(plate, "ask-"), answer);
+            Words.of("heading", "Will it start your motor?"),
+            new MotorForm(plate, "ask-", trouble -> {}),
+            answer);
     plate.addListener((o, was, is) -> say());
   }
 

@@ -5,8 +5,10 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
@@ -78,6 +80,7 @@ public final class Benchwork {
   private final ObservableSet<String> ticked = FXCollections.observableSet();
   private final ReadOnlyObjectWrapper<OnHand> onHand =
       new ReadOnlyObjectWrapper<>(OnHand.of(LoadsOnHand.watts(LoadsOnHand.USUAL)));
+  private final Map<String, String> troubles = new HashMap<>();
   private final ObservableSet<String> cautionsSeen = FXCollections.observableSet();
   private final ObservableList<OnBench> instruments = FXCollections.observableArrayList();
   private final LoadsLeftOn leftOn;
@@ -141,6 +144,31 @@ public final class Benchwork {
   /** Takes what was answered to something a test asks for, such as the motor started next. */
   public <T> void have(Ask<T> ask, T answer) {
     onHand.set(onHand.get().with(ask, answer));
+  }
+
+  /**
+   * What stands in a field and cannot be taken: until it is put right no test starts that asks for
+   * it, for it would go by what stood there before.
+   *
+   * @param sentence about it; empty where it is right again
+   */
+  public void trouble(Ask<?> ask, String sentence) {
+    if (sentence.isEmpty()) {
+      troubles.remove(ask.key());
+    } else {
+      troubles.put(ask.key(), sentence);
+    }
+  }
+
+  private Optional<String> trouble(TestType type) {
+    return type.declaration().asks().stream()
+        .filter(ask -> onHand.get().asked(ask))
+        .flatMap(
+            ask ->
+                Optional.ofNullable(troubles.get(ask.key()))
+                    .or(() -> onHand.get().missing(ask))
+                    .stream())
+        .findFirst();
   }
 
   /** The cautions of a test have all been in sight. */
@@ -252,6 +280,11 @@ public final class Benchwork {
     }
     Optional<TestPlan> plan = plan();
     if (judgement == null || plan.isEmpty() || open.refuseWhenReadOnly() || busy()) {
+      return;
+    }
+    Optional<String> trouble = trouble(plan.get().type());
+    if (trouble.isPresent()) {
+      open.say(trouble.get());
       return;
     }
     if (!mayStart(plan.get().type())) {

@@ -242,7 +242,9 @@ public final class LiveRun {
     double counted =
         now == null || now.deliveredWattHours() == 0 ? Double.NaN : now.deliveredWattHours();
     double elapsed = now == null || now.latest() == null ? Double.NaN : elapsed(now);
-    return Expected.nothing()
+    Expected known =
+        now != null && now.now().isPresent() ? Expected.nothing().unmetered() : Expected.nothing();
+    return known
         .elapsed(elapsed)
         .counted(counted)
         .rated(ratedWattHours)

@@ -68,7 +68,7 @@ public final class NotebookWork {
   public void press(OperatorEvent press) {
     run()
         .filter(LiveRun::going)
-        .filter(r -> now(r).filter(n -> n.presses().contains(press)).isPresent())
+        .filter(r -> now(r).filter(n -> n.takes(press)).isPresent())
         .ifPresent(
             run -> {
               if (open.refuseWhenReadOnly()) {

@@ -18,9 +18,11 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.report.page.Sheet;
+import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.trial.plan.KnownTimes;
+import org.wiseember.trial.plan.OrderOfWork;
 import org.wiseember.trial.plan.PackState;
 import org.wiseember.trial.plan.RigCard;
 import org.wiseember.trial.plan.Schedule;
@@ -67,7 +69,6 @@ public final class PlanWork {
   private final Edited<CampaignNotes> notes;
   private Map<Long, Judgement> judged = Map.of();
   private boolean looked;
-  private boolean moveOn;
   private long asked;
   private int ticks;
   private double within = SECONDS;
@@ -92,24 +93,7 @@ public final class PlanWork {
     shelf.places().addListener((ListChangeListener<Shelf.Place>) change -> again());
     at.stage().addListener((o, was, is) -> looked());
     bench.onHand().addListener((o, was, is) -> again());
-    // Who chose something meanwhile is not led elsewhere.
-    bench.test().addListener((o, was, is) -> moveOn = false);
-    bench.source().addListener((o, was, is) -> moveOn = false);
-    bench
-        .live()
-        .addListener(
-            (o, was, is) -> {
-              again();
-              if (is != null) {
-                is.view()
-                    .addListener(
-                        (v, before, now) -> {
-                          if (now.phase().over()) {
-                            moveOn = true;
-                          }
-                        });
-              }
-            });
+    bench.live().addListener((o, was, is) -> again());
   }
 
   /** From now on a plan is the best of so many seconds. */
@@ -267,13 +251,25 @@ public final class PlanWork {
     Schedule before = schedule.get();
     changed.set(before == null ? List.of() : ScheduleChanges.between(before, made, times()));
     schedule.set(made);
-    Judgement chosen = shelf.chosen().get();
-    if (moveOn && chosen != null && !bench.going()) {
-      moveOn = false;
-      made.nextTest(chosen.unit().id())
-          .flatMap(ScheduleStep::wanted)
-          .ifPresent(w -> bench.test().set(w.plan().type()));
-    }
+  }
+
+  /** The next test the plan has for the unit that is looked at. */
+  public Optional<ScheduleStep> planned() {
+    Judgement unit = shelf.chosen().get();
+    return unit == null || schedule.get() == null
+        ? Optional.empty()
+        : schedule.get().nextTest(unit.unit().id());
+  }
+
+  /** What comes next for that unit: by the plan, else in the order of work. */
+  public Optional<TestType> nextTest() {
+    return planned()
+        .flatMap(ScheduleStep::wanted)
+        .map(w -> w.plan().type())
+        .or(
+            () ->
+                Optional.ofNullable(shelf.chosen().get())
+                    .flatMap(unit -> OrderOfWork.next(unit, bench.onHand().get())));
   }
 
   /** Pins a test to a moment; empty takes its pin out. */

@@ -2,6 +2,7 @@ package org.wiseember.desktop.model;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNull;
 import static org.testng.Assert.assertTrue;
 
 import java.time.Clock;
@@ -13,9 +14,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
-import org.wiseember.bench.procedure.Watching;
 import org.wiseember.bench.run.Pace;
-import org.wiseember.trial.AllTests;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.plan.Schedule;
 import org.wiseember.trial.plan.ScheduleStep;
@@ -143,33 +142,23 @@ public class PlanWorkModelTest extends OnSession {
     assertEquals(work().notes(), before);
   }
 
-  /** A test that ended leads to the next of the plan, but not who chose another one meanwhile. */
+  /** A test that ended stays where it is; the plan has its next one ready for whoever goes on. */
   @Test
-  public void whoChoseATestIsNotLedElsewhere() {
+  public void aTestThatEndedStaysOnShow() {
     open();
-    TestType next =
+    TestType made =
         schedule().nextTest(HADDLEWICK).orElseThrow().wanted().orElseThrow().plan().type();
-    TestType mine = AllTests.of(Watching.KIND);
-    Schedule[] atTheEnd = {null};
-    session
-        .bench()
-        .live()
-        .addListener(
-            (o, was, live) ->
-                live.view()
-                    .addListener(
-                        (v, before, is) -> {
-                          if (is.phase().over() && atTheEnd[0] == null) {
-                            atTheEnd[0] = schedule();
-                            session.bench().test().set(mine);
-                          }
-                        }));
-    session.bench().test().set(next);
+    session.bench().prepare(made);
     session.bench().setPace(Pace.FULL);
     session.bench().start();
-    until(() -> atTheEnd[0] != null && !session.bench().going());
-    until(() -> schedule() != atTheEnd[0]);
+    until(() -> session.bench().live().get() != null && !session.bench().going());
+    until(() -> !session.planWork().nextTest().equals(Optional.of(made)));
     settle();
-    assertEquals(session.bench().test().get(), mine);
+    assertEquals(session.bench().test().get(), made);
+    assertTrue(session.bench().live().get() != null, "its run is still on show");
+    TestType next = session.planWork().nextTest().orElseThrow();
+    session.bench().prepare(next);
+    assertEquals(session.bench().test().get(), next);
+    assertNull(session.bench().live().get());
   }
 }

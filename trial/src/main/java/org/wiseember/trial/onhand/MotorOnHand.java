@@ -23,4 +23,26 @@ public final class MotorOnHand {
               Nameplate.Eased.NOTHING));
 
   private MotorOnHand() {}
+
+  /**
+   * The motor that is started: until one is named, one of the same power for the volts of the unit.
+   *
+   * @param volts of the outlet, V
+   */
+  public static Nameplate of(OnHand onHand, double volts) {
+    Nameplate usual = ASK.usual();
+    return onHand
+        .given(ASK)
+        .orElseGet(
+            () ->
+                new Nameplate(
+                    usual.name(),
+                    usual.kind(),
+                    volts,
+                    Math.rint(10 * usual.volts() * usual.amps() / volts) / 10,
+                    usual.lockedRotorAmps(),
+                    usual.code(),
+                    usual.horsepower(),
+                    usual.eased()));
+  }
 }

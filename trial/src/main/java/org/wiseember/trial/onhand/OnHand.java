@@ -3,6 +3,7 @@ package org.wiseember.trial.onhand;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * What a tester has to test with: loads, and what was answered to whatever a test asks for beside
@@ -32,6 +33,27 @@ public record OnHand(List<Double> loads, Map<String, Object> answers) {
     Map<String, Object> more = new LinkedHashMap<>(answers);
     more.put(ask.key(), answer);
     return new OnHand(loads, more);
+  }
+
+  /** Whether it is asked for, by what was answered before it. */
+  public boolean asked(Ask<?> ask) {
+    return !(ask instanceof Ask.Amount amount)
+        || amount.only().filter(o -> !o.value().equals(answer(o.ask()))).isEmpty();
+  }
+
+  /** What is missing of it, one sentence: a number that was chosen to be given and was not. */
+  public Optional<String> missing(Ask<?> ask) {
+    return ask instanceof Ask.Amount amount
+            && amount.only().isPresent()
+            && asked(ask)
+            && Double.isNaN(answer(amount))
+        ? Optional.of(amount.words() + ": nothing is written there; write it, or choose otherwise.")
+        : Optional.empty();
+  }
+
+  /** What was answered; empty where nobody said anything. */
+  public <T> Optional<T> given(Ask<T> ask) {
+    return Optional.ofNullable(answers.get(ask.key())).map(ask::taken);
   }
 
   /** What was answered, or the usual. */

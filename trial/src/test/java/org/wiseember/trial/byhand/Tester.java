@@ -114,7 +114,7 @@ final class Tester {
   }
 
   boolean canPress(OperatorEvent press) {
-    return script.now().filter(n -> n.presses().contains(press)).isPresent();
+    return script.now().filter(n -> n.takes(press)).isPresent();
   }
 
   void set(SetPoints wanted) {

@@ -81,6 +81,7 @@ public record HeatSettings(List<Double> loads, double metres, double volts, Stri
           .nextPart()
           .step("load-" + i, "Load to " + watts)
           .about(loads.get(i))
+          .skippable()
           .on(OperatorEvent.LOAD_ON, "read-" + i)
           .step("read-" + i, "Listen and feel at " + watts)
           .how(

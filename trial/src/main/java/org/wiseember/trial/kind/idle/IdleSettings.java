@@ -50,6 +50,7 @@ public record IdleSettings(double volts, String reason) implements TestSettings 
       script
           .step("set-" + i, "Nothing plugged in, " + state.words())
           .how("Press once it is so.")
+          .skippable()
           .on(OperatorEvent.DONE, "read-" + i)
           .step("read-" + i, "Read what the battery gives, " + state.words())
           .how(

@@ -36,7 +36,7 @@ public record InspectionSettings(double volts, String reason) implements HandOnl
       if (point.ordinal() > 0) {
         script.nextPart();
       }
-      script.step(point.key(), point.words()).how(point.how()).about(point.ordinal());
+      script.step(point.key(), point.words()).how(point.how()).about(point.ordinal()).skippable();
       for (OperatorEvent press :
           List.of(
               OperatorEvent.YES, OperatorEvent.HALF, OperatorEvent.NO, OperatorEvent.NOT_LOOKED)) {

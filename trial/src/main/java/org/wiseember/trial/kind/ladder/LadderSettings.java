@@ -1,6 +1,8 @@
 package org.wiseember.trial.kind.ladder;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.LoadLadder;
@@ -8,12 +10,15 @@ import org.wiseember.bench.procedure.Procedure;
 import org.wiseember.bench.simulated.Clamped;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.quantity.Unit;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.trial.kind.SimulatedRig;
 import org.wiseember.trial.kind.TestSettings;
+import org.wiseember.trial.live.HandRecord;
+import org.wiseember.trial.live.Known;
 import org.wiseember.trial.live.LiveMoment;
 import org.wiseember.trial.live.LiveTile;
 import org.wiseember.trial.need.Equipment;
@@ -55,6 +60,7 @@ public record LadderSettings(List<Double> loads, double volts, String reason)
           .nextPart()
           .step("load-" + i, "Plug in " + watts)
           .about(loads.get(i % loads.size()))
+          .skippable()
           .on(OperatorEvent.LOAD_ON, "read-" + i)
           .step("read-" + i, "Wait half a minute, then read all at " + watts)
           .how("Watts, DC volts and amps in one line, read together: 528 W, 11.30 V, 52.0 A.")
@@ -82,6 +88,41 @@ public record LadderSettings(List<Double> loads, double volts, String reason)
   @Override
   public List<TypedKind> typed() {
     return List.of(TypedKind.POWER, TypedKind.DC_VOLTS, TypedKind.DC_AMPS);
+  }
+
+  /** Each load with its efficiency as soon as both sides of it are read. */
+  @Override
+  public List<Known> known(HandRecord record) {
+    List<TimedOperatorEvent> on = record.every(OperatorEvent.LOAD_ON);
+    List<Known> known = new ArrayList<>();
+    for (int i = 0; i < on.size(); i++) {
+      double to = i + 1 < on.size() ? on.get(i + 1).seconds() : Double.POSITIVE_INFINITY;
+      known.add(known(on.get(i), to, record));
+    }
+    return known.isEmpty() ? TestSettings.super.known(record) : known;
+  }
+
+  private static Known known(TimedOperatorEvent on, double to, HandRecord record) {
+    String load = Figures.plain(on.subject(), Unit.WATT);
+    OptionalDouble watts = read(Channel.AC_POWER, on.seconds(), to, record);
+    OptionalDouble volts = read(Channel.DC_VOLTAGE, on.seconds(), to, record);
+    OptionalDouble amps = read(Channel.DC_CURRENT, on.seconds(), to, record);
+    if (watts.isEmpty() || volts.isEmpty() || amps.isEmpty()) {
+      return Known.notRead(load).remarked("wants watts, DC volts and amps");
+    }
+    double direct = volts.getAsDouble() * Math.abs(amps.getAsDouble());
+    return Known.of(load, Figures.fixed(100 * watts.getAsDouble() / direct, 1) + " %")
+        .remarked(
+            Figures.plain(watts.getAsDouble(), Unit.WATT)
+                + " of "
+                + Figures.withUnit(Figures.fixed(direct, 1), Unit.WATT));
+  }
+
+  private static OptionalDouble read(Channel channel, double from, double to, HandRecord record) {
+    return record
+        .last(channel, from, to)
+        .map(r -> OptionalDouble.of(r.value()))
+        .orElse(OptionalDouble.empty());
   }
 
   @Override

@@ -56,6 +56,7 @@ final class OverloadByHand {
           .step("base-" + i, "Base load on: " + Figures.plain(baseWatts, Unit.WATT))
           .how("Let it run a minute and write its watts.")
           .clock("on for")
+          .skippable()
           .on(OperatorEvent.DONE, "on-" + i)
           .on(OperatorEvent.TRIPPED, "recover-" + i);
     }
@@ -64,7 +65,11 @@ final class OverloadByHand {
         .how(
             (load.recipe().isEmpty() ? "" : "Plug in " + load.recipe() + ". ")
                 + "Press at the moment the last of it goes on.")
-        .about(load.watts())
+        .about(load.watts());
+    if (baseWatts <= 0) {
+      script.skippable();
+    }
+    script
         .on(OperatorEvent.LOAD_ON, "hold-" + i)
         .step("hold-" + i, "Hold " + watts + ". Watch the meter and the plug")
         .how(
@@ -101,10 +106,13 @@ final class OverloadByHand {
   static List<Known> known(List<Held> held, HandRecord record) {
     List<TimedOperatorEvent> on = record.every(OperatorEvent.LOAD_ON);
     List<Known> known = new ArrayList<>();
-    for (int i = 0; i < held.size(); i++) {
-      String load = Figures.plain(held.get(i).watts(), Unit.WATT);
-      known.add(
-          i < on.size() ? tried(load, on, i, record) : new Known(load, "not tried", false, ""));
+    int next = 0;
+    for (Held h : held) {
+      String load = Figures.plain(h.watts(), Unit.WATT);
+      // One that was skipped was never put on.
+      boolean tried = next < on.size() && on.get(next).subject() == h.watts();
+      known.add(tried ? tried(load, on, next, record) : new Known(load, "not tried", false, ""));
+      next += tried ? 1 : 0;
     }
     known.add(
         record

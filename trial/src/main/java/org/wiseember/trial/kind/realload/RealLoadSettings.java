@@ -59,6 +59,7 @@ public record RealLoadSettings(List<String> doing, double volts, String reason)
           .step("before-" + i, "Before: " + name)
           .how("Write the meter's total and the display, such as: 12 Wh, 98 %.")
           .about(i + 1)
+          .skippable()
           .on(OperatorEvent.DONE, "do-" + i)
           .step("do-" + i, name + ": press each time one is done")
           .how(

@@ -90,6 +90,7 @@ public record SolarTrialSettings(List<String> arrangements, double mostVolts, St
                           ? ": they must stay under what the port may see."
                           : ": never more than " + Figures.plain(mostVolts, Unit.VOLT) + "."))
           .about(i + 1)
+          .skippable()
           .on(OperatorEvent.DONE, "read-" + i)
           .step("read-" + i, "Write watts and light: " + lines.get(i))
           .how(

@@ -115,6 +115,7 @@ public record StartsSettings(Optional<Nameplate> motor, double volts, String rea
           .step("try-" + i, "Switch the motor on and watch")
           .how("Try " + i + " of " + STARTS + ". Press how it went.")
           .about(i)
+          .skippable()
           .on(OperatorEvent.STARTED, next)
           .on(OperatorEvent.TRIPPED, next)
           .on(OperatorEvent.STALLED, next)

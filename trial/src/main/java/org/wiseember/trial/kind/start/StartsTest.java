@@ -71,7 +71,7 @@ public final class StartsTest implements TestType {
 
   @Override
   public Optional<TestSettings> settings(Label label, OnHand onHand) {
-    Nameplate motor = onHand.answer(MotorOnHand.ASK);
+    Nameplate motor = MotorOnHand.of(onHand, FromLabel.volts(label));
     return Optional.of(
         new StartsSettings(
             Optional.of(motor),

@@ -56,6 +56,7 @@ public record TransferSettings(List<Double> loads, double volts, String reason)
                   + PULLS
                   + ". Milliseconds are for a scope; eyes see what stays on.")
           .about(i)
+          .skippable()
           .on(OperatorEvent.BOTH_STAYED, "back-" + i)
           .on(OperatorEvent.LAMP_BLINKED, "back-" + i)
           .on(OperatorEvent.COMPUTER_WENT, "back-" + i)

@@ -78,7 +78,8 @@ public record UsbSettings(UsbTester tester, UsbUse use, String reason) implement
       script
           .step("ask-" + i, asks.get(i))
           .how("In one line, such as: 5.02 V, 2.96 A. Write what gave way and how it came back.")
-          .about(i + 1);
+          .about(i + 1)
+          .skippable();
       boolean last = i == asks.size() - 1;
       script.onward(
           OperatorEvent.READ,

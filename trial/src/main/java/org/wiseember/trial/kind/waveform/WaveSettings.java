@@ -35,12 +35,16 @@ public record WaveSettings(List<Double> loads, double volts, String reason)
   public ByHand byHand() {
     ByHand.Script script = ByHand.of(WaveSteps.KIND, procedure().steps());
     read(
-        script.step("mains", "For comparison: what the meter shows on the mains"),
+        script.step("mains", "For comparison: what the meter shows on the mains").skippable(),
         "mains",
         "none",
         new Event(0, WaveSteps.WAVE, WaveSteps.MAINS, "the mains"));
     read(
-        script.nextPart().step("none", "Unit's outlet on, no load: read the meter").about(0),
+        script
+            .nextPart()
+            .step("none", "Unit's outlet on, no load: read the meter")
+            .about(0)
+            .skippable(),
         "none",
         loads.isEmpty() ? "" : "load-0",
         new Event(0, WaveSteps.WAVE, WaveSteps.NO_LOAD, "no load"));
@@ -50,6 +54,7 @@ public record WaveSettings(List<Double> loads, double volts, String reason)
           .nextPart()
           .step("load-" + i, "Load to " + watts)
           .about(loads.get(i))
+          .skippable()
           .on(OperatorEvent.LOAD_ON, "read-" + i)
           .step("read-" + i, "Read the meter and look at the wave at " + watts)
           .clock("on for")
