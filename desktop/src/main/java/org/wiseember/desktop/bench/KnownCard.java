@@ -38,9 +38,9 @@ final class KnownCard extends VBox {
     }
     shown = known;
     boolean remarks = known.stream().anyMatch(k -> !k.remark().isEmpty());
-    what.setPercentWidth(remarks ? 32 : 64);
-    value.setPercentWidth(remarks ? 40 : 36);
-    remark.setPercentWidth(remarks ? 28 : 0);
+    what.setPercentWidth(remarks ? 26 : 64);
+    value.setPercentWidth(36);
+    remark.setPercentWidth(remarks ? 38 : 0);
     grid.getChildren().clear();
     for (int i = 0; i < known.size(); i++) {
       Known k = known.get(i);

@@ -108,7 +108,7 @@ public record LadderSettings(List<Double> loads, double volts, String reason)
     OptionalDouble volts = read(Channel.DC_VOLTAGE, on.seconds(), to, record);
     OptionalDouble amps = read(Channel.DC_CURRENT, on.seconds(), to, record);
     if (watts.isEmpty() || volts.isEmpty() || amps.isEmpty()) {
-      return Known.notRead(load).remarked("wants watts, DC volts and amps");
+      return Known.notRead(load).remarked(watts.isPresent() ? "DC side not read" : "");
     }
     double direct = volts.getAsDouble() * Math.abs(amps.getAsDouble());
     return Known.of(load, Figures.fixed(100 * watts.getAsDouble() / direct, 1) + " %")
