@@ -62,6 +62,34 @@ public class TypingTest extends InDemoWindow {
     assertEquals(window.session().bench().live().get().plan().watts(), 96.0);
   }
 
+  /** The motor that is offered is one for the unit's own volts, until somebody names theirs. */
+  @Test
+  public void aMotorIsOfferedForTheVoltsOfTheUnit() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.test("motor-start");
+    assertEquals(text("motor-volts"), "230");
+    window.choose(3);
+    assertEquals(text("motor-volts"), "120");
+    typed("motor-name", "Well pump");
+    window.choose(0);
+    assertEquals(text("motor-volts"), "120", "it was named, and is the tester's own");
+    assertEquals(text("motor-name"), "Well pump");
+  }
+
+  /** How good a meter is counts by hand too: the way to the instruments is there. */
+  @Test
+  public void byHandThereIsAWayToTheInstruments() {
+    robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.click("source-BY_HAND");
+    window.click("to-instruments");
+    window.click("back-to-bench");
+    window.until(() -> window.node("start-test").isVisible());
+  }
+
+  private String text(String id) {
+    return OpenWindow.onFx(() -> ((TextInputControl) window.node(id)).getText());
+  }
+
   private void startsNothing() {
     window.click("start-test");
     window.idle();

@@ -39,6 +39,7 @@ public final class MotorForm extends VBox {
   private final TextField power;
   private final Label trouble = Words.of("care", "");
   private final Consumer<String> told;
+  private boolean showing;
 
   /**
    * Makes the form.
@@ -54,13 +55,12 @@ public final class MotorForm extends VBox {
     setSpacing(6);
     kind = new SimpleObjectProperty<>(now.kind());
     eased = new SimpleObjectProperty<>(now.eased());
-    name = field(idPrefix + "name", "Motor", now.name(), 14);
-    volts = field(idPrefix + "volts", "Volts", text(now.volts()), 5);
-    amps = field(idPrefix + "amps", "Running amps", text(now.amps()), 5);
-    locked =
-        field(idPrefix + "locked", "Locked-rotor amps", text(now.lockedRotorAmps().orElse(0)), 5);
-    code = field(idPrefix + "code", "Code letter", now.code().map(Enum::name).orElse(""), 3);
-    power = field(idPrefix + "hp", "Horsepower", text(now.horsepower().orElse(0)), 4);
+    name = field(idPrefix + "name", "Motor", 14);
+    volts = field(idPrefix + "volts", "Volts", 5);
+    amps = field(idPrefix + "amps", "Running amps", 5);
+    locked = field(idPrefix + "locked", "Locked-rotor amps", 5);
+    code = field(idPrefix + "code", "Code letter", 3);
+    power = field(idPrefix + "hp", "Horsepower", 4);
     FlowPane row = new FlowPane(12, 6);
     for (TextField f : new TextField[] {name, volts, amps, locked, code, power}) {
       row.getChildren().add(Field.named(f));
@@ -78,10 +78,25 @@ public final class MotorForm extends VBox {
             trouble);
     kind.addListener((o, was, is) -> read());
     eased.addListener((o, was, is) -> read());
+    show(now);
   }
 
-  private TextField field(String id, String words, String value, int columns) {
-    TextField field = Field.of(id, words, value, columns);
+  /** Shows another plate in place of what stands there. */
+  void show(Nameplate other) {
+    showing = true;
+    name.setText(other.name());
+    volts.setText(text(other.volts()));
+    amps.setText(text(other.amps()));
+    locked.setText(text(other.lockedRotorAmps().orElse(0)));
+    code.setText(other.code().map(Enum::name).orElse(""));
+    power.setText(text(other.horsepower().orElse(0)));
+    kind.set(other.kind());
+    eased.set(other.eased());
+    showing = false;
+  }
+
+  private TextField field(String id, String words, int columns) {
+    TextField field = Field.of(id, words, "", columns);
     field.textProperty().addListener((o, was, is) -> read());
     return field;
   }
@@ -91,6 +106,9 @@ public final class MotorForm extends VBox {
   }
 
   private void read() {
+    if (showing) {
+      return;
+    }
     try {
       double v = number(volts).orElse(0);
       if (!(v > 0)) {

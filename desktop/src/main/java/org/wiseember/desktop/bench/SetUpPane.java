@@ -16,6 +16,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
+import org.wiseember.bench.instrument.Transport;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.core.label.Group;
 import org.wiseember.desktop.look.Choices;
@@ -153,6 +154,7 @@ final class SetUpPane extends VBox {
                   "quiet",
                   "This test is made by hand: it asks for one thing after the other, and you type"
                       + " what you read."));
+      about.getChildren().add(meters(true));
       return;
     }
     switch (session.bench().source().get()) {
@@ -167,6 +169,7 @@ final class SetUpPane extends VBox {
                     "It asks for one thing after the other: eyes, a meter to read and one key will"
                         + " do."
                         + (cannot.isEmpty() ? "" : " " + cannot)));
+        about.getChildren().add(meters(true));
       }
       default -> showFaults();
     }
@@ -220,12 +223,20 @@ final class SetUpPane extends VBox {
                     ? "They are asked once a second. One that is lost leaves a gap and is tried"
                         + " again by itself."
                     : "None of them can be asked yet. Add a meter that speaks SCPI or Modbus."),
-            meters());
+            meters(false));
   }
 
-  private Node meters() {
+  /**
+   * What is on the bench, and the way to it: how good a meter is counts by hand as well.
+   *
+   * @param typed only what is read by eye
+   */
+  private Node meters(boolean typed) {
     FlowPane row = new FlowPane(18, 6);
     for (OnBench instrument : session.bench().instruments()) {
+      if (typed && instrument.description().transport() != Transport.TYPED) {
+        continue;
+      }
       row.getChildren()
           .add(
               Words.line(

@@ -33,15 +33,7 @@ import org.wiseember.trial.onhand.MotorOnHand;
 public final class TestForms {
   /** What has more to it than a row: by the key of what is asked. */
   private static final Map<String, Function<Session, Node>> OWN =
-      Map.of(
-          MotorOnHand.ASK.key(),
-          session ->
-              new MotorForm(
-                  answered(session, MotorOnHand.ASK, motorOnHand(session)),
-                  "motor-",
-                  trouble -> session.bench().trouble(MotorOnHand.ASK, trouble)),
-          ChargeSetting.ASK.key(),
-          ChargeForm::new);
+      Map.of(MotorOnHand.ASK.key(), TestForms::motor, ChargeSetting.ASK.key(), ChargeForm::new);
 
   private final Session session;
   private final Pane form = new VBox(6);
@@ -56,6 +48,25 @@ public final class TestForms {
     TestForms forms = new TestForms(session);
     test.declaration().asks().forEach(forms::add);
     return forms.form.getChildren().isEmpty() ? Optional.empty() : Optional.of(forms.form);
+  }
+
+  /** Until a motor is named, the one offered is for the volts of the unit. */
+  private static Node motor(Session session) {
+    MotorForm form =
+        new MotorForm(
+            answered(session, MotorOnHand.ASK, motorOnHand(session)),
+            "motor-",
+            trouble -> session.bench().trouble(MotorOnHand.ASK, trouble));
+    session
+        .shelf()
+        .chosen()
+        .addListener(
+            (o, was, is) -> {
+              if (session.bench().onHand().get().given(MotorOnHand.ASK).isEmpty()) {
+                form.show(motorOnHand(session));
+              }
+            });
+    return form;
   }
 
   /** An answer as a property: what is set there is on hand. */
