@@ -270,7 +270,7 @@ public final class ByHand extends PhasedProcedure {
 
   private List<OperatorEvent> besides() {
     List<OperatorEvent> besides = new ArrayList<>();
-    if (at.skippable) {
+    if (at.skippable && !at.ways.containsKey(OperatorEvent.NOT_LOOKED)) {
       besides.add(OperatorEvent.SKIPPED);
     }
     if (ofParts() && !at.ways.containsKey(OperatorEvent.ENOUGH)) {

@@ -32,8 +32,7 @@ final class NowCard extends HBox {
   private final NotebookWork notebook;
   private final Label what = Words.of("now-what", "");
   private final Label how = Words.of("quiet", "");
-  private final FlowPane presses = new FlowPane(8, 8);
-  private final FlowPane besides = new FlowPane(14, 4);
+  private final FlowPane presses = new FlowPane(10, 8);
   private final Label counts = Words.of("clock-words", "");
   private final Label time = Words.line("clock-figure", "0:00.0");
   private final VBox clock;
@@ -44,7 +43,7 @@ final class NowCard extends HBox {
     getStyleClass().add("sheet");
     setSpacing(18);
     setId("now-card");
-    VBox words = new VBox(Words.of("quiet", "Now"), what, how, presses, besides);
+    VBox words = new VBox(Words.of("quiet", "Now"), what, how, presses);
     words.setSpacing(8);
     words.setMinWidth(0);
     HBox.setHgrow(words, Priority.ALWAYS);
@@ -87,10 +86,7 @@ final class NowCard extends HBox {
               });
       presses.getChildren().add(button);
     }
-    besides
-        .getChildren()
-        .setAll(now.map(Now::besides).orElse(List.of()).stream().map(this::link).toList());
-    Words.shown(besides, !besides.getChildren().isEmpty());
+    now.map(Now::besides).orElse(List.of()).forEach(b -> presses.getChildren().add(link(b)));
     String counted = now.map(Now::clock).orElse("");
     counts.setText(counted);
     Words.shown(clock, !counted.isEmpty());

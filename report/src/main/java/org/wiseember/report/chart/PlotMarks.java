@@ -120,6 +120,9 @@ final class PlotMarks extends AbstractXYAnnotation {
     }
 
     private void words(Mark.Words words) {
+      if (words.text().isBlank()) {
+        return;
+      }
       Font font = words.face().awt((float) (words.size() * text));
       double wide = font.getStringBounds(words.text(), g.getFontRenderContext()).getWidth();
       if (wide + CLEAR > x(across.getLowerBound() + words.room()) - area.getMinX()

@@ -43,6 +43,9 @@ public record DayDrawing(
   /** Disc, square, triangle: numbers of the marks of units. */
   private static final int[] END_SHAPES = {0, 1, 3};
 
+  private static final Lanes.Look ON =
+      new Lanes.Look(Palette::emberWash, 1, Pen.hair(Palette::ember), Palette::ink, Face.TEXT);
+
   private static final double END = 4.5;
   private static final double BAND_OPACITY = 0.75;
 
@@ -136,14 +139,7 @@ public record DayDrawing(
     Lanes on = new Lanes(rows.stream().map(Row::name).toList(), hours, hours / 300);
     for (int i = 0; i < rows.size(); i++) {
       for (Bar b : rows.get(i).bars()) {
-        on.box(
-            i,
-            b.from(),
-            b.to(),
-            Palette::emberWash,
-            1,
-            Pen.hair(Palette::ember),
-            Lanes.words("", Palette::ink, Face.TEXT));
+        on.box(i, b.from(), b.to(), "", ON);
       }
     }
     return on.panel(Math.max(4, 2 * rows.size()), Palette::ink);

@@ -34,23 +34,27 @@ final class Lanes {
     this.least = least;
   }
 
+  /**
+   * How a box is drawn.
+   *
+   * @param opacity of its fill, from 0 to 1
+   * @param ink of the words in it
+   */
+  record Look(Ink fill, double opacity, Pen edge, Ink ink, Face face) {}
+
   /** A box in a row, as far as it lies within the axis, with words where there is room for them. */
-  void box(int row, double from, double to, Ink fill, double opacity, Pen edge, Mark.Words words) {
+  void box(int row, double from, double to, String words, Look look) {
     double left = Math.max(0, from);
     double right = Math.min(end, Math.max(to, left + least));
     if (right > left) {
       double y = y(row);
-      marks.add(new Mark.Box(left, y - HALF, right, y + HALF, fill, opacity, edge));
       marks.add(
-          new Mark.Words(words.text(), (left + right) / 2, y, Place.CENTER, words.ink())
-              .in(words.face(), 1)
+          new Mark.Box(left, y - HALF, right, y + HALF, look.fill(), look.opacity(), look.edge()));
+      marks.add(
+          new Mark.Words(words, (left + right) / 2, y, Place.CENTER, look.ink())
+              .in(look.face(), 1)
               .within(right - left));
     }
-  }
-
-  /** Words of a box. */
-  static Mark.Words words(String text, Ink ink, Face face) {
-    return new Mark.Words(text, 0, 0, Place.CENTER, ink).in(face, 1);
   }
 
   /** A narrow sign at the beginning of a box. */

@@ -68,6 +68,10 @@ public record ProfileDrawing(
     /** The cells. */
     CELLS;
 
+    private Lanes.Look look() {
+      return new Lanes.Look(fill(), 1, Pen.hair(Palette::sheet), ink(), Face.FIGURE);
+    }
+
     private Ink fill() {
       return switch (this) {
         case INPUT -> Palette::steelWash;
@@ -131,14 +135,7 @@ public record ProfileDrawing(
     Lanes lanes = new Lanes(bands.stream().map(Band::name).toList(), right, 0);
     for (int i = 0; i < bands.size(); i++) {
       for (Stretch s : bands.get(i).stretches()) {
-        lanes.box(
-            i,
-            s.from(),
-            s.to(),
-            s.tone().fill(),
-            1,
-            Pen.hair(Palette::sheet),
-            Lanes.words(s.word(), s.tone().ink(), Face.FIGURE));
+        lanes.box(i, s.from(), s.to(), s.word(), s.tone().look());
       }
     }
     return lanes.panel(weight, Palette::quiet);

@@ -28,6 +28,7 @@ public record ScheduleDrawing(
     double hours, double now, Map<Double, String> times, List<Line> lines, List<Lane> lanes)
     implements Drawing {
   private static final int CHARGE_WEIGHT = 10;
+  private static final double OPACITY = 0.18;
 
   /** Charge of a unit, corner by corner. */
   public record Line(String name, UnitMark mark, List<Corner> corners) {
@@ -54,7 +55,12 @@ public record ScheduleDrawing(
    * @param pinned whether somebody chose its time
    */
   public record Bar(
-      double from, double to, UnitMark mark, String words, boolean chosen, boolean pinned) {}
+      double from, double to, UnitMark mark, String words, boolean chosen, boolean pinned) {
+    private Lanes.Look look() {
+      Pen edge = chosen ? new Pen(Palette::ink, 2) : Pen.hair(mark::colour);
+      return new Lanes.Look(mark::colour, OPACITY, edge, Palette::ink, Face.TEXT);
+    }
+  }
 
   public ScheduleDrawing {
     times = Map.copyOf(times);
@@ -75,14 +81,7 @@ public record ScheduleDrawing(
     Lanes busy = new Lanes(lanes.stream().map(Lane::name).toList(), hours, hours / 250);
     for (int i = 0; i < lanes.size(); i++) {
       for (Bar b : lanes.get(i).bars()) {
-        busy.box(
-            i,
-            b.from(),
-            b.to(),
-            b.mark()::colour,
-            0.18,
-            b.chosen() ? new Pen(Palette::ink, 2) : Pen.hair(b.mark()::colour),
-            Lanes.words(b.words(), Palette::ink, Face.TEXT));
+        busy.box(i, b.from(), b.to(), b.words(), b.look());
         if (b.pinned()) {
           busy.sign(i, b.from(), hours / 160, Palette::ink);
         }
