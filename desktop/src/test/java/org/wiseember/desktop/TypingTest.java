@@ -68,8 +68,11 @@ public class TypingTest extends InDemoWindow {
     robot.push(KeyCode.CONTROL, KeyCode.DIGIT3);
     window.test("motor-start");
     assertEquals(text("motor-volts"), "230");
+    typed("motor-volts", "abc");
+    window.untilShown("“abc”");
     window.choose(3);
     assertEquals(text("motor-volts"), "120");
+    assertFalse(window.shows("“abc”"), "what was wrong with the one before");
     typed("motor-name", "Well pump");
     window.choose(0);
     assertEquals(text("motor-volts"), "120", "it was named, and is the tester's own");

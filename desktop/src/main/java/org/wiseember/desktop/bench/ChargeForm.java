@@ -26,6 +26,7 @@ final class ChargeForm extends VBox {
 
   private final Session session;
   private final Label panels = Words.of("quiet", "");
+  private final Label trouble = Words.of("care", "");
   private final HBox usb;
   private final HBox sun;
 
@@ -135,8 +136,6 @@ final class ChargeForm extends VBox {
   private HBox usb() {
     TextField watts =
         Field.of("usb-charger", "USB-C charger gives, W", Figures.plain(setting().usbWatts()), 4);
-    Label trouble = Words.of("care", "");
-    Words.shown(trouble, false);
     Field.whenTyped(
         watts,
         () -> {
@@ -147,8 +146,7 @@ final class ChargeForm extends VBox {
           } catch (IllegalArgumentException e) {
             trouble.setText(e.getMessage());
           }
-          Words.shown(trouble, !trouble.getText().isEmpty());
-          session.bench().trouble(ChargeSetting.ASK, trouble.getText());
+          show();
         });
     return new HBox(12, Field.named(watts), trouble);
   }
@@ -156,7 +154,11 @@ final class ChargeForm extends VBox {
   private void show() {
     ChargeSetting setting = setting();
     Words.shown(sun, setting.sources().contains(ChargeSource.SOLAR));
-    Words.shown(usb, setting.through(Inlet.USB_C));
+    boolean throughUsb = setting.through(Inlet.USB_C);
+    Words.shown(usb, throughUsb);
+    Words.shown(trouble, !trouble.getText().isEmpty());
+    // What stands in a charger's field says nothing where none is used.
+    session.bench().trouble(ChargeSetting.ASK, throughUsb ? trouble.getText() : "");
     panels.setText(
         setting
             .panels()

@@ -93,6 +93,7 @@ public final class MotorForm extends VBox {
     kind.set(other.kind());
     eased.set(other.eased());
     showing = false;
+    tell("");
   }
 
   private TextField field(String id, String words, int columns) {
@@ -139,13 +140,17 @@ public final class MotorForm extends VBox {
         throw new IllegalArgumentException(
             "Type its running amps, its locked-rotor amps, or a code letter with horsepower.");
       }
-      trouble.setText("");
+      tell("");
       plate.set(read);
     } catch (IllegalArgumentException e) {
-      trouble.setText(e.getMessage());
+      tell(e.getMessage());
     }
-    Words.shown(trouble, !trouble.getText().isEmpty());
-    told.accept(trouble.getText());
+  }
+
+  private void tell(String wrong) {
+    trouble.setText(wrong);
+    Words.shown(trouble, !wrong.isEmpty());
+    told.accept(wrong);
   }
 
   private static OptionalDouble number(TextField field) {

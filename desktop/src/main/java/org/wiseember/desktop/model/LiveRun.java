@@ -22,6 +22,7 @@ import org.wiseember.trial.live.Known;
 import org.wiseember.trial.live.LiveMoment;
 import org.wiseember.trial.record.RecordedRun;
 import org.wiseember.workbook.Notebook;
+import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.StoredReading;
 
 /** A run while it goes, as the window sees it: the newest view, at most one waiting at a time. */
@@ -242,9 +243,8 @@ public final class LiveRun {
     double counted =
         now == null || now.deliveredWattHours() == 0 ? Double.NaN : now.deliveredWattHours();
     double elapsed = now == null || now.latest() == null ? Double.NaN : elapsed(now);
-    Expected known =
-        now != null && now.now().isPresent() ? Expected.nothing().unmetered() : Expected.nothing();
-    return known
+    boolean byHand = run != null && run.source() == RunSettings.Source.BY_HAND;
+    return (byHand ? Expected.nothing().unmetered() : Expected.nothing())
         .elapsed(elapsed)
         .counted(counted)
         .rated(ratedWattHours)

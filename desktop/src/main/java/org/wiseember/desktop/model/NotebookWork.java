@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
+import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Now;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.hand.TimedOperatorEvent;
@@ -159,14 +160,11 @@ public final class NotebookWork {
     };
   }
 
-  /** What the test was about at a moment: what was pressed before it had it. */
+  /** What the test was about at a moment: the step that what was pressed until then had led to. */
   private static Optional<Double> subject(LiveRun run, double at) {
-    Optional<Double> before =
-        run.pressed().stream()
-            .filter(p -> p.seconds() <= at && !Double.isNaN(p.subject()))
-            .map(TimedOperatorEvent::subject)
-            .reduce((a, b) -> b);
-    return before.or(() -> now(run).map(Now::subject));
+    ByHand script = run.plan().settings().byHand();
+    script.replay(run.pressed().stream().filter(p -> p.seconds() <= at).toList());
+    return script.now().map(Now::subject);
   }
 
   private void keep(

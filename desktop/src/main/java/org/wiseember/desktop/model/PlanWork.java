@@ -22,8 +22,8 @@ import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
 import org.wiseember.trial.onhand.OnHand;
 import org.wiseember.trial.plan.KnownTimes;
-import org.wiseember.trial.plan.OrderOfWork;
 import org.wiseember.trial.plan.PackState;
+import org.wiseember.trial.plan.Proposal;
 import org.wiseember.trial.plan.RigCard;
 import org.wiseember.trial.plan.Schedule;
 import org.wiseember.trial.plan.ScheduleChanges;
@@ -269,7 +269,7 @@ public final class PlanWork {
         .or(
             () ->
                 Optional.ofNullable(shelf.chosen().get())
-                    .flatMap(unit -> OrderOfWork.next(unit, bench.onHand().get())));
+                    .flatMap(unit -> Proposal.next(unit, bench.onHand().get())));
   }
 
   /** Pins a test to a moment; empty takes its pin out. */

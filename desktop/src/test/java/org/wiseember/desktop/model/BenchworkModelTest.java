@@ -11,9 +11,12 @@ import org.wiseember.bench.instrument.InstrumentDescription;
 import org.wiseember.bench.instrument.StartingPoints;
 import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.bench.procedure.Drain;
+import org.wiseember.bench.procedure.LoadLadder;
 import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.bench.procedure.StaysOn;
 import org.wiseember.bench.run.Pace;
+import org.wiseember.core.hand.OperatorEvent;
+import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReader;
@@ -230,5 +233,31 @@ public class BenchworkModelTest extends OnSession {
             session.open().workbook().orElseThrow().runs().byId(cut.id()).orElseThrow().state()
                 == Run.State.STOPPED);
     assertTrue(session.open().workbook().orElseThrow().runs().trace(cut).size() > 1000);
+  }
+
+  /**
+   * A press that is written is about what was asked for at that moment, not about what came before.
+   */
+  @Test
+  public void aWrittenPressIsAboutItsStep() {
+    setUp(LoadLadder.KIND, RunSettings.Source.BY_HAND);
+    bench().start();
+    until(() -> bench().going() && bench().live().get().view().get() != null);
+    NotebookWork notebook = bench().notebook();
+    for (int load = 0; load < 2; load++) {
+      int lines = 2 * load;
+      notebook.press(OperatorEvent.READ);
+      until(() -> bench().live().get().notebook().get().size() == lines + 1);
+      notebook.write("load is on", notebook.seconds());
+      until(() -> bench().live().get().notebook().get().size() == lines + 2);
+    }
+    assertEquals(
+        bench().live().get().pressed().stream()
+            .filter(p -> p.is(OperatorEvent.LOAD_ON))
+            .map(TimedOperatorEvent::subject)
+            .toList(),
+        bench().live().get().plan().settings().loads().subList(0, 2));
+    bench().stopRun();
+    until(() -> !bench().going());
   }
 }

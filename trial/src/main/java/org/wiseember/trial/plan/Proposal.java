@@ -74,6 +74,14 @@ public record Proposal(List<Wanted> wanted, List<Left> left) {
     return new Proposal(wanted, left);
   }
 
+  /** The first test in the order of work that an untested claim waits for; empty for none. */
+  public static Optional<TestType> next(Judgement unit, OnHand onHand) {
+    Map<TestType, List<Judged>> asked = asked(unit, onHand);
+    return AllTests.list().stream()
+        .filter(t -> asked.getOrDefault(t, List.of()).stream().anyMatch(Proposal::untested))
+        .findFirst();
+  }
+
   private static String why(Judgement unit, TestType type) {
     return made(unit, type)
         ? "It was made, and nothing it could answer by being made again is open."

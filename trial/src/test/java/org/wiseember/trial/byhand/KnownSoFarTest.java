@@ -13,6 +13,8 @@ import org.wiseember.core.label.Label;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.trial.AllTests;
 import org.wiseember.trial.kind.TestPlan;
+import org.wiseember.trial.kind.inspect.InspectionTest;
+import org.wiseember.trial.kind.solar.SolarTrialTest;
 import org.wiseember.trial.live.HandRecord;
 import org.wiseember.trial.live.Known;
 import org.wiseember.trial.onhand.OnHand;
@@ -79,5 +81,44 @@ public class KnownSoFarTest {
                     60));
     assertEquals(known.get(0).value(), "not tried");
     assertEquals(known.get(1).value(), "tripped after 25 s");
+  }
+
+  /** Watts stand beside the arrangement they were read with, whichever was left out before it. */
+  @Test
+  public void aSkippedArrangementTakesNobodysWatts() {
+    TestPlan plan =
+        AllTests.plan(
+                AllTests.of(SolarTrialTest.KIND),
+                Label.read("1000 Wh LFP\nSolar in 12-60 V, 10 A, 400 W"),
+                OnHand.of(List.of()))
+            .orElseThrow();
+    List<Known> known =
+        plan.settings()
+            .known(
+                new HandRecord(
+                    List.of(
+                        press(OperatorEvent.SKIPPED, 1, 10),
+                        press(OperatorEvent.DONE, 2, 20),
+                        press(OperatorEvent.READ, 2, 60)),
+                    List.of(read(Channel.IN_POWER, 115, 40)),
+                    70));
+    assertEquals(known.get(0).value(), "skipped");
+    assertEquals(known.get(1).value(), "115 W");
+    assertEquals(known.get(2).value(), "not read");
+  }
+
+  /** That the rest is left out says nothing of the point it was left at. */
+  @Test
+  public void enoughIsNoAnswerToAPoint() {
+    List<Known> known =
+        plan(InspectionTest.KIND)
+            .settings()
+            .known(
+                new HandRecord(
+                    List.of(press(OperatorEvent.HALF, 0, 5), press(OperatorEvent.ENOUGH, 1, 9)),
+                    List.of(),
+                    10));
+    assertEquals(known.get(0).value(), "half");
+    assertFalse(known.get(1).known());
   }
 }

@@ -20,6 +20,10 @@ import org.wiseember.trial.need.UnitTimes;
 
 /** Every point of the inspection, one after the other. */
 public record InspectionSettings(double volts, String reason) implements HandOnlySettings {
+  private static final OperatorEvent[] SAID = {
+    OperatorEvent.YES, OperatorEvent.HALF, OperatorEvent.NO, OperatorEvent.NOT_LOOKED
+  };
+
   @Override
   public String title() {
     return "Inspection";
@@ -37,9 +41,7 @@ public record InspectionSettings(double volts, String reason) implements HandOnl
         script.nextPart();
       }
       script.step(point.key(), point.words()).how(point.how()).about(point.ordinal()).skippable();
-      for (OperatorEvent press :
-          List.of(
-              OperatorEvent.YES, OperatorEvent.HALF, OperatorEvent.NO, OperatorEvent.NOT_LOOKED)) {
+      for (OperatorEvent press : SAID) {
         script.onward(press, to, last, "All points gone through, " + points.length + ".");
       }
     }
@@ -63,7 +65,7 @@ public record InspectionSettings(double volts, String reason) implements HandOnl
     for (Point point : Point.values()) {
       Optional<TimedOperatorEvent> said =
           record.pressed().stream()
-              .filter(p -> Math.rint(p.subject()) == point.ordinal())
+              .filter(p -> p.is(SAID) && Math.rint(p.subject()) == point.ordinal())
               .reduce((a, b) -> b);
       known.add(
           said.map(

@@ -3,6 +3,7 @@ package org.wiseember.trial.kind.solar;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.DoNow;
 import org.wiseember.core.hand.OperatorEvent;
@@ -138,35 +139,43 @@ public record SolarTrialSettings(List<String> arrangements, double mostVolts, St
     List<Known> known = new ArrayList<>();
     List<TimedOperatorEvent> ends =
         record.pressed().stream()
-            .filter(p -> p.is(OperatorEvent.READ, OperatorEvent.REFUSES))
+            .filter(p -> p.is(OperatorEvent.READ, OperatorEvent.REFUSES, OperatorEvent.SKIPPED))
             .toList();
     double from = Double.NEGATIVE_INFINITY;
     for (int i = 0; i < arrangements.size(); i++) {
-      String name = arrangements.get(i);
-      double to = i < ends.size() ? ends.get(i).latest() : Double.POSITIVE_INFINITY;
-      boolean refused = i < ends.size() && ends.get(i).is(OperatorEvent.REFUSES);
-      Known line =
-          i > ends.size()
-              ? new Known(name, "to come", false, "")
-              : refused
-                  ? Known.of(name, "refused")
-                  : record
-                      .last(Channel.IN_POWER, from, to)
-                      .map(r -> Known.of(name, Figures.plain(r.value(), Unit.WATT)))
-                      .orElse(Known.notRead(name));
-      double begun = from;
+      int at = i + 1;
+      // By what it was about: an end that is struck or comes late shifts no other.
+      Optional<TimedOperatorEvent> end =
+          ends.stream().filter(p -> Math.rint(p.subject()) == at).findFirst();
+      double to = end.map(TimedOperatorEvent::latest).orElse(Double.POSITIVE_INFINITY);
       known.add(
           i > ends.size()
-              ? line
-              : line.remarked(
-                  record
-                      .last(Channel.ILLUMINANCE, begun, to)
-                      .map(StoredReading::value)
-                      .map(lux -> Figures.plain(lux, Unit.LUX))
-                      .orElse("light not read")));
+              ? new Known(arrangements.get(i), "to come", false, "")
+              : known(arrangements.get(i), end, from, record));
       from = to;
     }
     return known;
+  }
+
+  private static Known known(
+      String name, Optional<TimedOperatorEvent> end, double from, HandRecord record) {
+    if (end.filter(e -> e.is(OperatorEvent.SKIPPED)).isPresent()) {
+      return new Known(name, "skipped", false, "");
+    }
+    double to = end.map(TimedOperatorEvent::latest).orElse(Double.POSITIVE_INFINITY);
+    Known line =
+        end.filter(e -> e.is(OperatorEvent.REFUSES)).isPresent()
+            ? Known.of(name, "refused")
+            : record
+                .last(Channel.IN_POWER, from, to)
+                .map(r -> Known.of(name, Figures.plain(r.value(), Unit.WATT)))
+                .orElse(Known.notRead(name));
+    return line.remarked(
+        record
+            .last(Channel.ILLUMINANCE, from, to)
+            .map(StoredReading::value)
+            .map(lux -> Figures.plain(lux, Unit.LUX))
+            .orElse("light not read"));
   }
 
   @Override
