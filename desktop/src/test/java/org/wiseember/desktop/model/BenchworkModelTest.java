@@ -246,6 +246,10 @@ public class BenchworkModelTest extends OnSession {
     NotebookWork notebook = bench().notebook();
     for (int load = 0; load < 2; load++) {
       int lines = 2 * load;
+      until(
+          () ->
+              bench().live().get().view().get().now().stream()
+                  .anyMatch(n -> n.takes(OperatorEvent.READ)));
       notebook.press(OperatorEvent.READ);
       until(() -> bench().live().get().notebook().get().size() == lines + 1);
       notebook.write("load is on", notebook.seconds());
