@@ -39,6 +39,7 @@ final class NotebookCard extends VBox {
   private final ScrollPane scroll = new ScrollPane(rows);
   private final TextField field = new TextField();
   private final Button keep;
+  private LiveRun of;
   private final Label echo = Words.of("quiet", HINT);
   private final VBox slips = new VBox();
   private List<Notebook.Written> shown = List.of();
@@ -99,6 +100,11 @@ final class NotebookCard extends VBox {
   }
 
   void show(LiveRun run) {
+    if (!run.equals(of)) {
+      // What was said back of the run before is not said of this one.
+      of = run;
+      echo.setText(HINT);
+    }
     List<Notebook.Written> now = run.notebook().get();
     if (now.equals(shown)) {
       return;
