@@ -57,7 +57,7 @@ final class Judge implements Callable<Integer> {
   public Integer call() throws IOException, LogUnreadable {
     List<RunArgument> given = new ArrayList<>();
     for (String run : runs) {
-      given.add(RunArgument.read(run, why -> new ParameterException(spec.commandLine(), why)));
+      given.add(RunArgument.read(run, this::refused));
     }
     Label read = LabelFile.read(label);
     List<Warning> warnings = new ArrayList<>();
@@ -68,9 +68,13 @@ final class Judge implements Callable<Integer> {
     return 0;
   }
 
-  private static List<TestRun> found(Label label, List<RunArgument> given, List<Warning> warnings)
+  private ParameterException refused(String why) {
+    return new ParameterException(spec.commandLine(), why);
+  }
+
+  private List<TestRun> found(Label label, List<RunArgument> given, List<Warning> warnings)
       throws IOException, LogUnreadable {
-    RunFiles files = new RunFiles(label);
+    RunFiles files = new RunFiles(label, this::refused);
     for (RunArgument run : given) {
       files.add(run);
     }
@@ -85,12 +89,12 @@ final class Judge implements Callable<Integer> {
         throw new LogUnreadable(
             files.nameOf(run.type())
                 + " yields no figure: "
-                + run.warnings().stream()
+                + run.allWarnings().stream()
                     .map(Warning::message)
                     .findFirst()
                     .orElse("nothing in it tells of this test."));
       }
-      warnings.addAll(run.warnings());
+      warnings.addAll(run.allWarnings());
     }
     return found;
   }

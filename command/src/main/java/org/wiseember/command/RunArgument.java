@@ -32,7 +32,7 @@ record RunArgument(
     OptionalDouble load,
     Map<String, String> particulars) {
   private static final double MOST_LOAD = 1e6;
-  private static final double FULL = 100;
+  private static final double MOST_PERCENT = 100;
 
   /** What scripts call a test where the workbook calls it otherwise. */
   private static final Map<String, String> ALSO = Map.of("soak", Watching.KIND);
@@ -91,7 +91,7 @@ record RunArgument(
             new RunArgument(
                 run.type,
                 run.file,
-                OptionalDouble.of(number(key, value, 0, FULL)),
+                OptionalDouble.of(number(key, value, 0, MOST_PERCENT)),
                 run.load,
                 run.particulars);
         case "load" ->
@@ -101,7 +101,10 @@ record RunArgument(
                 run.accuracy,
                 OptionalDouble.of(number(key, value, 0, MOST_LOAD)),
                 run.particulars);
-        case "from" -> run.with(StartCharge.told(charge(value)));
+        case "from" ->
+            run.with(
+                StartCharge.read(value)
+                    .orElseThrow(() -> refusedValue(key, StartCharge.TAKES, value)));
         default -> run.with(told(key, value));
       };
     }
@@ -140,14 +143,6 @@ record RunArgument(
         // Told below.
       }
       throw refusedValue(key, "a number", value);
-    }
-
-    private double charge(String value) {
-      return switch (value) {
-        case "full" -> FULL;
-        case "empty" -> 0;
-        default -> number("from", value.replaceFirst("\\s*%$", ""), 0, FULL);
-      };
     }
 
     /** Parted at commas that no backslash stands before. */

@@ -1,6 +1,7 @@
 package org.wiseember.command;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -10,10 +11,14 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.label.Label;
+import org.wiseember.core.notes.NotesFile;
+import org.wiseember.core.notes.NotesUnreadable;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
+import org.wiseember.trial.record.EnteredRun;
 import org.wiseember.trial.record.GivenRun;
 import org.wiseember.workbook.CaptureFiles;
 import org.wiseember.workbook.StoredCapture;
@@ -22,17 +27,25 @@ import org.wiseember.workbook.log.LogCsv;
 import org.wiseember.workbook.log.LogUnreadable;
 import org.wiseember.workbook.log.ReadCapture;
 import org.wiseember.workbook.pack.RunPackage;
+import picocli.CommandLine.ParameterException;
 
 /** Runs read from the files that were named; captures of one test are tries of one run. */
 final class RunFiles {
   private final Label label;
+  private final Function<String, ParameterException> refused;
   private final List<GivenRun> runs = new ArrayList<>();
   private final Map<TestType, Integer> captured = new LinkedHashMap<>();
   private final Map<TestType, Path> names = new LinkedHashMap<>();
   private final List<Warning> warnings = new ArrayList<>();
 
-  RunFiles(Label label) {
+  /**
+   * For runs of one unit.
+   *
+   * @param refused for what the head of notes says and cannot
+   */
+  RunFiles(Label label, Function<String, ParameterException> refused) {
     this.label = label;
+    this.refused = refused;
   }
 
   List<GivenRun> runs() {
@@ -56,12 +69,33 @@ final class RunFiles {
     String name = run.file().getFileName().toString().toLowerCase(Locale.ROOT);
     if (name.endsWith(".zip")) {
       runs.add(settled(GivenRun.packed(run.type(), RunPackage.read(run.file())), run));
+    } else if (name.endsWith(".txt")) {
+      entered(run);
     } else if (!run.type().is(Trait.IN_CAPTURES)) {
       Log log = LogCsv.read(run.file());
       warnings.addAll(log.warnings());
       runs.add(settled(GivenRun.log(run.type(), label, log.trace()), run));
     } else {
       capture(run);
+    }
+  }
+
+  private void entered(RunArgument run) throws IOException, LogUnreadable {
+    byte[] bytes;
+    try (InputStream in = Files.newInputStream(run.file())) {
+      bytes = in.readNBytes(NotesFile.MOST_BYTES + 1);
+    }
+    try {
+      EnteredRun entered =
+          EnteredRun.of(run.type(), label, NotesFile.read(bytes), run.particulars());
+      warnings.addAll(entered.warnings());
+      runs.add(settled(GivenRun.entered(entered), run));
+    } catch (NotesUnreadable e) {
+      String why = run.file().getFileName() + ": " + e.getMessage();
+      if (e.isHeader()) {
+        throw refused.apply(why);
+      }
+      throw new LogUnreadable(why);
     }
   }
 

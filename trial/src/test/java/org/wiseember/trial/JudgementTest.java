@@ -172,13 +172,7 @@ public class JudgementTest extends OnDemo {
           full.trace()
               .mapped(java.util.Map.of(Channel.DISPLAY_CHARGE, charge -> Math.min(charge, shown)));
       StoredRun kept =
-          new StoredRun(
-              full.type(),
-              full.run(),
-              full.treatment(),
-              OnDemand.of(trace),
-              List.of(),
-              java.util.Optional.empty());
+          new StoredRun(full.type(), full.run(), full.treatment(), OnDemand.of(trace), List.of());
       Drained drain =
           (Drained)
               full.type()

@@ -20,7 +20,7 @@ import org.wiseember.workbook.disk.WholeFile;
  */
 final class Migration {
   /** The newest layout this program writes. */
-  static final int VERSION = 13;
+  static final int VERSION = 14;
 
   private final Connection connection;
   private final Path file;

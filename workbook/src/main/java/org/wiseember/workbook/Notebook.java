@@ -7,6 +7,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import java.util.Optional;
+import org.wiseember.core.hand.Moment;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.hand.TimedOperatorEvent;
 
@@ -15,7 +16,8 @@ import org.wiseember.core.hand.TimedOperatorEvent;
  * was wrong is struck, and the right one written beside it.
  */
 public final class Notebook {
-  private static final String COLUMNS = "id, earliest, latest, press, subject, words, who, sha256";
+  private static final String COLUMNS =
+      "id, earliest, latest, press, subject, words, who, sha256, at";
 
   private final Workbook workbook;
 
@@ -40,8 +42,8 @@ public final class Notebook {
       throws SQLException {
     try (PreparedStatement s =
         connection.prepareStatement(
-            "INSERT INTO notebook (run_id, earliest, latest, press, subject, words, who, sha256)"
-                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
+            "INSERT INTO notebook (run_id, earliest, latest, press, subject, words, who, sha256, at)"
+                + " VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)",
             Statement.RETURN_GENERATED_KEYS)) {
       s.setLong(1, runId);
       s.setDouble(2, line.earliest());
@@ -51,6 +53,7 @@ public final class Notebook {
       s.setString(6, line.words());
       s.setString(7, line.who());
       s.setBytes(8, Seal.of(line));
+      Numbers.set(s, 9, line.when().isCentred() ? Double.NaN : line.seconds());
       s.executeUpdate();
       try (ResultSet keys = s.getGeneratedKeys()) {
         keys.next();
@@ -111,7 +114,7 @@ public final class Notebook {
         "SELECT "
             + COLUMNS
             + " FROM notebook WHERE run_id = ? AND struck = 0"
-            + " ORDER BY earliest + latest, id",
+            + " ORDER BY coalesce(at, (earliest + latest) / 2), id",
         s -> s.setLong(1, runId),
         r -> whole(runId, r));
   }
@@ -121,14 +124,17 @@ public final class Notebook {
     return of(runId).stream().flatMap(l -> l.pressed().stream()).toList();
   }
 
+  private static Moment when(double earliest, double latest, double at) {
+    return Double.isNaN(at) ? Moment.between(earliest, latest) : new Moment(at, earliest, latest);
+  }
+
   private NotebookLine whole(long runId, ResultSet r) throws SQLException {
     String key = r.getString(4);
     Optional<OperatorEvent> press = OperatorEvent.byKey(key);
     NotebookLine line =
         new NotebookLine(
             r.getLong(1),
-            r.getDouble(2),
-            r.getDouble(3),
+            when(r.getDouble(2), r.getDouble(3), Numbers.orNaN(r, 9)),
             press,
             Numbers.orNaN(r, 5),
             r.getString(6),

@@ -58,6 +58,8 @@ public record RunSettings(
     SIMULATED,
     INSTRUMENTS,
     BY_HAND,
+    /** Read by hand as well, and written down here afterwards. */
+    ENTERED,
     FILE;
 
     @Override
@@ -69,6 +71,12 @@ public record RunSettings(
   /** For a run of which nothing but its meters is known. */
   public static RunSettings of(Source source, Map<Channel, MeterClass> accuracy) {
     return new RunSettings(0, 0, accuracy, Map.of(), source, 0, List.of(), List.of(), Map.of());
+  }
+
+  /** The same through other meters, and set up with other particulars. */
+  public RunSettings with(Map<Channel, MeterClass> classes, Map<String, String> set) {
+    return new RunSettings(
+        loadWatts, volts, classes, corrections, source, seed, faults, loads, set);
   }
 
   /** The same at an outlet of so many volts; NaN where nobody says. */
@@ -93,6 +101,11 @@ public record RunSettings(
     Map<Channel, DoubleUnaryOperator> functions = new EnumMap<>(Channel.class);
     corrections.forEach((channel, c) -> functions.put(channel, c::apply));
     return raw.mapped(functions);
+  }
+
+  /** Whether a person read everything, then or now. */
+  public boolean byHand() {
+    return source == Source.BY_HAND || source == Source.ENTERED;
   }
 
   public boolean simulated() {

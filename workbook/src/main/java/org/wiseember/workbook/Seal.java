@@ -75,6 +75,9 @@ record Seal(String of, long item, byte[] sha256) {
     text(digest, line.press().map(OperatorEvent::key).orElse(""));
     text(digest, line.words());
     text(digest, line.who());
+    if (!line.when().isCentred()) {
+      digest.update(ByteBuffer.allocate(8).putDouble(line.seconds()).flip());
+    }
     return digest.digest();
   }
 

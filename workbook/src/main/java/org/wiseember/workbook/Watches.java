@@ -71,9 +71,7 @@ public final class Watches {
   /** One watch; empty where its run cannot be read. */
   public Optional<Kept> read(Run run, String name) {
     try {
-      return run.settings().source() == RunSettings.Source.BY_HAND
-          ? typed(run, name)
-          : Optional.of(logged(run, name));
+      return run.settings().byHand() ? typed(run, name) : Optional.of(logged(run, name));
     } catch (WorkbookException | IllegalArgumentException damaged) {
       // What is wrong with its readings is said where all runs are looked through.
       return Optional.empty();

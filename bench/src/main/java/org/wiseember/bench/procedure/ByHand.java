@@ -39,6 +39,7 @@ public final class ByHand extends PhasedProcedure {
   private final Map<String, Step> script;
   private final int parts;
   private Step at;
+  private boolean written;
   private double since;
   private final List<Notice> begun = new ArrayList<>();
 
@@ -233,10 +234,22 @@ public final class ByHand extends PhasedProcedure {
                 parts));
   }
 
+  /**
+   * The same for what was written down afterwards: nobody noted that he went on, so what is said
+   * leads to the next step that asks for it.
+   */
+  public ByHand writtenAfterwards() {
+    written = true;
+    return this;
+  }
+
   /** What does not belong to the step it is in is kept with the run and leads nowhere. */
   @Override
   public List<Notice> press(TimedOperatorEvent pressed) {
     Way way = phase.over() ? null : way(pressed.press());
+    if (way == null && written && !phase.over()) {
+      way = later(pressed.press());
+    }
     if (way != null && way.ending().isEmpty()) {
       at = script.get(way.to());
       since = pressed.seconds();
@@ -266,6 +279,20 @@ public final class ByHand extends PhasedProcedure {
     return press == OperatorEvent.ENOUGH && ofParts()
         ? new Way("", "Called enough in part " + at.part + " of " + parts + ".", true)
         : null;
+  }
+
+  private Way later(OperatorEvent press) {
+    return script.values().stream()
+        .dropWhile(s -> s != at)
+        .skip(1)
+        .filter(s -> s.ways.containsKey(press))
+        .findFirst()
+        .map(
+            s -> {
+              at = s;
+              return s.ways.get(press);
+            })
+        .orElse(null);
   }
 
   private List<OperatorEvent> besides() {

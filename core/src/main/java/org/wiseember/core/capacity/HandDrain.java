@@ -2,12 +2,15 @@ package org.wiseember.core.capacity;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.wiseember.core.figure.Because;
+import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
+import org.wiseember.core.hand.HandNotes;
+import org.wiseember.core.hand.ImpliedWatts;
+import org.wiseember.core.hand.Moment;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.Figures;
@@ -20,9 +23,10 @@ import org.wiseember.core.uncertainty.Contribution;
 
 /**
  * Usable capacity from a drain made by hand: when the load went on and when the output dropped out
- * as they were said, and the totals or the watts that were read. A total that was last read before
- * the end is brought up to it at the mean power, in the open; without totals the energy is the mean
- * of the watts that were read times the time.
+ * as they were said, and the totals or the watts that were read. Energy between two totals needs no
+ * clock. A total that was last read before the end is brought up to it at the mean power, in the
+ * open, where both moments are known, and is a bound where they are not; without totals the energy
+ * is the mean of the watts that were read times the time.
  *
  * <p>Source: E = P·t; common practice, no published source.
  */
@@ -37,10 +41,17 @@ public final class HandDrain {
 
   private static final double RESERVE_SHOWN = 3;
 
+  /** What was read and said as near as this happened together, s. */
+  private static final double TOGETHER = 5;
+
+  /** A display that shows no more has nothing left to give: common practice, no source, %. */
+  private static final double SHOWN_EMPTY = 5;
+
+  private final HandNotes notes;
   private final Trace typed;
-  private final Map<Channel, Double> steps;
   private final CapacityMethod method;
   private final boolean alternating;
+  private final double labelWatts;
   private final TimedOperatorEvent on;
   private final Optional<TimedOperatorEvent> out;
   private final Optional<TimedOperatorEvent> takenOff;
@@ -48,59 +59,59 @@ public final class HandDrain {
   private final List<String> sum = new ArrayList<>();
 
   private HandDrain(
-      Trace typed,
-      Map<Channel, Double> steps,
-      List<TimedOperatorEvent> presses,
+      HandNotes notes,
       CapacityMethod method,
       boolean alternating,
+      double labelWatts,
       TimedOperatorEvent on) {
-    this.steps = Map.copyOf(steps);
-    this.typed = method.treatment().of(typed);
+    this.notes = notes;
+    this.typed = method.treatment().of(notes.typed());
     this.method = method;
     this.alternating = alternating;
+    this.labelWatts = labelWatts;
     this.on = on;
     double never = Double.POSITIVE_INFINITY;
     this.out =
         TimedOperatorEvent.first(
-            presses,
+            notes.presses(),
             on.seconds(),
             never,
             OperatorEvent.DROPPED_OUT,
             OperatorEvent.TRIPPED,
             OperatorEvent.WENT_OFF);
-    this.takenOff = TimedOperatorEvent.first(presses, on.seconds(), never, OperatorEvent.TAKEN_OFF);
+    this.takenOff =
+        TimedOperatorEvent.first(notes.presses(), on.seconds(), never, OperatorEvent.TAKEN_OFF);
   }
 
   /**
    * Works out one drain.
    *
-   * @param typed what was read off, as a trace
-   * @param steps of the last digit of each, in its unit; what is missing is told from the readings
-   * @param presses what was said, in order of time
    * @param alternating whether it was taken at the AC outlet
-   * @return empty where nobody said when the load went on
+   * @param labelWatts the most the label says it gives, W; NaN where it does not say
+   * @return empty where nothing was read or said
    */
   public static Optional<CapacityFinding> of(
-      Trace typed,
-      Map<Channel, Double> steps,
-      List<TimedOperatorEvent> presses,
-      CapacityMethod method,
-      boolean alternating) {
-    return presses.stream()
-        .filter(p -> p.is(OperatorEvent.LOAD_ON))
-        .findFirst()
-        .map(on -> new HandDrain(typed, steps, presses, method, alternating, on).find());
+      HandNotes notes, CapacityMethod method, boolean alternating, double labelWatts) {
+    return notes
+        .first(OperatorEvent.LOAD_ON)
+        .or(() -> notes.unsaid(notes.typed().series(total(alternating))))
+        .map(on -> new HandDrain(notes, method, alternating, labelWatts, on).find());
+  }
+
+  private static Channel total(boolean alternating) {
+    return alternating ? Channel.AC_ENERGY : Channel.DC_ENERGY;
   }
 
   /** Energy and how sure it is. */
-  private record Taken(double wattHours, Budget budget) {}
+  private record Taken(double wattHours, Budget budget, Bound bound) {
+    Taken with(double more, Contribution contribution) {
+      return new Taken(wattHours + more, budget.with(contribution), bound);
+    }
+  }
 
   private CapacityFinding find() {
     double end = end();
-    double within =
-        on.within() + out.or(() -> takenOff).map(TimedOperatorEvent::within).orElse(0.0);
-    double seconds = end - on.seconds();
-    if (!(seconds > 0)) {
+    if (!(end > on.seconds())) {
       warnings.add(new Warning("too_short", "Nothing was read or said after the load went on."));
       return CapacityFinding.none(warnings);
     }
@@ -111,24 +122,45 @@ public final class HandDrain {
     if (Double.isNaN(method.ratedWattHours())) {
       warnings.add(new Warning("no_rating", "No rated capacity was given, so there is no yield."));
     }
-    Optional<Taken> taken = byTotal(end).or(() -> byWatts(end));
+    boolean timed = timed();
+    Optional<Taken> taken =
+        byTotal(end, timed).or(() -> timed ? byWatts(end) : Optional.<Taken>empty());
     if (taken.isEmpty()) {
       warnings.add(
           new Warning(
               "no_power",
-              "Neither a meter's total nor watts were read under load, so there is no energy to"
-                  + " work out."));
+              "Neither a meter's total nor watts and their time were read under load, so there is"
+                  + " no energy to work out."));
       return CapacityFinding.none(warnings);
     }
-    return figures(standing(secondMeter(taken.get()), seconds), seconds, within, end);
+    return figures(standing(secondMeter(taken.get()), end, timed), timed, end);
+  }
+
+  /** Whether anything may be worked out from the time under load. */
+  private boolean timed() {
+    boolean known = on.when().isKnown() && ended().isKnown();
+    if (!known) {
+      warnings.add(
+          new Warning(
+              "moment_unknown",
+              (on.when().isKnown() ? "When it ended" : "When the load went on")
+                  + " nobody noted; there is no figure by time."));
+    }
+    Optional<Warning> implausible =
+        ImpliedWatts.implausible(
+            notes, typed.series(total(alternating)), watts(), labelWatts, on.when(), ended());
+    implausible.ifPresent(warnings::add);
+    return known && implausible.isEmpty();
   }
 
   /** When it ended; the last reading where nobody said. */
   private double end() {
+    return Math.max(ended().at(), on.seconds());
+  }
+
+  private Moment ended() {
     double last = typed.isEmpty() ? on.seconds() : typed.seconds(typed.size() - 1);
-    return out.or(() -> takenOff)
-        .map(TimedOperatorEvent::seconds)
-        .orElse(Math.max(last, on.seconds()));
+    return out.or(() -> takenOff).map(TimedOperatorEvent::when).orElseGet(() -> notes.read(last));
   }
 
   private void noteEnd() {
@@ -145,12 +177,15 @@ public final class HandDrain {
     }
   }
 
-  private Optional<Taken> byTotal(double end) {
-    Series total = typed.series(alternating ? Channel.AC_ENERGY : Channel.DC_ENERGY);
-    if (total.size() == 0) {
+  private Optional<Taken> byTotal(double end, boolean timed) {
+    Series total = typed.series(total(alternating));
+    int last = total.size() - 1;
+    if (last < 0) {
       return Optional.empty();
     }
-    int last = total.size() - 1;
+    if (last == 0) {
+      return single(total, end);
+    }
     double gained = 0;
     int resets = 0;
     for (int i = 1; i <= last; i++) {
@@ -171,8 +206,21 @@ public final class HandDrain {
       return Optional.empty();
     }
     sum.add("E = what the total gained = " + Figures.plain(gained) + " Wh");
-    double early = Math.max(0, total.seconds(0) - on.latest());
-    double late = end - total.seconds(last);
+    Moment lastRead = notes.read(total.seconds(last));
+    boolean together =
+        lastRead.latest() >= ended().earliest() && lastRead.within() + ended().within() <= TOGETHER;
+    boolean endRead = total.seconds(last) >= end || together;
+    if (!endRead && (!timed || ended().earliest() <= lastRead.latest() && ended().within() > 60)) {
+      warnings.add(
+          new Warning(
+              "cutoff_not_seen",
+              "When it ended after the last total of "
+                  + Figures.plain(total.value(last))
+                  + " Wh nobody knows; the unit holds at least what was counted."));
+      return Optional.of(taken(gained, 0, total, meanWatts(end), Bound.AT_LEAST));
+    }
+    double early = timed ? Math.max(0, total.seconds(0) - on.latest()) : 0;
+    double late = endRead ? 0 : Math.max(0, end - total.seconds(last));
     double missing = (early > 1 ? early : 0) + (late > 1 ? late : 0);
     double counted = total.seconds(last) - Math.max(on.seconds(), total.seconds(0));
     double brought = counted > 0 ? gained / counted * missing : Double.NaN;
@@ -202,27 +250,64 @@ public final class HandDrain {
               + Figures.fixed(brought, 1)
               + " Wh");
     }
-    double energy = gained + brought;
+    double energy = gained + Math.max(0, brought);
     double hours = (end - on.seconds()) / SECONDS_PER_HOUR;
-    double watts = Math.max(1, energy / hours);
-    double reaction = watts * TimedOperatorEvent.REACTION / SECONDS_PER_HOUR;
-    return Optional.of(
-        new Taken(
-            energy,
-            Budget.of()
-                .with("Meter", method.power(), watts, energy / watts)
-                .with(
-                    Contribution.rectangular(
-                        "Steps of the total",
-                        step(total, alternating ? Channel.AC_ENERGY : Channel.DC_ENERGY)))
-                .with(
-                    Contribution.wholeWidth(
-                        "Between total and end", Math.max(BROUGHT_SHARE * brought, reaction)))
-                .with(Repeats.once(energy, Repeats.WHOLE_TEST))));
+    double watts = timed ? Math.max(1, energy / hours) : meanWatts(end);
+    Bound bound = resets > 0 ? Bound.AT_LEAST : Bound.EXACT;
+    return Optional.of(taken(energy, Math.max(0, brought), total, watts, bound));
+  }
+
+  /** One total alone: all of it may have been there before. */
+  private Optional<Taken> single(Series total, double end) {
+    double read = total.value(0);
+    boolean before = total.seconds(0) < end && out.isPresent();
+    if (before || !(read > 0) || !(out.isPresent() || shownEmpty())) {
+      return Optional.empty();
+    }
+    warnings.add(
+        new Warning(
+            "start_unread",
+            "The meter's total was read at the end alone; what stood there before nobody knows, so"
+                + " the energy is at most "
+                + Figures.plain(read)
+                + " Wh."));
+    sum.add("E ≤ the last total = " + Figures.plain(read) + " Wh");
+    return Optional.of(taken(read, 0, total, meanWatts(end), Bound.AT_MOST));
+  }
+
+  private boolean shownEmpty() {
+    Series display = typed.series(Channel.DISPLAY_CHARGE);
+    return display.size() > 0 && display.value(display.size() - 1) <= SHOWN_EMPTY;
+  }
+
+  /**
+   * An energy by totals.
+   *
+   * @param watts its meter was at, as far as they are known; NaN where nobody knows, then its class
+   *     counts for the whole
+   */
+  private Taken taken(double energy, double brought, Series total, double watts, Bound bound) {
+    Budget budget =
+        watts > 0
+            ? Budget.of().with("Meter", method.power(), watts, energy / watts)
+            : Budget.of().with("Meter", method.power(), energy, 1);
+    double reaction =
+        Math.max(1, watts > 0 ? watts : 0)
+            * (TimedOperatorEvent.REACTION + (brought > 0 ? on.within() + ended().within() : 0))
+            / SECONDS_PER_HOUR;
+    return new Taken(
+        energy,
+        budget
+            .with(Contribution.rectangular("Steps of the total", step(total, total(alternating))))
+            .with(
+                Contribution.wholeWidth(
+                    "Between total and end", Math.max(BROUGHT_SHARE * brought, reaction)))
+            .with(Repeats.once(energy, Repeats.WHOLE_TEST)),
+        bound);
   }
 
   private double step(Series total, Channel channel) {
-    return steps.getOrDefault(channel, RunningTotal.step(total));
+    return notes.steps().getOrDefault(channel, RunningTotal.step(total));
   }
 
   private Series watts() {
@@ -285,8 +370,12 @@ public final class HandDrain {
                 .with(
                     Contribution.wholeWidth(
                         "Moments by hand",
-                        mean * (on.within() + TimedOperatorEvent.REACTION) / SECONDS_PER_HOUR))
-                .with(Repeats.once(energy, Repeats.WHOLE_TEST))));
+                        mean
+                            * (on.within()
+                                + Math.max(ended().within(), TimedOperatorEvent.REACTION))
+                            / SECONDS_PER_HOUR))
+                .with(Repeats.once(energy, Repeats.WHOLE_TEST)),
+            Bound.EXACT));
   }
 
   /** Two meters in line that differ by more than both allow widen the figure. */
@@ -317,30 +406,39 @@ public final class HandDrain {
         new Warning(
             "meters_apart",
             both + ", more than their classes allow. Which is right is not known; ± is as wide."));
-    return new Taken(
-        first.wattHours(), first.budget().with(Contribution.wholeWidth("Second meter", apart)));
+    return first.with(0, Contribution.wholeWidth("Second meter", apart));
   }
 
   /** What a radio or an app would have left for the load. */
-  private Taken standing(Taken taken, double seconds) {
+  private Taken standing(Taken taken, double end, boolean timed) {
+    if (!timed) {
+      return taken;
+    }
     BesideMeter beside =
-        BesideMeter.standing(method.treatment(), alternating, seconds / SECONDS_PER_HOUR);
+        BesideMeter.standing(
+            method.treatment(), alternating, (end - on.seconds()) / SECONDS_PER_HOUR);
     warnings.addAll(beside.warnings());
     return beside.wattHours() > 0
-        ? new Taken(
-            taken.wattHours() + beside.wattHours(),
-            taken
-                .budget()
-                .with(Contribution.rectangular("Added beside the meter", beside.halfWidth())))
+        ? taken.with(
+            beside.wattHours(),
+            Contribution.rectangular("Added beside the meter", beside.halfWidth()))
         : taken;
   }
 
-  private CapacityFinding figures(Taken taken, double seconds, double within, double end) {
+  private CapacityFinding figures(Taken taken, boolean timed, double end) {
+    double seconds = end - on.seconds();
     Optional<Double> display = displayAtEnd(end);
     display
         .filter(d -> d >= RESERVE_SHOWN && out.isPresent())
         .ifPresent(d -> warnings.add(UsableCapacity.reserveShown(d)));
-    Budget time = Budget.of(Contribution.wholeWidth("Moments by hand", within));
+    Budget time =
+        timed
+            ? Budget.of(
+                Contribution.wholeWidth(
+                    "Moments by hand",
+                    on.within()
+                        + out.or(() -> takenOff).map(TimedOperatorEvent::within).orElse(0.0)))
+            : Budget.of();
     DrainFigures figures = new DrainFigures(CapacityFinding.cutShort(warnings));
     Figure energy =
         figures.energy(
@@ -349,14 +447,20 @@ public final class HandDrain {
             Because.of(taken.budget(), sum)
                 .summed("read by hand")
                 .watching(warnings.stream().map(Warning::message).toList()));
-    Figure duration = figures.duration(seconds, time);
+    Figure bounded = taken.bound() == Bound.EXACT ? energy : energy.bounded(taken.bound());
+    Optional<Figure> duration =
+        timed ? Optional.of(figures.duration(seconds, time)) : Optional.empty();
     return new CapacityFinding(
-        Optional.of(energy),
+        Optional.of(bounded),
         charge().map(figures::charge),
-        Optional.of(duration),
-        Optional.of(figures.meanPower(energy, taken.wattHours(), duration)),
-        figures.yieldOf(energy, method.ratedWattHours()),
-        Optional.of(figures.cutoffTime(end, time)),
+        duration,
+        taken.bound() == Bound.EXACT
+            ? duration.map(d -> figures.meanPower(energy, taken.wattHours(), d))
+            : Optional.empty(),
+        figures
+            .yieldOf(bounded, method.ratedWattHours())
+            .map(y -> taken.bound() == Bound.EXACT ? y : y.bounded(taken.bound())),
+        duration.map(d -> figures.cutoffTime(end, time)),
         on.seconds(),
         end,
         alternating,
@@ -368,7 +472,9 @@ public final class HandDrain {
   private Optional<Double> displayAtEnd(double end) {
     Series display = typed.series(Channel.DISPLAY_CHARGE);
     int last = display.size() - 1;
-    return last >= 0 && display.seconds(last) >= end - BEFORE_THE_END
+    return last >= 0
+            && display.seconds(last) > on.seconds()
+            && display.seconds(last) >= end - BEFORE_THE_END
         ? Optional.of(display.value(last))
         : Optional.empty();
   }
@@ -380,6 +486,9 @@ public final class HandDrain {
   private Optional<Figure> charge() {
     Series counted = typed.series(Channel.DC_CHARGE);
     if (counted.size() < 2) {
+      if (alternating) {
+        return Optional.empty();
+      }
       warnings.add(
           new Warning(
               "no_dc_current",

@@ -7,6 +7,9 @@ import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Repeats;
 import org.wiseember.core.figure.Warning;
+import org.wiseember.core.hand.HandNotes;
+import org.wiseember.core.hand.ImpliedWatts;
+import org.wiseember.core.hand.Moment;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.Figures;
@@ -41,9 +44,15 @@ public final class HandCharge {
   /** A first reading so soon stands for the time before it, give or take a twentieth. */
   private static final double SOON_SECONDS = 300;
 
+  /** A total so near the begin or the end was read there, s. */
+  private static final double SOON_TOTAL = 120;
+
+  private static final Channel TOTAL = Channel.AC_ENERGY;
+
   private static final double SOON_READ = 0.05;
   private static final double LONG_UNREAD = 0.5;
 
+  private final HandNotes notes;
   private final Trace typed;
   private final Series power;
   private final MeterClass meter;
@@ -52,39 +61,33 @@ public final class HandCharge {
   private final Optional<TimedOperatorEvent> out;
   private final List<Warning> warnings = new ArrayList<>();
 
-  private HandCharge(
-      Trace typed,
-      Series power,
-      MeterClass meter,
-      List<TimedOperatorEvent> presses,
-      TimedOperatorEvent in) {
-    this.typed = typed;
+  private HandCharge(HandNotes notes, Series power, MeterClass meter, TimedOperatorEvent in) {
+    this.notes = notes;
+    this.typed = notes.typed();
     this.power = power;
     this.meter = meter;
     this.in = in;
     double never = Double.POSITIVE_INFINITY;
-    this.full = TimedOperatorEvent.first(presses, in.seconds(), never, OperatorEvent.FULL);
+    this.full = TimedOperatorEvent.first(notes.presses(), in.seconds(), never, OperatorEvent.FULL);
     this.out =
         TimedOperatorEvent.first(
-            presses, in.seconds(), never, OperatorEvent.FULL, OperatorEvent.TAKEN_OFF);
+            notes.presses(), in.seconds(), never, OperatorEvent.FULL, OperatorEvent.TAKEN_OFF);
   }
 
   /**
    * Works one charge out.
    *
-   * @param typed what was read off, as a trace
-   * @param presses what was said, in order of time
    * @param meter class of the meter on the input; empty where nobody said, then ± 2 % is assumed
-   * @return empty where nobody said when the source went in
+   * @return empty where nothing was read or said
    */
-  public static Optional<ChargeFinding> of(
-      Trace typed, List<TimedOperatorEvent> presses, Optional<MeterClass> meter) {
+  public static Optional<ChargeFinding> of(HandNotes notes, Optional<MeterClass> meter) {
+    Trace typed = notes.typed();
     Optional<TimedOperatorEvent> in =
-        presses.stream().filter(p -> p.is(OperatorEvent.LOAD_ON)).findFirst();
+        notes.first(OperatorEvent.LOAD_ON).or(() -> notes.unsaid(typed.series(TOTAL)));
     if (in.isEmpty()) {
       return Optional.empty();
     }
-    if (presses.stream().anyMatch(p -> p.is(OperatorEvent.REFUSES))) {
+    if (notes.first(OperatorEvent.REFUSES).isPresent()) {
       return Optional.of(
           ChargeFinding.none(
               List.of(new Warning("refused", "It took nothing from this source, as was said."))));
@@ -92,8 +95,7 @@ public final class HandCharge {
     Series power =
         Inputs.of(typed).map(Inputs::whole).orElseGet(() -> typed.series(Channel.IN_POWER));
     HandCharge charge =
-        new HandCharge(
-            typed, power, meter.orElseGet(() -> AssumedMeter.of(Unit.WATT)), presses, in.get());
+        new HandCharge(notes, power, meter.orElseGet(() -> AssumedMeter.of(Unit.WATT)), in.get());
     if (meter.isEmpty()) {
       charge.warnings.add(
           new Warning(
@@ -142,16 +144,20 @@ public final class HandCharge {
             "Read by hand "
                 + power.size()
                 + " times; where it begins to taper cannot be told from that."));
+    boolean timed = timed();
+    boolean filled = timed && full.isPresent();
     ChargeFigures figures = new ChargeFigures(in.seconds(), end.middle(), full.isPresent(), meter);
-    Optional<Figure> energy = energy(end, figures);
+    Optional<Figure> energy =
+        byTotal(figures).or(() -> timed ? byWatts(end, figures) : Optional.<Figure>empty());
+    boolean exact = timed && energy.filter(e -> e.bound() == Bound.EXACT).isPresent();
     Optional<Figure> peak =
         most > threshold ? Optional.of(peak(figures.peak(most), most)) : Optional.empty();
     return new ChargeFinding(
         energy,
         peak,
-        energy.map(figures::mean),
-        full.isPresent() ? energy.flatMap(e -> eighty(e, end, figures)) : Optional.empty(),
-        full.isPresent()
+        exact ? energy.map(figures::mean) : Optional.empty(),
+        exact && filled ? energy.flatMap(e -> eighty(e, end, figures)) : Optional.empty(),
+        filled
             ? Optional.of(figures.timeToFull(end.middle() - in.seconds(), end.half() + in.within()))
             : Optional.empty(),
         Optional.empty(),
@@ -178,29 +184,74 @@ public final class HandCharge {
     return near >= PLATEAU_READINGS ? peak : peak.bounded(Bound.AT_LEAST);
   }
 
-  private Optional<Figure> energy(Between end, ChargeFigures figures) {
-    return byTotal().or(() -> byWatts(end)).map(e -> figures.energyIn(e.wattHours(), e.budget()));
+  /** Whether anything may be worked out from the time it charged. */
+  private boolean timed() {
+    Moment last =
+        out.map(TimedOperatorEvent::when)
+            .orElseGet(
+                () -> notes.read(typed.isEmpty() ? in.seconds() : typed.seconds(typed.size() - 1)));
+    if (!in.when().isKnown() || !last.isKnown()) {
+      warnings.add(
+          new Warning(
+              "moment_unknown",
+              (in.when().isKnown() ? "When it ended" : "When the source went in")
+                  + " nobody noted; there is no figure by time."));
+      return false;
+    }
+    Optional<Warning> implausible =
+        ImpliedWatts.implausible(notes, typed.series(TOTAL), power, Double.NaN, in.when(), last);
+    implausible.ifPresent(warnings::add);
+    return implausible.isEmpty();
   }
 
-  private record Taken(double wattHours, Budget budget) {}
-
-  /** What a meter's total gained, where it was read before and after. */
-  private Optional<Taken> byTotal() {
-    Series total = typed.series(Channel.AC_ENERGY);
+  /** What a meter's total gained; a bound where its first or last reading is missing. */
+  private Optional<Figure> byTotal(ChargeFigures figures) {
+    Series total = typed.series(TOTAL);
     int last = total.size() - 1;
-    if (last < 1 || total.seconds(0) > in.latest() + 120 || total.value(last) <= total.value(0)) {
+    if (last < 0) {
       return Optional.empty();
     }
-    double gained = total.value(last) - total.value(0);
-    return Optional.of(
-        new Taken(
-            gained,
-            Budget.of()
-                .with("Input meter", meter, gained, 1)
-                .with(Repeats.once(gained, Repeats.WHOLE_TEST))));
+    double gained = last == 0 ? total.value(0) : 0;
+    boolean fell = false;
+    for (int i = 1; i <= last; i++) {
+      double rise = total.value(i) - total.value(i - 1);
+      gained += rise >= 0 ? rise : total.value(i);
+      fell |= rise < 0;
+    }
+    boolean late = last > 0 && total.seconds(0) > in.latest() + SOON_TOTAL;
+    boolean endRead = out.filter(o -> total.seconds(last) >= o.seconds() - SOON_TOTAL).isPresent();
+    if (!(gained > 0) || (last == 0 && !endRead) || late && power.size() > 0) {
+      return Optional.empty();
+    }
+    if (last == 0) {
+      warnings.add(
+          new Warning(
+              "start_unread",
+              "The meter's total was read at the end alone; what stood there before nobody knows, so"
+                  + " the energy is at most "
+                  + Figures.plain(gained)
+                  + " Wh."));
+    }
+    if (fell) {
+      warnings.add(
+          new Warning(
+              "total_fell",
+              "The meter's total fell; it was reset or lost power, and energy around that moment is"
+                  + " missing."));
+    }
+    Budget budget =
+        Budget.of()
+            .with("Input meter", meter, gained, 1)
+            .with(
+                Contribution.rectangular(
+                    "Steps of the total", notes.steps().getOrDefault(TOTAL, 0.0)))
+            .with(Repeats.once(gained, Repeats.WHOLE_TEST));
+    Bound bound =
+        last == 0 ? Bound.AT_MOST : fell || late || !endRead ? Bound.AT_LEAST : Bound.EXACT;
+    return Optional.of(figures.energyIn(gained, budget).bounded(bound));
   }
 
-  private Optional<Taken> byWatts(Between end) {
+  private Optional<Figure> byWatts(Between end, ChargeFigures figures) {
     int first = power.from(in.earliest());
     if (first >= power.size() || power.seconds(first) > end.to()) {
       return Optional.empty();
@@ -220,10 +271,12 @@ public final class HandCharge {
     sum += power.value(last) / 2 * rest;
     unsure += power.value(last) / 2 * rest;
     double energy = sum / SECONDS_PER_HOUR;
+    double begun = power.value(first) * in.within() / SECONDS_PER_HOUR;
     return Optional.of(
-        new Taken(
+        figures.energyIn(
             energy,
             Budget.of(Contribution.rectangular("Watts between readings", unsure / SECONDS_PER_HOUR))
+                .with(Contribution.wholeWidth("When it went in", begun))
                 .with("Input meter", meter, energy, 1)
                 .with(Repeats.once(energy, Repeats.WHOLE_TEST))));
   }
@@ -239,7 +292,8 @@ public final class HandCharge {
       double more = (before + power.value(i)) / 2 * span;
       if (sum + more >= wanted) {
         double reached = at + (more > 0 ? (wanted - sum) / more * span : 0);
-        return Optional.of(figures.timeTo80(reached - in.seconds(), span / 2, energy));
+        return Optional.of(
+            figures.timeTo80(reached - in.seconds(), span / 2 + in.within(), energy));
       }
       sum += more;
       at = power.seconds(i);

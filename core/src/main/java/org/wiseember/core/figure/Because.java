@@ -57,6 +57,18 @@ public record Because(
     return new Because(line, workedOut, budget, madeFrom, watchOut, otherReading);
   }
 
+  /** The same with another line under the sum. */
+  public Because working(String line) {
+    List<String> more = new ArrayList<>(workedOut);
+    more.add(line);
+    return new Because(summary, more, budget, madeFrom, watchOut, otherReading);
+  }
+
+  /** The same where it is as sure as another budget says. */
+  public Because with(Budget other) {
+    return new Because(summary, workedOut, other, madeFrom, watchOut, otherReading);
+  }
+
   /** The same made from these figures of its own run too. */
   public Because from(Figure... figures) {
     Because all = this;

@@ -14,15 +14,21 @@ public enum OperatorEvent {
   DONE("Done, go on", "done"),
   /** Everything that was asked for is read and written down. */
   READ("Read, go on", "all read"),
-  LOAD_ON("Load is on", "(?:the )?loads? (?:is |are )?on(?: now)?"),
+  LOAD_ON(
+      "Load is on",
+      "(?:the )?loads? (?:is |are )?on(?: now)?|(?:i )?plugged (?:it )?in|(?:i )?switched (?:the )?load"
+          + " on"),
   /** The output dropped out under the load. */
   TRIPPED("It tripped", "(?:it )?(?:tripped|trips)"),
   /** The load was taken off with the output alive. */
   TAKEN_OFF(
-      "I took it off", "(?:i )?(?:took|take|taken) (?:it|the load) off|(?:i )?unplugged (?:it)?"),
+      "I took it off",
+      "(?:i )?(?:took|take|taken) (?:it|the load) off|(?:i )?unplugged(?: it| the load)?"),
   /** The output dropped out at the end of a drain. */
   DROPPED_OUT(
-      "Output dropped out", "(?:the )?output (?:has )?(?:dropped out|died)|(?:it )?cut off"),
+      "Output dropped out",
+      "(?:the )?(?:output|outlet|socket|port|ac)(?: has)? (?:dropped out|died|went (?:off|dead|out))|(?:it )?(?:has )?(?:cut (?:off|out)|shut(?: itself)?"
+          + " (?:off|down)|dropped out)"),
   WENT_OFF("It went off", "(?:it )?(?:went|is|switched(?: itself)?) off|(?:it is )?dead"),
   STILL_ON("It is on", "(?:it )?(?:is |stays |stayed )?(?:still )?(?:on|alive)"),
   CAME_BACK("It came back by itself", "(?:it )?(?:came|comes) back(?: by itself)?"),

@@ -9,36 +9,36 @@ import java.util.Optional;
  *
  * @param press what
  * @param subject what it was about: watts or amps of the step it was said in; NaN for nothing
- * @param earliest when it may have been at the earliest, s on the run's clock
- * @param latest when it may have been at the latest, s
+ * @param when it was, on the run's clock
  */
-public record TimedOperatorEvent(
-    OperatorEvent press, double subject, double earliest, double latest) {
+public record TimedOperatorEvent(OperatorEvent press, double subject, Moment when) {
   /**
    * How far a key is from what it is pressed for, ± s: the usual time a person takes to react;
    * common practice, no published source.
    */
   public static final double REACTION = 0.3;
 
-  public TimedOperatorEvent {
-    if (!(latest >= earliest) || !Double.isFinite(latest - earliest)) {
-      throw new IllegalArgumentException("a moment lies between two, the earlier one first");
-    }
-  }
-
   /** A key pressed as it happened. */
   public static TimedOperatorEvent key(OperatorEvent press, double subject, double seconds) {
-    return new TimedOperatorEvent(press, subject, seconds - REACTION, seconds + REACTION);
+    return new TimedOperatorEvent(press, subject, Moment.within(seconds, REACTION));
   }
 
-  /** The middle of when it may have been, s. */
+  /** Where it stands among all that was said and read, s. */
   public double seconds() {
-    return (earliest + latest) / 2;
+    return when.at();
   }
 
-  /** Limits of {@link #seconds()}, ± s. */
+  public double earliest() {
+    return when.earliest();
+  }
+
+  public double latest() {
+    return when.latest();
+  }
+
+  /** Limits of {@link #seconds()}, ± s; infinite where nobody knows. */
   public double within() {
-    return (latest - earliest) / 2;
+    return when.within();
   }
 
   public boolean is(OperatorEvent... any) {

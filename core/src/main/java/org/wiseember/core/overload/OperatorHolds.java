@@ -109,6 +109,10 @@ final class OperatorHolds {
                   + " W ended was not said; it was on when it was last read, and no more is known."));
       return;
     }
+    if (!on.when().isKnown() || !end.when().isKnown()) {
+      untimed(on, end, mean, scatter, before);
+      return;
+    }
     holds.add(
         new Hold(
             on.seconds(),
@@ -118,6 +122,24 @@ final class OperatorHolds {
             on.within() + end.within(),
             end.is(OperatorEvent.TAKEN_OFF) ? Hold.End.TAKEN_OFF : Hold.End.TRIPPED,
             before));
+  }
+
+  /** How long nobody knows: what was taken off was held for as long as it surely was on. */
+  private void untimed(
+      TimedOperatorEvent on, TimedOperatorEvent end, double mean, double scatter, double before) {
+    double surely = end.earliest() - on.latest();
+    warnings.add(
+        new Warning(
+            "moment_unknown",
+            "How long "
+                + Figures.fixed(mean, 0)
+                + " W were on nobody noted"
+                + (end.is(OperatorEvent.TAKEN_OFF)
+                    ? "."
+                    : "; that it tripped is known, and not after how long.")));
+    if (end.is(OperatorEvent.TAKEN_OFF) && surely > 0) {
+      holds.add(new Hold(on.seconds(), mean, scatter, surely, 0, Hold.End.TAKEN_OFF, before));
+    }
   }
 
   private void unread(TimedOperatorEvent on, TimedOperatorEvent end) {

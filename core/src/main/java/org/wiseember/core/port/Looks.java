@@ -23,7 +23,7 @@ public record Looks(List<Look> all) {
    * One look.
    *
    * @param seconds on the run's clock
-   * @param within ± s
+   * @param within ± s; infinite where nobody knows
    * @param on whether the output was on
    */
   public record Look(double seconds, double within, boolean on) {}
@@ -88,8 +88,10 @@ public record Looks(List<Look> all) {
         int near = display.from(from);
         double charge = near < display.size() ? display.value(near) : Double.NaN;
         double start = all.get(0).seconds();
-        return Optional.of(
-            new SwitchedOff((from + to) / 2 - start, (to - from) / 2, mean(watts), charge));
+        boolean known = Double.isFinite(from) && Double.isFinite(to);
+        double at = known ? (from + to) / 2 : before.seconds();
+        double within = known ? (to - from) / 2 : Double.POSITIVE_INFINITY;
+        return Optional.of(new SwitchedOff(at - start, within, mean(watts), charge));
       }
     }
     return Optional.empty();

@@ -56,6 +56,13 @@ public final class PortLadder {
   private final MeterClass amps;
   private final double leadOhms;
   private final List<Double> asked;
+
+  /** Readings this far apart are of several loads, a factor. */
+  private static final double RAISED = 1.03;
+
+  /** Volts written this near to amps belong to them, s. */
+  private static final double BESIDE_SECONDS = 10;
+
   private final List<Warning> warnings = new ArrayList<>();
 
   private PortLadder(
@@ -97,6 +104,25 @@ public final class PortLadder {
         .findByHand(presses);
   }
 
+  /** Whether more and more was drawn between two presses, so that no mean tells of any load. */
+  private static boolean raised(double[] amps) {
+    double least = Arrays.stream(amps).min().orElse(0);
+    double most = Arrays.stream(amps).max().orElse(0);
+    return least > 0 && most > RAISED * least;
+  }
+
+  /** Each reading with the volts beside it. */
+  private List<PortPoint> each(Series current, Series voltage, double from, double to) {
+    List<PortPoint> points = new ArrayList<>();
+    for (int k = current.from(from); k < current.size() && current.seconds(k) < to; k++) {
+      double volts = voltage.nearest(current.seconds(k), BESIDE_SECONDS);
+      if (volts > DEAD_VOLTS) {
+        points.add(new PortPoint(current.value(k), volts + current.value(k) * leadOhms, 0));
+      }
+    }
+    return points;
+  }
+
   private PortFinding findByHand(List<TimedOperatorEvent> presses) {
     Series current = trace.series(Channel.DC_CURRENT);
     Series voltage = trace.series(Channel.DC_VOLTAGE);
@@ -119,11 +145,14 @@ public final class PortLadder {
       double[] i = between(current, from, next);
       double[] u = between(voltage, from, next);
       boolean read = i.length > 0 && u.length > 0 && mean(i) > 0;
-      if (read && mean(u) > DEAD_VOLTS) {
+      boolean raised = raised(i);
+      if (read && raised) {
+        carried.addAll(each(current, voltage, from, next));
+      } else if (read && mean(u) > DEAD_VOLTS) {
         carried.add(new PortPoint(mean(i), mean(u) + mean(i) * leadOhms, MeanScatter.of(u)));
       }
       if (off.isPresent() && trippedAt.isEmpty()) {
-        double drawn = i.length > 0 ? mean(i) : on.get(k).subject();
+        double drawn = raised ? i[i.length - 1] : i.length > 0 ? mean(i) : on.get(k).subject();
         trippedAt = Double.isNaN(drawn) ? trippedAt : OptionalDouble.of(drawn);
         noteWentOff(i.length > 0, on.get(k).subject());
       } else if (off.isEmpty() && !read) {

@@ -11,7 +11,7 @@ import org.wiseember.core.trace.Trace;
  * overnight. Told apart from a cut-off by the charge that was left, where the display was read.
  *
  * @param at s from the start of the trace
- * @param within limits of that, ± s
+ * @param within limits of that, ± s; infinite where all that is known is that it was later
  * @param watts mean over the ten minutes before; NaN where none were read
  * @param displayCharge % then; NaN where not read
  */
@@ -55,14 +55,21 @@ public record SwitchedOff(double at, double within, double watts, double display
     return displayCharge > NOT_EMPTY;
   }
 
+  private String when() {
+    if (Double.isInfinite(within)) {
+      return "at a moment nobody noted, later than " + Figures.duration(at);
+    }
+    return within > BETWEEN_LOOKS
+        ? "between "
+            + Figures.duration(Math.max(0, at - within))
+            + " and "
+            + Figures.duration(at + within)
+        : "after " + Figures.duration(at);
+  }
+
   public String words() {
     return "The output went off "
-        + (within > BETWEEN_LOOKS
-            ? "between "
-                + Figures.duration(Math.max(0, at - within))
-                + " and "
-                + Figures.duration(at + within)
-            : "after " + Figures.duration(at))
+        + when()
         + (Double.isNaN(watts) ? "" : " at " + Figures.fixed(watts, 1) + " W")
         + (Double.isNaN(displayCharge)
             ? "."

@@ -2,6 +2,7 @@ package org.wiseember.core.typed;
 
 import java.util.List;
 import java.util.Optional;
+import org.wiseember.core.hand.Moment;
 import org.wiseember.core.hand.OperatorEvent;
 
 /**
@@ -29,14 +30,6 @@ public record NotebookEntry(
     readings = List.copyOf(readings);
     slips = List.copyOf(slips);
   }
-
-  /**
-   * When something was, as far as it was said.
-   *
-   * @param earliest s on the run's clock
-   * @param latest s on the run's clock
-   */
-  public record Moment(double earliest, double latest) {}
 
   /** Whether there is anything to keep. */
   public boolean isEmpty() {

@@ -7,6 +7,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.wiseember.core.hand.Moment;
 
 /**
  * The moment a line of the notebook names: {@code it tripped at 14:32 or a little later}. A time is
@@ -17,7 +18,7 @@ import java.util.regex.Pattern;
  * @param rest the line without it
  * @param trouble why a named moment cannot be, one sentence; empty where it can
  */
-record NotebookMoment(Optional<NotebookEntry.Moment> moment, String rest, String trouble) {
+record NotebookMoment(Optional<Moment> moment, String rest, String trouble) {
   private static final String TIME =
       "(?<h>\\d{1,2}):(?<m>[0-5]\\d)(?::(?<s>[0-5]\\d))?(?:\\s?(?<half>[ap])\\.?m\\b\\.?)?";
 
@@ -70,9 +71,7 @@ record NotebookMoment(Optional<NotebookEntry.Moment> moment, String rest, String
     }
     double latest = Math.min(now + AHEAD, at + step + (m.group("later") == null ? 0 : LITTLE));
     return new NotebookMoment(
-        Optional.of(new NotebookEntry.Moment(at, Math.max(at, latest))),
-        m.group("rest").strip(),
-        "");
+        Optional.of(Moment.between(at, Math.max(at, latest))), m.group("rest").strip(), "");
   }
 
   /** s on the run's clock at which the named minute or second begins; NaN where it cannot be. */

@@ -38,6 +38,14 @@ record NotebookPhrase(TypedKind kind, String figure) {
               + "(?<how>on|off|dead|alive|back|came back)",
           Pattern.CASE_INSENSITIVE);
 
+  /** Who set a meter to nothing has read nothing on it. */
+  private static final Pattern ZEROED =
+      Pattern.compile(
+          "(?:the )?(?:dc )?(?:meter|tester|total|counter)s? (?:is |was |were )?"
+              + "(?:zeroed|reset(?: to (?:zero|0))?|at (?:zero|0)|set to (?:zero|0))"
+              + "|(?:zeroed|reset) (?:the )?(?:dc )?(?:meter|tester|total|counter)",
+          Pattern.CASE_INSENSITIVE);
+
   private static final Pattern CALLED =
       Pattern.compile("(?:pull(?:s|ed)?|lamp|computer)\\b.*", Pattern.CASE_INSENSITIVE);
 
@@ -80,6 +88,12 @@ record NotebookPhrase(TypedKind kind, String figure) {
     Matcher alive = ALIVE.matcher(phrase);
     if (alive.matches()) {
       return Optional.of(new NotebookPhrase(output(alive.group("what")), alive.group("how")));
+    }
+    if (ZEROED.matcher(phrase).matches()) {
+      return Optional.of(
+          new NotebookPhrase(
+              direct(phrase.toLowerCase(Locale.ROOT), wanted, TypedKind.DC_TOTAL, TypedKind.TOTAL),
+              "0 Wh"));
     }
     Matcher m = FIGURE.matcher(phrase);
     return m.matches() ? figure(m, display, wanted) : Optional.empty();

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.wiseember.core.hand.Moment;
 import org.wiseember.core.hand.OperatorEvent;
 
 /**
@@ -38,8 +39,10 @@ public final class NotebookReader {
   private static final Pattern CODE =
       Pattern.compile("(?:code |error |shows )*(?<code>[A-Za-z]{1,3}[- ]?\\d{1,4})");
 
+  private static final Pattern PARTS = Pattern.compile("\\s*;\\s*");
+
   /** Between phrases; a comma within a figure has no blank behind it. */
-  private static final Pattern BETWEEN = Pattern.compile("(?:,\\s+|;\\s*)(?:and\\s+)?|\\s+and\\s+");
+  private static final Pattern BETWEEN = Pattern.compile(",\\s+(?:and\\s+)?|\\s+and\\s+");
 
   private final List<TypedKind> wanted;
   private final Expected expected;
@@ -64,6 +67,15 @@ public final class NotebookReader {
 
   /** Reads a line; never fails. */
   public NotebookEntry read(String line) {
+    return read(line, true);
+  }
+
+  /** Reads what a line says whose moment is known already; never fails. */
+  public NotebookEntry understand(String line) {
+    return read(line, false);
+  }
+
+  private NotebookEntry read(String line, boolean timed) {
     String text = line.strip();
     if (text.length() > LONGEST) {
       return new Understood("").entry("That is too long for a line. Write it as two.");
@@ -72,10 +84,14 @@ public final class NotebookReader {
     Matcher readBy = READ_BY.matcher(text);
     boolean named = who.matches() && !DISPLAY.matcher(who.group("who")).matches();
     String name = named ? who.group("who") : readBy.matches() ? readBy.group("who") : "";
-    String said = named ? who.group("rest") : readBy.matches() ? readBy.group("rest") : text;
-    NotebookMoment moment =
-        NotebookMoment.in(said.strip(), expected.reader().twelveHours(), started, now);
+    String said =
+        (named ? who.group("rest") : readBy.matches() ? readBy.group("rest") : text).strip();
     Understood understood = new Understood(name);
+    if (!timed) {
+      understood.take(said);
+      return understood.entry("");
+    }
+    NotebookMoment moment = NotebookMoment.in(said, expected.reader().twelveHours(), started, now);
     understood.when = moment.moment();
     understood.take(moment.rest());
     return understood.entry(moment.trouble());
@@ -86,7 +102,7 @@ public final class NotebookReader {
     private final String who;
     private final List<TypedAnswer> answers = new ArrayList<>();
     private final List<String> words = new ArrayList<>();
-    private Optional<NotebookEntry.Moment> when = Optional.empty();
+    private Optional<Moment> when = Optional.empty();
     private Optional<OperatorEvent> press = Optional.empty();
     private Optional<String> code = Optional.empty();
 
@@ -99,6 +115,13 @@ public final class NotebookReader {
       if (press.isPresent()) {
         return;
       }
+      // What stands on the display ends with its part of the line.
+      for (String part : PARTS.split(text)) {
+        takePart(part);
+      }
+    }
+
+    private void takePart(String text) {
       boolean display = false;
       for (String part : BETWEEN.split(text)) {
         String phrase = part.strip();
@@ -110,10 +133,19 @@ public final class NotebookReader {
         } else if (meter.lookingAt()) {
           display = false;
         }
-        if (!phrase.isEmpty()) {
+        if (!phrase.isEmpty() && !isPress(phrase)) {
           takePhrase(phrase, display);
         }
       }
+    }
+
+    /** Beside readings only what cannot mean anything else says that something happened. */
+    private boolean isPress(String phrase) {
+      if (press.isPresent() || phrase.indexOf(' ') < 0) {
+        return false;
+      }
+      press = Stream.of(OperatorEvent.values()).filter(p -> p.saidBy(phrase)).findFirst();
+      return press.isPresent();
     }
 
     private void takePhrase(String phrase, boolean display) {

@@ -39,6 +39,18 @@ public record Verdict(
     Objects.requireNonNull(standing);
   }
 
+  /** The same, its figure with another line under its sum where that does not stand there yet. */
+  public Verdict explained(String line) {
+    return new Verdict(
+        claim,
+        measured.map(
+            f -> f.because().workedOut().contains(line) ? f : f.because(f.because().working(line))),
+        standing,
+        seam,
+        reason,
+        guarded);
+  }
+
   /** A claim nobody has tested. */
   public static Verdict notTested(Claim claim) {
     return new Verdict(

@@ -76,7 +76,8 @@ public class ByHandPracticeTest {
     Map<Channel, Double> steps =
         Map.of(Channel.AC_ENERGY, 1.0, Channel.SECOND_AC_ENERGY, 1.0, Channel.DC_ENERGY, 1.0);
     CapacityMethod method = CapacityMethod.assumed(label);
-    return HandDrain.of(trace(), steps, presses, method, alternating).orElseThrow();
+    return HandDrain.of(HandNotes.of(trace(), steps, presses), method, alternating, 2000)
+        .orElseThrow();
   }
 
   private OverloadFinding overload(double rated) {
@@ -157,16 +158,19 @@ public class ByHandPracticeTest {
     assertTrue(found.deliveredEnergy().orElseThrow().u95() > 5);
   }
 
-  /** A meter nobody read at the start may have stood anywhere: its total alone is no energy. */
+  /** A meter nobody read at the start may have stood anywhere: its total alone is the most. */
   @Test
-  public void aTotalWithoutAStartIsNoEnergy() {
+  public void aTotalWithoutAStartIsTheMost() {
     CapacityFinding alone =
         notes()
             .at(1, OperatorEvent.LOAD_ON)
             .at(3601, OperatorEvent.DROPPED_OUT)
             .at(3610, Channel.AC_ENERGY, 1950)
             .drain(1075, true);
-    assertTrue(alone.deliveredEnergy().isEmpty());
+    assertEquals(alone.deliveredEnergy().orElseThrow().value(), 1950.0);
+    assertEquals(alone.deliveredEnergy().orElseThrow().bound(), Bound.AT_MOST);
+    assertTrue(codes(alone.warnings()).contains("start_unread"));
+    assertTrue(alone.meanPower().isEmpty());
     // Read first a third of the way in: too much is missing for a figure, the rest is the least.
     Figure least =
         notes()
@@ -296,13 +300,14 @@ public class ByHandPracticeTest {
             .at(5400, Channel.IN_POWER, 60)
             .at(6000, OperatorEvent.FULL);
     ChargeFinding found =
-        HandCharge.of(notes.trace(), notes.presses, Optional.empty()).orElseThrow();
+        HandCharge.of(HandNotes.of(notes.trace(), Map.of(), notes.presses), Optional.empty())
+            .orElseThrow();
     assertEquals(found.peakPower().orElseThrow().bound(), Bound.AT_LEAST);
     assertEquals(found.timeToFull().orElseThrow().value(), 5700, 1);
     assertTrue(found.timeToFull().orElseThrow().u95() >= 300);
     ByHandPracticeTest refused = notes().at(0, OperatorEvent.LOAD_ON).at(30, OperatorEvent.REFUSES);
     assertTrue(
-        HandCharge.of(refused.trace(), refused.presses, Optional.empty())
+        HandCharge.of(HandNotes.of(refused.trace(), Map.of(), refused.presses), Optional.empty())
             .orElseThrow()
             .figures()
             .isEmpty());

@@ -10,6 +10,7 @@ import java.util.Random;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.wiseember.core.Thorough;
+import org.wiseember.core.hand.Moment;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.quantity.ReaderUnits;
 
@@ -203,8 +204,7 @@ public class NotebookReaderTest {
     NotebookEntry entry = new NotebookReader(List.of(), expected, STARTED, NOW).read(line);
     // At a moment that cannot be nothing is said to have happened.
     assertEquals(entry.press().isPresent(), !Double.isNaN(seconds), entry.echo());
-    assertEquals(
-        entry.when().map(NotebookEntry.Moment::earliest).orElse(Double.NaN), seconds, entry.echo());
+    assertEquals(entry.when().map(Moment::earliest).orElse(Double.NaN), seconds, entry.echo());
   }
 
   /** Seconds are those of the start where nothing else is told of. */

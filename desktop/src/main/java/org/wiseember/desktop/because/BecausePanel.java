@@ -69,7 +69,7 @@ public final class BecausePanel extends VBox {
       return;
     }
     begin("No figure");
-    run.warnings().forEach(w -> line(Words.of("because-text", w.message())));
+    run.allWarnings().forEach(w -> line(Words.of("because-text", w.message())));
   }
 
   /** Explains an answer that rests on no single run. */

@@ -22,6 +22,7 @@ import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.typed.TypedFigure;
 import org.wiseember.core.uncertainty.Correction;
 import org.wiseember.core.uncertainty.MeterClass;
+import org.wiseember.core.uncertainty.MeterClassText;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.OnBench;
 import org.wiseember.desktop.model.Session;
@@ -176,7 +177,12 @@ final class InstrumentForm extends VBox {
   private void changeClass(InstrumentDescription d, int at, String text) {
     ChannelSource source = d.channels().get(at);
     Optional<MeterClass> read =
-        ClassText.read(text, source.accuracy().map(MeterClass::resolution).orElse(0.1));
+        MeterClassText.read(text)
+            .map(
+                t ->
+                    t.at(
+                        source.channel().unit(),
+                        source.accuracy().map(MeterClass::resolution).orElse(0.1)));
     if (read.isEmpty()) {
       session
           .open()

@@ -252,6 +252,7 @@ public final class EvidenceStage extends StackPane {
         switch (run.settings().source()) {
           case SIMULATED -> " on the simulated bench";
           case BY_HAND -> ", typed by hand";
+          case ENTERED -> ", read by hand and entered later";
           case FILE, INSTRUMENTS -> "";
         };
     VBox words =
@@ -304,7 +305,7 @@ public final class EvidenceStage extends StackPane {
       noticed.getChildren().add(NoticeRow.of(event.seconds(), event.code(), event.words()));
     }
     double end = shown.trace().isEmpty() ? 0 : shown.trace().seconds(shown.trace().size() - 1);
-    for (Warning warning : shown.warnings()) {
+    for (Warning warning : shown.allWarnings()) {
       if (events.stream().noneMatch(e -> e.code().equals(warning.code()))) {
         noticed.getChildren().add(NoticeRow.of(end, "warning", warning.message()));
       }

@@ -238,7 +238,7 @@ public final class FootBar extends HBox {
         switch (source) {
           case SIMULATED -> "Simulated bench, " + session.bench().pace().get().words();
           case INSTRUMENTS -> "My instruments";
-          case BY_HAND, FILE -> "Read by hand";
+          case BY_HAND, ENTERED, FILE -> "Read by hand";
         };
     String saved;
     if (session.open().workbook().isEmpty()) {

@@ -2,18 +2,17 @@ package org.wiseember.desktop.model;
 
 import java.time.Clock;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import org.wiseember.bench.procedure.ByHand;
 import org.wiseember.bench.procedure.Now;
+import org.wiseember.core.hand.Moment;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.typed.NotebookEntry;
 import org.wiseember.core.typed.NotebookReader;
-import org.wiseember.core.typed.TypedReading;
 import org.wiseember.workbook.Notebook;
 import org.wiseember.workbook.NotebookLine;
 import org.wiseember.workbook.StoredReading;
@@ -120,44 +119,17 @@ public final class NotebookWork {
       return;
     }
     double reaction = entry.press().isPresent() ? TimedOperatorEvent.REACTION : 0;
-    NotebookEntry.Moment when =
-        entry.when().orElseGet(() -> new NotebookEntry.Moment(begun - reaction, begun + reaction));
-    double subject =
-        entry
-            .press()
-            .flatMap(p -> subject(run, (when.earliest() + when.latest()) / 2))
-            .orElse(Double.NaN);
+    Moment when = entry.when().orElseGet(() -> Moment.within(begun, reaction));
+    double subject = entry.press().flatMap(p -> subject(run, when.at())).orElse(Double.NaN);
     NotebookLine line =
         new NotebookLine(
             0,
-            when.earliest(),
-            when.latest(),
+            when,
             entry.press(),
             subject,
             ReaderUnits.quoted(text.strip()),
             entry.who().isEmpty() ? whoBefore : entry.who());
-    List<StoredReading> readings = new ArrayList<>();
-    for (TypedReading r : entry.readings()) {
-      if (r.kind().channel().isPresent()) {
-        readings.add(
-            new StoredReading(
-                0,
-                line.seconds(),
-                r.kind().byEye() ? r.kind().onDisplay() ? "Display" : "Eyes" : meter(run, r),
-                r.kind().channel().get(),
-                r.value(),
-                r.resolution(),
-                r.asTyped()));
-      }
-    }
-    keep(run, line, readings, instead);
-  }
-
-  private String meter(LiveRun run, TypedReading reading) {
-    return switch (reading.kind()) {
-      case SECOND_TOTAL -> "Second meter";
-      default -> bench.meterOf(run);
-    };
+    keep(run, line, StoredReading.in(entry, line.seconds(), bench.meterOf(run)), instead);
   }
 
   /** What the test was about at a moment: the step that what was pressed until then had led to. */

@@ -26,6 +26,7 @@ import java.util.Optional;
 import org.wiseember.core.display.DisplayAudit;
 import org.wiseember.core.efficiency.LossCurve;
 import org.wiseember.core.efficiency.LossFit;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.overload.TripCurve;
 import org.wiseember.core.overload.TripFit;
 import org.wiseember.core.trace.Series;
@@ -45,6 +46,9 @@ final class FindingJson {
 
   /** Seconds and watts in turn. */
   private static final String PREVIEW = "preview";
+
+  /** What was noticed beside what its test says. */
+  private static final String NOTICED = "noticed";
 
   /** What the unit's display showed against meters. */
   private static final String DISPLAYS = "displays";
@@ -74,6 +78,7 @@ final class FindingJson {
     } catch (IllegalAccessException | InvocationTargetException e) {
       throw new IllegalStateException(run.getClass() + " is no record anyone can read", e);
     }
+    node.set(NOTICED, MAPPER.valueToTree(run.kept().noticed()));
     node.set(DISPLAYS, MAPPER.valueToTree(run.displays()));
     Series small = run.preview();
     ArrayNode points = node.putArray(PREVIEW);
@@ -110,7 +115,8 @@ final class FindingJson {
               new StoredRun.Remembered(
                   row,
                   preview(node.path(PREVIEW)),
-                  MAPPER.treeToValue(node.required(DISPLAYS), DisplayAudit.class)));
+                  MAPPER.treeToValue(node.required(DISPLAYS), DisplayAudit.class)),
+              List.of(MAPPER.treeToValue(node.required(NOTICED), Warning[].class)));
       for (int i = 0; i < found.size(); i++) {
         RecordComponent component = found.get(i);
         arguments[i + 1] =

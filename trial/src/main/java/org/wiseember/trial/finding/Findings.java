@@ -29,7 +29,6 @@ import org.wiseember.trial.kind.UnknownTest;
 import org.wiseember.workbook.Found;
 import org.wiseember.workbook.OnDemand;
 import org.wiseember.workbook.Run;
-import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.Workbook;
 import org.wiseember.workbook.WorkbookException;
@@ -96,7 +95,10 @@ public final class Findings {
    */
   public static List<TestRun> of(Label label, List<RunRecord> runs) {
     return inTurn(
-        label, runs, RunRecord::run, (r, type, others) -> type.worked(r, new Inquiry(others)));
+        label,
+        runs,
+        RunRecord::run,
+        (r, type, others) -> AsNoted.worked(type, r, new Inquiry(others)));
   }
 
   private interface Work<R> {
@@ -144,8 +146,7 @@ public final class Findings {
               run,
               workbook.treatments().of(run.id()),
               new OnDemand<>(() -> corrected(run)),
-              workbook.captures().of(run.id()),
-              Optional.empty());
+              workbook.captures().of(run.id()));
       return found(keptRun, others);
     } catch (RuntimeException | VirtualMachineError e) {
       LOG.error("run {} cannot be worked out", run.id(), e);
@@ -181,14 +182,14 @@ public final class Findings {
     Run run = kept.run();
     Inquiry asked = new Inquiry(others);
     TestRun found =
-        kept.type()
-            .worked(
-                new RunRecord(
-                    kept,
-                    workbook.runs().events(run.id()),
-                    workbook.typedReadings().of(run.id()),
-                    workbook.notebook().of(run.id())),
-                asked);
+        AsNoted.worked(
+            kept.type(),
+            new RunRecord(
+                kept,
+                workbook.runs().events(run.id()),
+                workbook.typedReadings().of(run.id()),
+                workbook.notebook().of(run.id())),
+            asked);
     if (run.state() != Run.State.RUNNING) {
       String answers = JSON.valueToTree(asked.answers()).toString();
       fresh.put(run.id(), new Found.Finding(method(), answers, FindingJson.write(found)));
@@ -207,7 +208,7 @@ public final class Findings {
   /** The readings of a run, typed ones where nothing else read, put through its corrections. */
   private Trace corrected(Run run) {
     Trace raw =
-        run.settings().source() == RunSettings.Source.BY_HAND
+        run.settings().byHand()
             ? workbook.typedReadings().trace(run.id())
             : workbook.runs().trace(run);
     return Plausible.readings(run.settings().corrected(raw));

@@ -24,9 +24,7 @@ import org.wiseember.workbook.Run;
 record NotWorkedOut(StoredRun kept, String why) implements TestRun {
   static NotWorkedOut of(TestType type, Run run, String why) {
     return new NotWorkedOut(
-        new StoredRun(
-            type, run, Treatment.NONE, OnDemand.of(Trace.empty()), List.of(), Optional.empty()),
-        why);
+        new StoredRun(type, run, Treatment.NONE, OnDemand.of(Trace.empty()), List.of()), why);
   }
 
   @Override

@@ -74,6 +74,12 @@ public record HandPart(
     return parts;
   }
 
+  /** All that was read in a run, for what is told apart by what it is and not by when. */
+  public static HandPart whole(RunRecord record) {
+    return new HandPart(
+        0, OperatorEvent.DONE, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, record.typed());
+  }
+
   /** Its readings of a channel. */
   public List<StoredReading> readings(Channel channel) {
     return typed.stream().filter(r -> r.channel() == channel).toList();

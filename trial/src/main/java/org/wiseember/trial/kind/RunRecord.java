@@ -2,10 +2,14 @@ package org.wiseember.trial.kind;
 
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.wiseember.bench.procedure.ByHand;
+import org.wiseember.core.hand.HandNotes;
+import org.wiseember.core.hand.Moment;
 import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
@@ -34,14 +38,18 @@ public record RunRecord(
       StoredRun kept, List<Event> events, List<NotebookLine> notebook) {
     RunSettings settings = kept.run().settings();
     List<TimedOperatorEvent> pressed = pressed(notebook);
-    if (settings.source() != RunSettings.Source.BY_HAND || pressed.isEmpty()) {
+    if (!settings.byHand() || pressed.isEmpty()) {
       return List.copyOf(events);
     }
     return Stream.concat(
-            events.stream(),
-            kept.type().kept(settings).byHand().begun(pressed).stream().map(Event::of))
+            events.stream(), script(kept, settings).begun(pressed).stream().map(Event::of))
         .sorted(Comparator.comparingDouble(Event::seconds))
         .toList();
+  }
+
+  private static ByHand script(StoredRun kept, RunSettings settings) {
+    ByHand script = kept.type().kept(settings).byHand();
+    return settings.source() == RunSettings.Source.ENTERED ? script.writtenAfterwards() : script;
   }
 
   private static List<TimedOperatorEvent> pressed(List<NotebookLine> notebook) {
@@ -50,12 +58,23 @@ public record RunRecord(
 
   /** Whether a person read everything. */
   public boolean byHand() {
-    return run().settings().source() == RunSettings.Source.BY_HAND;
+    return run().settings().byHand();
   }
 
   /** What a person said by key, in order of time. */
   public List<TimedOperatorEvent> pressed() {
     return pressed(notebook);
+  }
+
+  /**
+   * All that was read and said by hand.
+   *
+   * @param readings of this run, as they are treated where that counts
+   */
+  public HandNotes notes(Trace readings) {
+    Map<Double, Moment> moments = new HashMap<>();
+    notebook.forEach(l -> moments.put(l.seconds(), l.when()));
+    return new HandNotes(readings, typedSteps(), pressed(), moments);
   }
 
   /** The coarsest step each channel was typed in. */

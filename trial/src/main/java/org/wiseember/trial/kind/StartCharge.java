@@ -1,6 +1,8 @@
 package org.wiseember.trial.kind;
 
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
@@ -21,6 +23,22 @@ public final class StartCharge {
 
   private StartCharge() {}
 
+  /** What it may be told as. */
+  public static final String TAKES = "full, empty or %";
+
+  /** What somebody wrote: {@code full}, {@code empty} or %, as the particulars of a run. */
+  public static Optional<Map<String, String>> read(String text) {
+    return switch (text.strip().toLowerCase(Locale.ROOT)) {
+      case "full" -> Optional.of(told(100));
+      case "empty" -> Optional.of(told(0));
+      default -> {
+        OptionalDouble percent =
+            StoredSettings.percent(text.replaceFirst("\\s*%\\s*$", "").strip());
+        yield percent.isPresent() ? Optional.of(told(percent.getAsDouble())) : Optional.empty();
+      }
+    };
+  }
+
   /** As the particulars of a run. */
   public static Map<String, String> told(double percent) {
     return Map.of(TOLD, Double.toString(percent));
@@ -34,7 +52,9 @@ public final class StartCharge {
    */
   public static OptionalDouble of(RunRecord record, double from) {
     Series display = record.trace().series(Channel.DISPLAY_CHARGE);
-    if (display.size() > 0 && display.seconds(0) <= from + AT_THE_START) {
+    boolean timed =
+        display.size() > 0 && record.notes(record.trace()).read(display.seconds(0)).isKnown();
+    if (display.size() > 0 && display.seconds(0) <= from + (timed ? AT_THE_START : 0)) {
       double shown = display.nearest(from, AT_THE_START);
       return OptionalDouble.of(Double.isNaN(shown) ? display.value(0) : shown);
     }

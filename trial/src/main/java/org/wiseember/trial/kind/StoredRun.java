@@ -1,8 +1,10 @@
 package org.wiseember.trial.kind;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.wiseember.core.display.DisplayAudit;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
 import org.wiseember.core.trace.Treatment;
@@ -18,6 +20,7 @@ import org.wiseember.workbook.StoredCapture;
  * @param readings corrected where the meters were, typed ones where nothing else read; nothing left
  *     out
  * @param remembered what was kept of its finding; empty where that was worked out just now
+ * @param noticed what a reader of its figures has to know beside what its own test says
  */
 public record StoredRun(
     TestType type,
@@ -25,9 +28,11 @@ public record StoredRun(
     Treatment treatment,
     OnDemand<Trace> readings,
     List<StoredCapture> captures,
-    Optional<Remembered> remembered) {
+    Optional<Remembered> remembered,
+    List<Warning> noticed) {
   public StoredRun {
     captures = List.copyOf(captures);
+    noticed = List.copyOf(noticed);
   }
 
   /**
@@ -39,9 +44,31 @@ public record StoredRun(
    */
   public record Remembered(Found.Finding row, Series preview, DisplayAudit displays) {}
 
+  /** A run nothing was noticed about yet. */
+  public StoredRun(
+      TestType type,
+      Run run,
+      Treatment treatment,
+      OnDemand<Trace> readings,
+      List<StoredCapture> captures) {
+    this(type, run, treatment, readings, captures, Optional.empty(), List.of());
+  }
+
   /** The same with what was kept of its finding. */
-  public StoredRun with(Remembered found) {
-    return new StoredRun(type, run, treatment, readings, captures, Optional.of(found));
+  public StoredRun with(Remembered found, List<Warning> warned) {
+    return new StoredRun(type, run, treatment, readings, captures, Optional.of(found), warned);
+  }
+
+  /** The same with other readings. */
+  public StoredRun with(OnDemand<Trace> others) {
+    return new StoredRun(type, run, treatment, others, captures, remembered, noticed);
+  }
+
+  /** The same with something more to know about it. */
+  public StoredRun noticing(Warning warning) {
+    List<Warning> more = new ArrayList<>(noticed);
+    more.add(warning);
+    return new StoredRun(type, run, treatment, readings, captures, remembered, more);
   }
 
   public Trace trace() {

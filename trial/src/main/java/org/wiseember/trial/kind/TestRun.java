@@ -3,10 +3,12 @@ package org.wiseember.trial.kind;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.wiseember.core.display.DisplayAudit;
 import org.wiseember.core.figure.Explanation;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Finding;
+import org.wiseember.core.figure.Warning;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Series;
 import org.wiseember.core.trace.Trace;
@@ -45,6 +47,11 @@ public interface TestRun extends Finding {
   /** Its answer in brief, with how it came about: its first figure, or a word such as a count. */
   default Optional<Explanation> headline() {
     return figures().stream().findFirst().map(Explanation::of);
+  }
+
+  /** All a reader of its figures has to know: what its test says, and what holds for any. */
+  default List<Warning> allWarnings() {
+    return Stream.concat(kept().noticed().stream(), warnings().stream()).toList();
   }
 
   /** All it found, as data: screen and report draw the same. */

@@ -140,7 +140,7 @@ final class MakerSheets {
           new FindingPage(List.of(), List.of()).say(words));
     }
     words.addAll(noticed(run.get()));
-    run.get().warnings().stream().map(Warning::message).forEach(words::add);
+    run.get().allWarnings().stream().map(Warning::message).forEach(words::add);
     return withRun(
         line.title() + ": label " + line.claim().figureWords(), words, line.figure(), run.get());
   }

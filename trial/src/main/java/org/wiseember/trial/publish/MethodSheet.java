@@ -74,6 +74,7 @@ final class MethodSheet {
       case SIMULATED -> "a simulated bench";
       case INSTRUMENTS -> "instruments";
       case BY_HAND -> "a person";
+      case ENTERED -> "a person, entered later";
       case FILE -> "a log";
     };
   }

@@ -122,7 +122,7 @@ public final class PublishedJson {
     ArrayNode figures = node.putArray("figures");
     run.figures().forEach(f -> figures.add(figure(f, number, numbered)));
     ArrayNode warnings = node.putArray("warnings");
-    for (Warning w : run.warnings()) {
+    for (Warning w : run.allWarnings()) {
       warnings.addObject().put("code", w.code()).put("message", w.message());
     }
     run.unreadable().ifPresent(why -> node.put("unreadable", why));

@@ -25,7 +25,6 @@ import org.wiseember.workbook.ClaimJson;
 import org.wiseember.workbook.Instruments;
 import org.wiseember.workbook.Origin;
 import org.wiseember.workbook.Run;
-import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.TestedUnit;
 import org.wiseember.workbook.UnitFacts;
 import org.wiseember.workbook.Workbook;
@@ -127,7 +126,7 @@ public final class UnitPackage {
 
   private static List<RunPackage.Part> parts(Workbook workbook, Run run) {
     List<RunPackage.Part> parts = new ArrayList<>(RunPackage.parts(workbook, run));
-    if (run.settings().source() == RunSettings.Source.BY_HAND) {
+    if (run.settings().byHand()) {
       Trace typed = workbook.typedReadings().trace(run.id());
       parts.add(RunPackage.table(TYPED, typed, List.copyOf(typed.channels())));
     }

@@ -1,11 +1,11 @@
 package org.wiseember.trial.record;
 
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
@@ -36,12 +36,14 @@ import org.wiseember.workbook.pack.RunPackage;
  * A run that lies in files and in no workbook: a log, captures, or a package.
  *
  * @param type which test it is of
+ * @param began when it was made; the epoch where nobody says
  * @param trace its readings; empty where there are only captures
  * @param settings what it was made with
  * @param treatment what was decided about it
  */
 public record GivenRun(
     TestType type,
+    Instant began,
     Trace trace,
     RunSettings settings,
     Run.State state,
@@ -60,6 +62,7 @@ public record GivenRun(
   public static GivenRun log(TestType type, Label label, Trace trace) {
     return new GivenRun(
         type,
+        Instant.EPOCH,
         trace,
         settings(label),
         Run.State.DONE,
@@ -88,9 +91,8 @@ public record GivenRun(
   public static GivenRun packed(TestType type, RunPackage.Unpacked in) {
     return new GivenRun(
         type,
-        in.settings().source() == RunSettings.Source.BY_HAND
-            ? TypedReadings.trace(in.typed())
-            : in.trace(),
+        Instant.EPOCH,
+        in.settings().byHand() ? TypedReadings.trace(in.typed()) : in.trace(),
         in.settings(),
         in.state(),
         in.treatment(),
@@ -98,6 +100,21 @@ public record GivenRun(
         in.typed(),
         in.notebook(),
         in.captures());
+  }
+
+  /** Notes of a run that was made earlier. */
+  public static GivenRun entered(EnteredRun run) {
+    return new GivenRun(
+        run.type(),
+        run.began().map(t -> t.toInstant(ZoneOffset.UTC)).orElse(Instant.EPOCH),
+        TypedReadings.trace(run.readings()),
+        run.settings(),
+        Run.State.DONE,
+        Treatment.NONE,
+        List.of(),
+        run.readings(),
+        run.lines().stream().map(EnteredRun.Line::line).toList(),
+        List.of());
   }
 
   private static RunSettings settings(Label label) {
@@ -117,7 +134,8 @@ public record GivenRun(
   public GivenRun with(StoredCapture more) {
     List<StoredCapture> all = new ArrayList<>(captures);
     all.add(more);
-    return new GivenRun(type, trace, settings, state, treatment, events, typed, notebook, all);
+    return new GivenRun(
+        type, began, trace, settings, state, treatment, events, typed, notebook, all);
   }
 
   /** The same set up with these words by name. */
@@ -139,20 +157,11 @@ public record GivenRun(
   }
 
   private GivenRun with(Map<Channel, MeterClass> accuracy, Map<String, String> particulars) {
-    RunSettings s = settings;
     return new GivenRun(
         type,
+        began,
         trace,
-        new RunSettings(
-            s.loadWatts(),
-            s.volts(),
-            accuracy,
-            s.corrections(),
-            s.source(),
-            s.seed(),
-            s.faults(),
-            s.loads(),
-            particulars),
+        settings.with(accuracy, particulars),
         state,
         treatment,
         events,
@@ -169,13 +178,13 @@ public record GivenRun(
             RunOf.unit(1),
             type.key(),
             type.words(),
-            Instant.EPOCH,
+            began,
             state,
             "",
             settings,
             List.copyOf(trace.channels()));
     return new RunRecord(
-        new StoredRun(type, run, treatment, OnDemand.of(corrected()), captures, Optional.empty()),
+        new StoredRun(type, run, treatment, OnDemand.of(corrected()), captures),
         events,
         typed,
         notebook);

@@ -162,7 +162,8 @@ public final class RecordedRun {
                   run.settings().seed(),
                   BenchSetup.faults(run.settings()));
           case INSTRUMENTS -> BenchSetup.instruments(instruments, plan, elapsed, 1);
-          case BY_HAND, FILE -> BenchSetup.byHand(instruments, plan, HandClock.real(elapsed));
+          case BY_HAND, ENTERED, FILE ->
+              BenchSetup.byHand(instruments, plan, HandClock.real(elapsed));
         };
     boolean sameChannels = setup.bench().channels().equals(run.channels());
     Procedure procedure = procedure(plan, setup);
@@ -207,7 +208,7 @@ public final class RecordedRun {
       last = Math.max(last, typed.seconds());
     }
     for (NotebookLine line : workbook.notebook().of(run.id())) {
-      last = Math.max(last, line.latest());
+      last = Math.max(last, line.when().isKnown() ? line.latest() : line.seconds());
     }
     for (Event event : workbook.runs().events(run.id())) {
       last = Math.max(last, event.seconds());

@@ -19,6 +19,7 @@ import org.wiseember.trial.AllTests;
 import org.wiseember.trial.finding.Findings;
 import org.wiseember.trial.finding.UsableEnergy;
 import org.wiseember.trial.kind.ClaimAnswer;
+import org.wiseember.trial.kind.Entered;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.kind.TestType;
 import org.wiseember.trial.kind.Trait;
@@ -87,7 +88,7 @@ public final class Judgement implements UnitFindings {
     this.aside = List.copyOf(aside);
     this.together = Together.of(new Findings.Known(unit.label(), runs));
     this.held = unit.label().claims().stream().map(this::hold).toList();
-    this.lines = held.stream().map(h -> h.line(guardBand)).toList();
+    this.lines = held.stream().map(h -> told(h.line(guardBand))).toList();
     this.guardBand = guardBand;
   }
 
@@ -97,7 +98,7 @@ public final class Judgement implements UnitFindings {
     this.aside = same.aside;
     this.together = same.together;
     this.held = same.held;
-    this.lines = held.stream().map(h -> h.line(guardBand)).toList();
+    this.lines = held.stream().map(h -> told(h.line(guardBand))).toList();
     this.guardBand = guardBand;
   }
 
@@ -164,6 +165,21 @@ public final class Judgement implements UnitFindings {
   /** What the runs say together. */
   public Together together() {
     return together;
+  }
+
+  /** What rests on a run that was entered later says so, whichever figure of it was judged. */
+  private Judged told(Judged line) {
+    Optional<String> words =
+        line.runId()
+            .flatMap(id -> runs.stream().filter(r -> r.run().id() == id).findFirst())
+            .flatMap(r -> Entered.words(r.run()));
+    return words.isEmpty()
+        ? line
+        : new Judged(
+            line.title(),
+            line.claim(),
+            line.verdict().map(v -> v.explained(words.get())),
+            line.runId());
   }
 
   private Held hold(Claim claim) {

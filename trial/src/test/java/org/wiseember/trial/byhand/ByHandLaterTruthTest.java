@@ -156,9 +156,9 @@ public class ByHandLaterTruthTest {
   }
 
   /** A fridge that cycles over a night, looked at four times. */
-  @Test
-  public void aNightWithAFridge() {
-    Tally draw = new Tally("Fridge");
+  @Test(dataProvider = "habits", dataProviderClass = Habit.Each.class)
+  public void aNightWithAFridge(Habit habit) {
+    Tally draw = new Tally("Fridge, " + habit);
     for (int seed = 1; seed <= Tally.UNITS; seed++) {
       SplittableRandom random = new SplittableRandom(seed);
       Tester tester = new Tester(LABEL, plan(Watching.KIND, Map.of()), seed);
@@ -176,7 +176,7 @@ public class ByHandLaterTruthTest {
         tester.write(Tester.figure(total, 0) + " Wh");
       }
       tester.press(OperatorEvent.ENOUGH);
-      SoakRun run = (SoakRun) tester.worked();
+      SoakRun run = (SoakRun) habit.worked(tester);
       draw.figure(seed, run.draw(), mean);
       assertTrue(run.off().isEmpty());
       assertEquals(run.looks(), 5);

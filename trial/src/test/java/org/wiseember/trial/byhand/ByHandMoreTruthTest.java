@@ -48,9 +48,9 @@ public class ByHandMoreTruthTest {
             + " W\nUSB-C 60 W");
   }
 
-  @Test
-  public void chargesFromTheWall() {
-    Tally tally = new Tally("Charge");
+  @Test(dataProvider = "habits", dataProviderClass = Habit.Each.class)
+  public void chargesFromTheWall(Habit habit) {
+    Tally tally = new Tally("Charge, " + habit);
     for (int seed = 0; seed < Tally.UNITS; seed++) {
       Label label = label(seed);
       Tester tester = new Tester(label, Tester.plan(Charge.KIND, label), seed);
@@ -79,7 +79,7 @@ public class ByHandMoreTruthTest {
       }
       tester.press(OperatorEvent.FULL);
       tester.press(OperatorEvent.DONE);
-      ChargeRun run = (ChargeRun) tester.worked();
+      ChargeRun run = (ChargeRun) habit.worked(tester);
       double taken = tester.bench().account().taken() - before;
       tally.figure(seed, run.finding().energyIn(), taken);
       tally.verdict(

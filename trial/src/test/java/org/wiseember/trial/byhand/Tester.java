@@ -2,22 +2,27 @@ package org.wiseember.trial.byhand;
 
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
 import org.wiseember.bench.instrument.SetPoints;
 import org.wiseember.bench.procedure.ByHand;
+import org.wiseember.bench.procedure.OverloadHolds;
 import org.wiseember.bench.simulated.SimulatedBench;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.hand.TimedOperatorEvent;
 import org.wiseember.core.label.Claim;
 import org.wiseember.core.label.Label;
 import org.wiseember.core.label.Subject;
+import org.wiseember.core.notes.NotesFile;
+import org.wiseember.core.notes.NotesUnreadable;
 import org.wiseember.core.quantity.Figures;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Frame;
@@ -36,6 +41,8 @@ import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.TestPlan;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.onhand.OnHand;
+import org.wiseember.trial.record.EnteredRun;
+import org.wiseember.trial.record.GivenRun;
 import org.wiseember.trial.rig.SimulatedUnits;
 import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.NotebookLine;
@@ -226,12 +233,62 @@ final class Tester {
             run,
             Treatment.NONE,
             OnDemand.of(TypedReadings.trace(readings)),
-            List.of(),
-            Optional.empty());
+            List.of());
     return plan.type()
         .worked(
             new RunRecord(kept, List.of(), readings, lines),
             new Inquiry(new Findings.Known(label, List.of())));
+  }
+
+  /**
+   * What the program makes of it when it was written down afterwards: in the order of things, the
+   * moments by the clock on the wall, to the minute, to five, since the start, or not at all.
+   */
+  TestRun entered() {
+    lines.sort(Comparator.comparingDouble(NotebookLine::seconds));
+    String head =
+        "meter: "
+            + Optional.ofNullable(classes.get(Channel.AC_POWER))
+                .map(MeterClass::words)
+                .orElse("2 %")
+            + "\ndc-meter: "
+            + Optional.ofNullable(classes.get(Channel.DC_CURRENT))
+                .map(MeterClass::words)
+                .orElse("2 %")
+            + "\n";
+    StringBuilder text = new StringBuilder(head);
+    double first = lines.get(0).seconds();
+    for (NotebookLine line : lines) {
+      text.append(moment(line, first)).append(line.words()).append('\n');
+    }
+    try {
+      EnteredRun run =
+          EnteredRun.of(
+              plan.type(), label, NotesFile.read(text.toString()), plan.settings().particulars());
+      return Findings.of(label, List.of(GivenRun.entered(run).record(1))).get(0);
+    } catch (NotesUnreadable e) {
+      throw new AssertionError(e.getMessage() + " in\n" + text, e);
+    }
+  }
+
+  private String moment(NotebookLine line, double first) {
+    LocalDateTime at =
+        LocalDateTime.of(2031, 5, 4, 9, 13, 41).plusNanos((long) (line.seconds() * 1e9));
+    double how = random.nextDouble();
+    // A trip is timed by a watch; nobody notes one to five minutes.
+    if (plan.type().key().equals(OverloadHolds.KIND) && line.press().isPresent()) {
+      return at.format(DateTimeFormatter.ofPattern("HH:mm:ss ", Locale.ROOT));
+    }
+    if (how < 0.15) {
+      return "";
+    }
+    if (how < 0.3) {
+      int five = at.getMinute() / 5 * 5;
+      return at.withMinute(five).format(DateTimeFormatter.ofPattern("'about' HH:mm ", Locale.ROOT));
+    }
+    return how < 0.45
+        ? "+" + Math.round((line.seconds() - first) / 60) + " min "
+        : at.format(DateTimeFormatter.ofPattern("HH:mm ", Locale.ROOT));
   }
 
   private RunSettings settings() {

@@ -103,10 +103,7 @@ public class HostileReportTest {
     writer.end(Run.State.DONE, EVIL);
     long run = writer.runId();
     workbook.typedReadings().keep(run, 50, "=1+1 " + EVIL, Channel.AC_ENERGY, 8.3, 0.1, "=8.3");
-    workbook
-        .notebook()
-        .keep(
-            run, new NotebookLine(0, 60, 60, Optional.empty(), Double.NaN, EVIL, EVIL), List.of());
+    workbook.notebook().keep(run, NotebookLine.words(60, EVIL, EVIL), List.of());
     photos(run);
     workbook
         .captures()

@@ -36,7 +36,13 @@ final class RunFingerprint {
       add(digest, r.seconds() + " " + r.meter() + " " + r.channel().key() + " " + r.value());
     }
     for (NotebookLine l : workbook.notebook().of(run.id())) {
-      add(digest, l.earliest() + " " + l.press().map(p -> p.key()).orElse("") + " " + l.words());
+      add(
+          digest,
+          (l.when().isKnown() ? l.earliest() : l.seconds())
+              + " "
+              + l.press().map(p -> p.key()).orElse("")
+              + " "
+              + l.words());
     }
     return Sha256.hex(digest);
   }

@@ -22,6 +22,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 import java.util.zip.ZipOutputStream;
+import org.wiseember.core.hand.Moment;
 import org.wiseember.core.hand.OperatorEvent;
 import org.wiseember.core.trace.Channel;
 import org.wiseember.core.trace.Trace;
@@ -275,7 +276,9 @@ public final class RunPackage {
     ArrayNode notebook = root.putArray("notebook");
     for (NotebookLine line : workbook.notebook().of(run.id())) {
       ObjectNode node = notebook.addObject();
-      node.put("earliest", line.earliest()).put("latest", line.latest());
+      number(node, "earliest", line.earliest());
+      number(node, "latest", line.latest());
+      number(node, "at", line.when().isCentred() ? Double.NaN : line.seconds());
       line.press().ifPresent(p -> node.put("press", p.key()));
       number(node, "subject", line.subject());
       node.put("words", line.words()).put("who", line.who());
@@ -384,7 +387,7 @@ public final class RunPackage {
 
   /** A number that may be missing. */
   private static void number(ObjectNode node, String name, double value) {
-    if (!Double.isNaN(value)) {
+    if (Double.isFinite(value)) {
       node.put(name, value);
     }
   }
@@ -491,20 +494,33 @@ public final class RunPackage {
     return number.doubleValue();
   }
 
+  /** A limit nobody knows is left out; the line still has its place then. */
+  private static Optional<Moment> when(JsonNode node, Path file) {
+    double earliest = limit(node, "earliest", Double.NEGATIVE_INFINITY, file);
+    double latest = limit(node, "latest", Double.POSITIVE_INFINITY, file);
+    double middle = (earliest + latest) / 2;
+    double at = limit(node, "at", middle, file);
+    return latest >= earliest && Double.isFinite(at)
+        ? Optional.of(new Moment(at, earliest, latest))
+        : Optional.empty();
+  }
+
+  private static double limit(JsonNode node, String name, double unknown, Path file) {
+    return node.hasNonNull(name) ? finite(node, name, file) : unknown;
+  }
+
   private static List<NotebookLine> notebook(JsonNode root, Path file) {
     List<NotebookLine> lines = new ArrayList<>();
     for (JsonNode node : root.path("notebook")) {
       Optional<OperatorEvent> press = OperatorEvent.byKey(node.path("press").asText());
-      double earliest = finite(node, "earliest", file);
-      double latest = finite(node, "latest", file);
-      if ((node.has("press") && press.isEmpty()) || latest < earliest) {
+      Optional<Moment> when = when(node, file);
+      if ((node.has("press") && press.isEmpty()) || when.isEmpty()) {
         throw refused(file, "a line of its notebook has no moment, or an unknown press");
       }
       lines.add(
           new NotebookLine(
               0,
-              earliest,
-              latest,
+              when.get(),
               press,
               node.path("subject").asDouble(Double.NaN),
               node.path("words").asText(),

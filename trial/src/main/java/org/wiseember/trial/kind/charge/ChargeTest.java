@@ -108,7 +108,7 @@ public final class ChargeTest implements TestType {
     Optional<MeterClass> meter = InputMeter.of(record.run().settings(), treated);
     ChargeFinding finding =
         (record.byHand()
-                ? HandCharge.of(treated, record.pressed(), meter)
+                ? HandCharge.of(record.notes(treated), meter)
                 : Optional.<ChargeFinding>empty())
             .orElseGet(() -> ChargeProfile.of(treated, meter));
     Optional<ChargeLimits> limits = ChargeLimits.of(treated, finding, asked.inputs());

@@ -101,22 +101,41 @@ final class DrainClaims {
     return near.or(() -> drains.stream().filter(DrainRun::complete).reduce((a, b) -> b))
         .flatMap(d -> together(d, r -> r.finding().deliveredEnergy()))
         .or(this::partial)
+        .map(l -> ClaimAnswer.of(energyOf(l.run()), claim, l.run(), l.figure()))
+        .or(() -> atMost(claim));
+  }
+
+  private static String energyOf(DrainRun d) {
+    return (d.direct() ? "DC" : "AC")
+        + " energy"
+        + (d.meanWatts() > 0 ? " at " + Figures.fixed(d.meanWatts(), 0) + " W" : "");
+  }
+
+  /** A drain whose total was read at its end alone gave no more than stood there. */
+  private Optional<ClaimAnswer> atMost(Claim claim) {
+    return drains.stream()
+        .filter(d -> d.finding().deliveredEnergy().isPresent())
+        .reduce((a, b) -> b)
         .map(
-            l ->
-                ClaimAnswer.of(
-                    (l.run().direct() ? "DC" : "AC")
-                        + " energy at "
-                        + Figures.fixed(l.run().meanWatts(), 0)
-                        + " W",
-                    claim,
-                    l.run(),
-                    l.figure()));
+            d -> {
+              Figure energy = d.finding().deliveredEnergy().orElseThrow();
+              return d.fromFullToCutoff()
+                  ? ClaimAnswer.of(energyOf(d), claim, d, energy)
+                  : ClaimAnswer.rigCannotShow(
+                      energyOf(d),
+                      claim,
+                      d,
+                      energy,
+                      "One total alone was read, and nobody said that the unit began full and its"
+                          + " output dropped out: it gave no more than that, and may hold more.");
+            });
   }
 
   /** What a drain gave that did not begin full, or was not seen to end, is the least it holds. */
   private Optional<LikeRuns<DrainRun>> partial() {
     return drains.stream()
-        .filter(d -> d.finding().deliveredEnergy().isPresent())
+        .filter(
+            d -> d.finding().deliveredEnergy().filter(e -> e.bound() != Bound.AT_MOST).isPresent())
         // One that was cut short may yet go on.
         .filter(d -> d.run().state() == Run.State.DONE || d.run().state() == Run.State.STOPPED)
         .max(Comparator.comparingDouble(d -> d.finding().deliveredEnergy().orElseThrow().value()))

@@ -10,6 +10,7 @@ import org.wiseember.core.capacity.CapacityFinding;
 import org.wiseember.core.capacity.ShutOff;
 import org.wiseember.core.capacity.SteadyMean;
 import org.wiseember.core.display.ChargeDisplay;
+import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.quantity.Figures;
@@ -46,6 +47,12 @@ public record DrainRun(
    */
   @Override
   public boolean complete() {
+    return fromFullToCutoff()
+        && finding.deliveredEnergy().filter(e -> e.bound() == Bound.EXACT).isPresent();
+  }
+
+  /** Whether it was such a drain, however well its energy was read. */
+  boolean fromFullToCutoff() {
     return startCharge.orElse(Drain.FULL_DISPLAY) >= Drain.FULL_DISPLAY
         && run().state() == Run.State.DONE
         && finding.reachesCutoff()
@@ -59,10 +66,10 @@ public record DrainRun(
         || (finding.deliveredEnergy().isPresent() && !finding.alternatingCurrent());
   }
 
-  /** Mean watts under load; 0 where there are none. */
+  /** Mean watts under load, by those that were read where nobody knows the time; 0 for none. */
   @Override
   public double meanWatts() {
-    return finding.meanPower().map(Figure::value).orElse(0.0);
+    return finding.meanPower().or(() -> held).map(Figure::value).orElse(0.0);
   }
 
   /** Its charge display against the energy it counted. */

@@ -79,7 +79,8 @@ abstract class DrainTest implements TestType {
 
   @Override
   public final TestRun worked(RunRecord record, Inquiry asked) {
-    CapacityFinding finding = finding(record, method(record, asked).with(record.treatment()));
+    CapacityFinding finding =
+        finding(record, method(record, asked).with(record.treatment()), asked.ratedWatts());
     return new DrainRun(
         record.kept(),
         finding,
@@ -93,9 +94,9 @@ abstract class DrainTest implements TestType {
   }
 
   /** By what was said where it was made by hand, else by what was read. */
-  private CapacityFinding finding(RunRecord record, CapacityMethod method) {
+  private CapacityFinding finding(RunRecord record, CapacityMethod method, double labelWatts) {
     return (record.byHand()
-            ? HandDrain.of(record.trace(), record.typedSteps(), record.pressed(), method, !direct)
+            ? HandDrain.of(record.notes(record.trace()), method, !direct, labelWatts)
             : Optional.<CapacityFinding>empty())
         .orElseGet(() -> UsableCapacity.of(record.trace(), method));
   }
@@ -129,7 +130,8 @@ abstract class DrainTest implements TestType {
         record
             .meter(Channel.AC_POWER)
             .or(() -> record.meter(Channel.AC_ENERGY))
-            .or(() -> record.meter(Channel.DC_POWER));
+            .or(() -> record.meter(Channel.DC_POWER))
+            .or(() -> record.meter(Channel.DC_ENERGY));
     Optional<MeterClass> amps = record.meter(Channel.DC_CURRENT);
     CapacityMethod assumed = CapacityMethod.assumed(rated);
     if (watts.isEmpty() && amps.isEmpty()) {

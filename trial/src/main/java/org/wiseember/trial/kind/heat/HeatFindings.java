@@ -19,7 +19,6 @@ import org.wiseember.core.uncertainty.MeterClass;
 import org.wiseember.trial.kind.RunRecord;
 import org.wiseember.workbook.Event;
 import org.wiseember.workbook.Run;
-import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.StoredReading;
 
 /** Works out a run that felt and heard a unit from light to heavy loads. */
@@ -175,7 +174,7 @@ final class HeatFindings {
         place = TypedSpot.place(r.asTyped());
       }
     }
-    boolean byHand = run.settings().source() == RunSettings.Source.BY_HAND;
+    boolean byHand = run.settings().byHand();
     for (int i = 0; i < (byHand ? 0 : read.size()); i++) {
       if (read.value(i) > celsius) {
         celsius = read.value(i);

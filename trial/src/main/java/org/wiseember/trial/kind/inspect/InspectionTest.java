@@ -94,6 +94,15 @@ public final class InspectionTest implements TestType {
       }
       answer(part.ended()).ifPresent(a -> seen.put(point, new Seen(point, a, note(record, part))));
     }
+    if (record.run().settings().source() == RunSettings.Source.ENTERED) {
+      HandPart all = HandPart.whole(record);
+      weight = weight.or(() -> all.figure(Channel.WEIGHT, record, "weight", "Weight"));
+      startUp =
+          startUp.or(
+              () ->
+                  all.figure(Channel.START_UP, record, "start_up", "From button to first watt")
+                      .map(InspectionTest::timedByHand));
+    }
     return new InspectionRun(record.kept(), List.copyOf(seen.values()), weight, startUp);
   }
 

@@ -30,9 +30,12 @@ public record RealLoadSettings(List<String> doing, double volts, String reason)
   /** Of a kettle, where the label prints no rating. */
   private static final double USUAL_WATTS = 2000;
 
+  /** What was done where nobody named it. */
+  private static final List<String> NOT_NAMED = List.of("what was done");
+
   static RealLoadSettings kept(Map<String, String> particulars, double volts) {
-    return new RealLoadSettings(
-        RealLoadTest.DOING.read(particulars.getOrDefault(LINES, "")), volts, "");
+    List<String> lines = RealLoadTest.DOING.read(particulars.getOrDefault(LINES, ""));
+    return new RealLoadSettings(lines.isEmpty() ? NOT_NAMED : lines, volts, "");
   }
 
   @Override

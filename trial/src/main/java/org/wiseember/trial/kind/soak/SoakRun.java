@@ -17,7 +17,6 @@ import org.wiseember.report.page.FindingPage;
 import org.wiseember.trial.kind.StoredRun;
 import org.wiseember.trial.kind.UnitFindings;
 import org.wiseember.trial.kind.found.LeftOn;
-import org.wiseember.workbook.RunSettings;
 
 /**
  * A small load left on for a day or a night.
@@ -66,7 +65,7 @@ public record SoakRun(
   }
 
   private boolean byEye() {
-    return run().settings().source() == RunSettings.Source.BY_HAND;
+    return run().settings().byHand();
   }
 
   @Override

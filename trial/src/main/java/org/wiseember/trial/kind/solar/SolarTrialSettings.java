@@ -43,6 +43,9 @@ public record SolarTrialSettings(List<String> arrangements, double mostVolts, St
 
   private static final String MOST_VOLTS = "mostVolts";
 
+  /** How the panels stood where nobody named it. */
+  private static final List<String> NOT_NAMED = List.of("as they stood");
+
   static SolarTrialSettings kept(Map<String, String> particulars) {
     double volts;
     try {
@@ -50,8 +53,8 @@ public record SolarTrialSettings(List<String> arrangements, double mostVolts, St
     } catch (NumberFormatException e) {
       volts = Double.NaN;
     }
-    return new SolarTrialSettings(
-        SolarTrialTest.ARRANGEMENTS.read(particulars.getOrDefault(LINES, "")), volts, "");
+    List<String> lines = SolarTrialTest.ARRANGEMENTS.read(particulars.getOrDefault(LINES, ""));
+    return new SolarTrialSettings(lines.isEmpty() ? NOT_NAMED : lines, volts, "");
   }
 
   @Override
