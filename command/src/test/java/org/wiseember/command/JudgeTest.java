@@ -21,6 +21,7 @@ import java.util.function.DoubleUnaryOperator;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.trial.byhand.PaperNotes;
 
 /** Labels held against logs and captures on the command line: the rig never convicts the unit. */
 public class JudgeTest {
@@ -674,5 +675,87 @@ public class JudgeTest {
     try (var all = Files.list(folder)) {
       assertEquals(all.count(), before + 1, "the label of this very test");
     }
+  }
+
+  private String notes(String... lines) throws IOException {
+    return Files.writeString(folder.resolve("n" + files++ + ".txt"), String.join("\n", lines))
+        .toString();
+  }
+
+  @DataProvider
+  Object[][] paper() {
+    return PaperNotes.all().stream().map(n -> new Object[] {n}).toArray(Object[][]::new);
+  }
+
+  /** Notes of every sort are judged, and say that they were entered. */
+  @Test(dataProvider = "paper")
+  public void notesAreJudged(PaperNotes notes) throws IOException {
+    Outcome outcome =
+        judged(PaperNotes.LABEL, List.of(notes.kind() + "=" + notes(notes.text())), "--json");
+    assertEquals(outcome.code(), 0, outcome.err());
+    JsonNode root = new ObjectMapper().readTree(outcome.out());
+    assertEquals(schema.validate(root).toString(), "[]");
+    for (JsonNode claim : root.path("claims")) {
+      JsonNode worked = claim.path("because").path("worked");
+      assertTrue(
+          worked.isMissingNode() || worked.toString().contains("entered afterwards"),
+          claim.toString());
+    }
+  }
+
+  /** The end was seen, and what the meter stood at: 610 of 1 075 Wh. */
+  @Test
+  public void aDrainFromPaper() throws IOException {
+    String drain = notes(PaperNotes.all().get(2).text());
+    JsonNode claim = claim("capacity", PaperNotes.LABEL, List.of("ac-drain=" + drain));
+    assertEquals(claim.path("value").asDouble(), 610.0);
+    assertEquals(verdict(claim), "short");
+    // What the command line says outweighs the head: 5 % in place of 1 % + 2 digits.
+    JsonNode rough =
+        claim("capacity", PaperNotes.LABEL, List.of("ac-drain=" + drain + ",accuracy=5"));
+    assertTrue(rough.path("u95").asDouble() > 3 * claim.path("u95").asDouble());
+  }
+
+  /** One total alone is at most the energy: it breaks a claim only where it began full. */
+  @Test
+  public void aTotalAloneIsABound() throws IOException {
+    String alone = "ac-drain=" + notes("output dropped out", "610 Wh");
+    JsonNode full = claim("capacity", PaperNotes.LABEL, List.of(alone + ",from=full"));
+    assertEquals(full.path("bound").asText(), "at-most");
+    assertEquals(verdict(full), "short");
+    JsonNode half = claim("capacity", PaperNotes.LABEL, List.of(alone + ",from=50"));
+    assertEquals(verdict(half), "rig-cannot-show");
+    JsonNode little = claim("capacity", "Capacity 500 Wh", List.of(alone + ",from=full"));
+    assertEquals(verdict(little), "rig-cannot-show", "it may have given less");
+  }
+
+  @DataProvider
+  Object[][] refusedNotes() {
+    return new Object[][] {
+      {new String[] {"metre: 1 %", "0 Wh"}, 2, "Line 1: “metre” is no key"},
+      {new String[] {"meter: good", "0 Wh"}, 2, "Line 1: meter takes a class"},
+      {new String[] {"", "load: 400 Wh", "0 Wh"}, 2, "Line 2: load takes watts"},
+      {new String[] {"from: half", "0 Wh"}, 2, "Line 1: from takes full, empty or %"},
+      {new String[] {"source: the neighbour", "0 Wh"}, 2, "Line 1: source takes wall"},
+      {new String[] {"0 Wh", "+9 min 60 Wh", "+5 min 90 Wh"}, 3, "Line 3: its moment lies"},
+      {new String[] {"# nothing"}, 3, "hold no entry"},
+      {new String[] {"a nice day"}, 3, "yields no figure"},
+    };
+  }
+
+  @Test(dataProvider = "refusedNotes")
+  public void badNotesGetOneSentence(String[] lines, int code, String says) throws IOException {
+    Outcome outcome = judged(PaperNotes.LABEL, List.of("ac-drain=" + notes(lines)));
+    assertEquals(outcome.code(), code, outcome.err());
+    assertTrue(outcome.err().contains(says), outcome.err());
+    assertEquals(outcome.out(), "");
+  }
+
+  @Test
+  public void aMegabyteOfNotesIsTooMuch() throws IOException {
+    String long1 = notes("0 Wh\n".repeat(300_000));
+    Outcome outcome = judged(PaperNotes.LABEL, List.of("ac-drain=" + long1));
+    assertEquals(outcome.code(), 3, outcome.err());
+    assertTrue(outcome.err().contains("larger than 1 MB"), outcome.err());
   }
 }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.wiseember.core.figure.Warning;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.core.typed.NotebookEntry;
@@ -24,14 +25,15 @@ import org.wiseember.core.typed.TypedKind;
  *
  * @param head what was told of the whole run
  * @param began when the run's clock shows 0, by the wall clock; empty where no date was given
- * @param timeOfDay whether a time of day was noted; without one {@code began} is a midday
+ * @param zero time of the day at which the run's clock shows 0, s since midnight; empty where no
+ *     time of day was noted, {@code began} is a midday then
  * @param entries in order
  * @param warnings what a reader of the figures has to know, each with its line
  */
 public record Notes(
     Map<NotesKey, NotesFile.Value> head,
     Optional<LocalDateTime> began,
-    boolean timeOfDay,
+    OptionalDouble zero,
     List<NotedEntry> entries,
     List<Warning> warnings) {
   /** What was read lies this near the second it was written at; common practice, no source, s. */
@@ -39,6 +41,8 @@ public record Notes(
 
   /** A press lies this near it, s. */
   private static final double PRESS_SECONDS = 0.3;
+
+  private static final int LOOKED_AT = 60;
 
   public Notes {
     head = Map.copyOf(head);
@@ -108,15 +112,31 @@ public record Notes(
                 timed
                     ? d.atStartOfDay().plusNanos((long) (resolved.zero() * 1e9))
                     : d.atTime(LocalTime.NOON)),
-        timed,
+        timed ? OptionalDouble.of(resolved.zero()) : OptionalDouble.empty(),
         entries,
         warnings);
+  }
+
+  /**
+   * Whether somebody wrote this, and no meter: lines with units, or of what happened. In a table of
+   * a meter's numbers the units stand above.
+   */
+  public static boolean areLikely(NotesFile file) {
+    NotebookReader reader =
+        new NotebookReader(List.of(), Expected.nothing(), LocalDateTime.of(2000, 1, 1, 0, 0), 0);
+    List<NotesFile.Line> first = file.entries().stream().limit(LOOKED_AT).toList();
+    long told =
+        first.stream()
+            .map(l -> reader.understand(WrittenMoment.of(l.text()).rest()))
+            .filter(e -> !e.readings().isEmpty() || e.press().isPresent())
+            .count();
+    return 3 * told >= first.size();
   }
 
   /** The first date that stands anywhere. */
   private static Optional<LocalDate> date(NotesFile file) {
     return Optional.ofNullable(file.head().get(NotesKey.DATE))
-        .map(v -> LocalDate.parse(v.text()))
+        .flatMap(v -> NotesFile.date(v.text()))
         .or(() -> file.entries().stream().flatMap(l -> l.day().stream()).findFirst());
   }
 }

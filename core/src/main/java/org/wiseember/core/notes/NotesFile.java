@@ -25,6 +25,8 @@ public record NotesFile(Map<NotesKey, Value> head, List<Line> entries) {
   /** Notes of one run come nowhere near it. */
   public static final int MOST_BYTES = 1 << 20;
 
+  private static final String TOO_LARGE = "The notes are larger than 1 MB. Give one run at a time.";
+
   private static final Pattern HEAD =
       Pattern.compile(
           "(?<key>[A-Za-z][A-Za-z_-]{0,30}(?: [A-Za-z]{1,20})?)\\s*:(?:\\s+(?<value>.*)|\\s*)");
@@ -60,13 +62,26 @@ public record NotesFile(Map<NotesKey, Value> head, List<Line> entries) {
    * @throws NotesUnreadable where it is no text, or is more than {@link #MOST_BYTES}
    */
   public static NotesFile read(byte[] bytes) throws NotesUnreadable {
-    if (bytes.length > MOST_BYTES) {
-      throw NotesUnreadable.text("The notes are larger than 1 MB. Give one run at a time.");
-    }
-    return read(decoded(bytes));
+    return read(text(bytes));
   }
 
-  private static String decoded(byte[] bytes) throws NotesUnreadable {
+  /** The same where something was told beside the text; what stands in the text outweighs it. */
+  public NotesFile told(NotesKey key, String value) {
+    Map<NotesKey, Value> more = new EnumMap<>(NotesKey.class);
+    more.put(key, new Value(0, value.strip()));
+    more.putAll(head);
+    return value.isBlank() ? this : new NotesFile(more, entries);
+  }
+
+  /**
+   * The text of a file's bytes.
+   *
+   * @throws NotesUnreadable where it is no text, or is more than {@link #MOST_BYTES}
+   */
+  public static String text(byte[] bytes) throws NotesUnreadable {
+    if (bytes.length > MOST_BYTES) {
+      throw NotesUnreadable.text(TOO_LARGE);
+    }
     int first = bytes.length > 0 ? bytes[0] & 0xff : 0;
     int second = bytes.length > 1 ? bytes[1] & 0xff : 0;
     boolean big = first == 0xfe && second == 0xff;
@@ -93,7 +108,7 @@ public record NotesFile(Map<NotesKey, Value> head, List<Line> entries) {
    */
   public static NotesFile read(String text) throws NotesUnreadable {
     if (text.length() > MOST_BYTES) {
-      throw NotesUnreadable.text("The notes are larger than 1 MB. Give one run at a time.");
+      throw NotesUnreadable.text(TOO_LARGE);
     }
     if (text.indexOf('\0') >= 0) {
       throw NotesUnreadable.text("The notes hold a NUL and are no text. Save them as UTF-8 text.");
@@ -154,13 +169,12 @@ public record NotesFile(Map<NotesKey, Value> head, List<Line> entries) {
     }
 
     private void date(int number, String value) throws NotesUnreadable {
-      LocalDate date;
-      try {
-        date = LocalDate.parse(value);
-      } catch (DateTimeParseException e) {
-        throw NotesUnreadable.header(
-            number, "“" + shown(value) + "” is no date. Write it as 2026-11-30.");
-      }
+      LocalDate date =
+          NotesFile.date(value)
+              .orElseThrow(
+                  () ->
+                      NotesUnreadable.header(
+                          number, "“" + shown(value) + "” is no date. Write it as 2026-11-30."));
       if (date.isBefore(latest)) {
         throw NotesUnreadable.header(
             number,
@@ -172,6 +186,15 @@ public record NotesFile(Map<NotesKey, Value> head, List<Line> entries) {
       }
       latest = date;
       day = Optional.of(date);
+    }
+  }
+
+  /** A day as ISO 8601 has it; empty where it is none. */
+  public static Optional<LocalDate> date(String text) {
+    try {
+      return Optional.of(LocalDate.parse(text.strip()));
+    } catch (DateTimeParseException none) {
+      return Optional.empty();
     }
   }
 

@@ -11,9 +11,13 @@ public final class NotesUnreadable extends Exception {
     this.header = header;
   }
 
-  /** A line of the head says what cannot be. */
+  /**
+   * The head says what cannot be.
+   *
+   * @param line it says so in; 0 where it was told beside the text
+   */
   public static NotesUnreadable header(int line, String sentence) {
-    return new NotesUnreadable("Line " + line + ": " + sentence, true);
+    return new NotesUnreadable((line > 0 ? "Line " + line + ": " : "") + sentence, true);
   }
 
   static NotesUnreadable entry(int line, String sentence) {

@@ -82,7 +82,7 @@ final class Timeline {
     if (!byWall && !entries.isEmpty()) {
       Entry first = entries.get(0);
       if (first.is(WrittenMoment.Kind.OF_DAY)) {
-        zero = (first.moment().from() + first.moment().to()) / 2;
+        zero = first.moment().from();
       }
       earliest[0] = 0;
       latest[0] = 0;

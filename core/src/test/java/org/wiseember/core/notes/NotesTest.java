@@ -100,7 +100,7 @@ public class NotesTest {
   public void sinceTheFirstEntry(String moment, double earliest, double latest) {
     Notes notes = notes("0 Wh", moment + " 398 W");
     between(notes, 1, earliest, latest);
-    assertFalse(notes.timeOfDay());
+    assertTrue(notes.zero().isEmpty());
   }
 
   @DataProvider

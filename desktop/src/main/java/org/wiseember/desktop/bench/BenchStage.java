@@ -57,6 +57,7 @@ public final class BenchStage extends StackPane {
   private final Label result = Words.of("measured", "");
   private final Button start;
   private final Button toLabel;
+  private final Button earlier;
   private final Button markButton;
   private final HoldButton stop;
   private final HoldButton dropped;
@@ -94,6 +95,12 @@ public final class BenchStage extends StackPane {
     start.setId("start-test");
     toLabel =
         Words.button("action", "To the label", () -> session.at().stage().set(StageName.LABEL));
+    earlier =
+        Words.button(
+            "action",
+            "Made earlier   Ctrl E",
+            () -> session.notes().begin(session.bench().test().get()));
+    earlier.setId("made-earlier");
     markButton = Words.button("action", "Mark   Space", this::mark);
     stop = new HoldButton("Hold to stop", session.bench()::stopRun);
     stop.setId("hold-to-stop");
@@ -209,7 +216,8 @@ public final class BenchStage extends StackPane {
     VBox words = new VBox(title, result, under);
     words.setSpacing(2);
     HBox.setHgrow(words, Priority.ALWAYS);
-    HBox head = new HBox(words, toLabel, start, markButton, dropped, stop, next, again, toVerdict);
+    HBox head =
+        new HBox(words, toLabel, earlier, start, markButton, dropped, stop, next, again, toVerdict);
     head.getStyleClass().add("stage-head");
     return head;
   }
@@ -398,6 +406,7 @@ public final class BenchStage extends StackPane {
             && shown.run() != null
             && shown.run().source() != RunSettings.Source.SIMULATED;
     Words.shown(start, ready);
+    Words.shown(earlier, ready);
     Words.shown(toLabel, false);
     Words.shown(setUp, ready);
     Words.shown(tiles, (!ready || session.bench().test().get().is(Trait.DRAINS)) && !byHand);

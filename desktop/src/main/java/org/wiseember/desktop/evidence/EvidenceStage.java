@@ -28,6 +28,7 @@ import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.page.FindingPage;
+import org.wiseember.trial.kind.Entered;
 import org.wiseember.trial.kind.TestRun;
 import org.wiseember.trial.page.RunTrace;
 import org.wiseember.trial.verdict.Judgement;
@@ -252,26 +253,31 @@ public final class EvidenceStage extends StackPane {
         switch (run.settings().source()) {
           case SIMULATED -> " on the simulated bench";
           case BY_HAND -> ", typed by hand";
-          case ENTERED -> ", read by hand and entered later";
-          case FILE, INSTRUMENTS -> "";
+          case FILE, INSTRUMENTS, ENTERED -> "";
         };
     VBox words =
         new VBox(
             Words.of("title", run.title()),
             Words.of(
                 "quiet",
-                judgement.unit().name()
-                    + ", "
-                    + STARTED.format(run.startedAt())
-                    + ", "
-                    + session
-                        .look()
-                        .units()
-                        .get()
-                        .time(LocalTime.ofInstant(run.startedAt(), ZoneId.systemDefault()))
-                    + where
-                    + ". "
-                    + stateWords(run)));
+                Entered.words(run)
+                    .map(made -> judgement.unit().name() + ". " + made)
+                    .orElseGet(
+                        () ->
+                            judgement.unit().name()
+                                + ", "
+                                + STARTED.format(run.startedAt())
+                                + ", "
+                                + session
+                                    .look()
+                                    .units()
+                                    .get()
+                                    .time(
+                                        LocalTime.ofInstant(
+                                            run.startedAt(), ZoneId.systemDefault()))
+                                + where
+                                + ". "
+                                + stateWords(run))));
     words.setSpacing(2);
     HBox.setHgrow(words, Priority.ALWAYS);
     var pack =

@@ -78,6 +78,11 @@ final class Actions {
             "action",
             () -> session.shelf().guardBand().set(!session.shelf().guardBand().get())));
     all.add(new Found("Undo", "action", session.open()::undo));
+    all.add(
+        new Found(
+            "Write down a test that was made earlier",
+            "action",
+            () -> session.notes().begin(session.bench().test().get())));
     all.add(readings(session, "Readings by hand", RunSettings.Source.BY_HAND));
     all.add(readings(session, "Readings from my instruments", RunSettings.Source.INSTRUMENTS));
     all.add(readings(session, "Readings from the simulated bench", RunSettings.Source.SIMULATED));

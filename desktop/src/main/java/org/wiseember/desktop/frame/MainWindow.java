@@ -25,6 +25,7 @@ import org.wiseember.desktop.label.LabelStage;
 import org.wiseember.desktop.lineup.LineUpStage;
 import org.wiseember.desktop.log.CapturePane;
 import org.wiseember.desktop.log.LogPane;
+import org.wiseember.desktop.log.NotesPane;
 import org.wiseember.desktop.look.Focus;
 import org.wiseember.desktop.look.InUnits;
 import org.wiseember.desktop.look.Look;
@@ -52,6 +53,7 @@ public final class MainWindow extends StackPane {
   private final UnitsPage unitsPage;
   private final LogPane logPane;
   private final CapturePane capturePane;
+  private final NotesPane notesPane;
   private final HBox said = new HBox();
 
   public MainWindow(Session session) {
@@ -92,10 +94,12 @@ public final class MainWindow extends StackPane {
 
     logPane = new LogPane(session);
     capturePane = new CapturePane(session);
+    notesPane = new NotesPane(session);
     acceptFiles();
     session.at().stage().addListener((o, was, is) -> show());
     session.readingIn().draft().addListener((o, was, is) -> show());
     session.captures().draft().addListener((o, was, is) -> show());
+    session.notes().draft().addListener((o, was, is) -> show());
     session.look().palette().addListener((o, was, is) -> applyLook());
     session.look().textScale().addListener((o, was, is) -> applyLook());
     widthProperty().addListener((o, was, is) -> sizeShelf());
@@ -196,6 +200,10 @@ public final class MainWindow extends StackPane {
       return;
     }
     StageName stage = session.at().stage().get();
+    if (stage == StageName.BENCH && session.notes().draft().get() != null) {
+      place.getChildren().setAll(notesPane);
+      return;
+    }
     Node view = made.computeIfAbsent(stage, s -> makers.get(s).apply(session));
     place.getChildren().setAll(view);
   }
@@ -285,6 +293,7 @@ public final class MainWindow extends StackPane {
     switch (e.getCode()) {
       case N -> session.units().addUnit();
       case O -> chooseFile();
+      case E -> session.notes().begin(session.bench().test().get());
       case K -> {
         openFind("");
       }

@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Supplier;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ObjectProperty;
@@ -38,6 +39,8 @@ public final class ReadingIn {
   private final Navigation at;
   private final UnitEdits units;
   private final CapturesIn captures;
+  private final NotesWork notes;
+  private final Supplier<TestType> notedTest;
   private final BesideWork beside;
   private final Clock clock;
   private final Edits edits;
@@ -52,12 +55,16 @@ public final class ReadingIn {
       Navigation at,
       UnitEdits units,
       CapturesIn captures,
+      NotesWork notes,
+      Supplier<TestType> notedTest,
       BesideWork beside) {
     this.open = open;
     this.shelf = shelf;
     this.at = at;
     this.units = units;
     this.captures = captures;
+    this.notes = notes;
+    this.notedTest = notedTest;
     this.beside = beside;
     this.clock = open.clock();
     this.edits = open.edits();
@@ -79,6 +86,16 @@ public final class ReadingIn {
     String name = String.valueOf(file.getFileName()).toLowerCase(java.util.Locale.ROOT);
     if (name.endsWith(".zip")) {
       unpack(file);
+    } else if (name.endsWith(".txt") && shelf.chosen().get() != null) {
+      open.background(
+          () -> NotesWork.isNotes(file),
+          written -> {
+            if (written) {
+              notes.take(file, notedTest.get());
+            } else {
+              look(file);
+            }
+          });
     } else {
       open.background(
           () -> CapturesIn.isWave(file),

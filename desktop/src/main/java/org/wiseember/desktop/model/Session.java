@@ -32,6 +32,7 @@ public final class Session {
   private final UnitEdits unitEdits;
   private final Benchwork bench;
   private final ReadingIn readingIn;
+  private final NotesWork notes;
   private final CapturesIn captures;
   private final Decisions decisions;
   private final SolarWork solar;
@@ -66,7 +67,9 @@ public final class Session {
     this.bench = new Benchwork(open, shelf, at, look, handClocks);
     this.beside = new BesideWork(open);
     this.captures = new CapturesIn(open, shelf, at);
-    this.readingIn = new ReadingIn(open, shelf, at, unitEdits, captures, beside);
+    this.notes = new NotesWork(open, shelf, at);
+    this.readingIn =
+        new ReadingIn(open, shelf, at, unitEdits, captures, notes, bench.test()::get, beside);
     this.decisions = new Decisions(open, shelf);
     this.solar = new SolarWork(open, at, bench);
     this.dayWork = new DayWork(open, shelf, at, judgements, beside);
@@ -131,6 +134,11 @@ public final class Session {
   }
 
   /** Logs and packages that are read in. */
+  /** Tests that were made earlier. */
+  public NotesWork notes() {
+    return notes;
+  }
+
   public ReadingIn readingIn() {
     return readingIn;
   }

@@ -1,6 +1,8 @@
 package org.wiseember.trial.record;
 
+import java.time.Instant;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -23,6 +25,7 @@ import org.wiseember.core.notes.NotesFile;
 import org.wiseember.core.notes.NotesUnreadable;
 import org.wiseember.core.quantity.ReaderUnits;
 import org.wiseember.core.trace.Channel;
+import org.wiseember.core.trace.Trace;
 import org.wiseember.core.typed.Expected;
 import org.wiseember.core.typed.TypedKind;
 import org.wiseember.core.typed.TypedReading;
@@ -32,9 +35,14 @@ import org.wiseember.trial.kind.Entered;
 import org.wiseember.trial.kind.FromLabel;
 import org.wiseember.trial.kind.TestSettings;
 import org.wiseember.trial.kind.TestType;
+import org.wiseember.workbook.Event;
+import org.wiseember.workbook.NewRun;
 import org.wiseember.workbook.NotebookLine;
+import org.wiseember.workbook.Run;
+import org.wiseember.workbook.RunOf;
 import org.wiseember.workbook.RunSettings;
 import org.wiseember.workbook.StoredReading;
+import org.wiseember.workbook.Workbook;
 
 /**
  * A run that was made earlier, from what somebody noted of it.
@@ -43,6 +51,7 @@ import org.wiseember.workbook.StoredReading;
  * @param title as shown
  * @param settings what it was made with, as far as that was noted
  * @param began when its clock shows 0; empty where no day was noted
+ * @param zero time of the day at that, s since midnight; empty where none was noted
  * @param entries what was noted, in order
  * @param lines the same as a notebook keeps it
  * @param warnings what a reader of its figures has to know
@@ -52,6 +61,7 @@ public record EnteredRun(
     String title,
     RunSettings settings,
     Optional<LocalDateTime> began,
+    OptionalDouble zero,
     List<NotedEntry> entries,
     List<Line> lines,
     List<Warning> warnings) {
@@ -101,12 +111,13 @@ public record EnteredRun(
         settings(head, label, loads.isEmpty() ? List.of(meant) : loads, particulars);
     TestSettings test = type.kept(settings);
     List<Line> lines = new Reading(test, head.loadWatts()).lines(notes);
-    particulars.putAll(Entered.made(notes.began().map(t -> day(t, notes.timeOfDay()))));
+    particulars.putAll(Entered.made(notes.began().map(t -> day(t, notes.zero().isPresent()))));
     return new EnteredRun(
         type,
         loads.isEmpty() && !(head.loadWatts() > 0) ? type.words() : test.title(),
         settings.with(classes(head, lines), particulars),
         notes.began(),
+        notes.zero(),
         notes.entries(),
         lines,
         notes.warnings());
@@ -222,6 +233,37 @@ public record EnteredRun(
       }
       return wattsOf(entries, at).orElse(meant);
     }
+  }
+
+  /**
+   * Puts it into a workbook: all of it, or nothing.
+   *
+   * @param now when it began where no day was noted
+   * @return its key
+   */
+  public long into(Workbook workbook, long unitId, ZoneId zone, Instant now) {
+    long[] id = new long[1];
+    workbook.allOrNothing(
+        () -> {
+          id[0] =
+              workbook
+                  .runs()
+                  .add(
+                      new NewRun(
+                          RunOf.unit(unitId),
+                          type.key(),
+                          title,
+                          began.map(t -> t.atZone(zone).toInstant()).orElse(now),
+                          settings),
+                      Run.State.DONE,
+                      "Made earlier, and entered from notes.",
+                      Trace.empty(),
+                      warnings.stream().map(w -> new Event(0, w.code(), w.message())).toList());
+          for (Line line : lines) {
+            workbook.notebook().keep(id[0], line.line(), line.readings());
+          }
+        });
+    return id[0];
   }
 
   /** What was pressed, in order. */
