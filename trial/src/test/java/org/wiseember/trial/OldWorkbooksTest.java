@@ -84,7 +84,7 @@ public class OldWorkbooksTest {
 
   @DataProvider
   public Object[][] layouts() {
-    return new Object[][] {{1}, {2}, {3}, {4}, {5}, {6}, {7}, {8}, {9}, {10}, {11}, {12}};
+    return new Object[][] {{1}, {2}, {3}, {4}, {5}, {6}, {7}, {8}, {9}, {10}, {11}, {12}, {13}};
   }
 
   private static List<Judgement> judged(Workbook workbook) {
@@ -141,7 +141,7 @@ public class OldWorkbooksTest {
       assertEquals(second.asItWas(), Optional.empty());
     }
     assertEquals(number(beside, "PRAGMA user_version"), layout);
-    assertEquals(number(file, "PRAGMA user_version"), 13);
+    assertEquals(number(file, "PRAGMA user_version"), 14);
     for (String table : List.of("run", "sample_block", "event", "label")) {
       String rows = "SELECT count(*) FROM " + table;
       assertEquals(number(file, rows), number(beside, rows), table);

@@ -61,6 +61,15 @@ public record RunRecord(
     return run().settings().byHand();
   }
 
+  /**
+   * Whether it is told by a notebook. Runs of older programs that were typed into fields have none,
+   * and are taken as a log of what was typed.
+   */
+  public boolean noted() {
+    return run().settings().source() == RunSettings.Source.ENTERED
+        || (byHand() && !pressed().isEmpty());
+  }
+
   /** What a person said by key, in order of time. */
   public List<TimedOperatorEvent> pressed() {
     return pressed(notebook);

@@ -107,7 +107,7 @@ public final class ChargeTest implements TestType {
     ChargeSetting setting = ChargeSetting.of(record.run().settings().particulars());
     Optional<MeterClass> meter = InputMeter.of(record.run().settings(), treated);
     ChargeFinding finding =
-        (record.byHand()
+        (record.noted()
                 ? HandCharge.of(record.notes(treated), meter)
                 : Optional.<ChargeFinding>empty())
             .orElseGet(() -> ChargeProfile.of(treated, meter));

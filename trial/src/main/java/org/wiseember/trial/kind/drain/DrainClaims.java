@@ -114,7 +114,8 @@ final class DrainClaims {
   /** A drain whose total was read at its end alone gave no more than stood there. */
   private Optional<ClaimAnswer> atMost(Claim claim) {
     return drains.stream()
-        .filter(d -> d.finding().deliveredEnergy().isPresent())
+        .filter(
+            d -> d.finding().deliveredEnergy().filter(e -> e.bound() == Bound.AT_MOST).isPresent())
         .reduce((a, b) -> b)
         .map(
             d -> {

@@ -95,7 +95,7 @@ abstract class DrainTest implements TestType {
 
   /** By what was said where it was made by hand, else by what was read. */
   private CapacityFinding finding(RunRecord record, CapacityMethod method, double labelWatts) {
-    return (record.byHand()
+    return (record.noted()
             ? HandDrain.of(record.notes(record.trace()), method, !direct, labelWatts)
             : Optional.<CapacityFinding>empty())
         .orElseGet(() -> UsableCapacity.of(record.trace(), method));
