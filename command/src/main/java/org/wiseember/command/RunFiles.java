@@ -1,7 +1,6 @@
 package org.wiseember.command;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -25,6 +24,7 @@ import org.wiseember.workbook.StoredCapture;
 import org.wiseember.workbook.log.Log;
 import org.wiseember.workbook.log.LogCsv;
 import org.wiseember.workbook.log.LogUnreadable;
+import org.wiseember.workbook.log.NotesText;
 import org.wiseember.workbook.log.ReadCapture;
 import org.wiseember.workbook.pack.RunPackage;
 import picocli.CommandLine.ParameterException;
@@ -81,13 +81,10 @@ final class RunFiles {
   }
 
   private void entered(RunArgument run) throws IOException, LogUnreadable {
-    byte[] bytes;
-    try (InputStream in = Files.newInputStream(run.file())) {
-      bytes = in.readNBytes(NotesFile.MOST_BYTES + 1);
-    }
     try {
       EnteredRun entered =
-          EnteredRun.of(run.type(), label, NotesFile.read(bytes), run.particulars());
+          EnteredRun.of(
+              run.type(), label, NotesFile.read(NotesText.read(run.file())), run.particulars());
       warnings.addAll(entered.warnings());
       runs.add(settled(GivenRun.entered(entered), run));
     } catch (NotesUnreadable e) {

@@ -142,6 +142,36 @@ public class MadeEarlierTest {
     assertNull(window.session().notes().draft().get());
   }
 
+  /** Watts nobody wrote down then are added where the run is looked at, and count. */
+  @Test
+  public void aLineThatWasForgottenIsAddedLater() {
+    unitWithLabel(PaperNotes.LABEL);
+    push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    window.test("overload");
+    push(KeyCode.CONTROL, KeyCode.E);
+    window.type("notes-text", "10:00:00 load is on\n10:12:00 I took it off\nplug stays cool");
+    push(KeyCode.CONTROL, KeyCode.ENTER);
+    window.until(() -> unit().runs().size() == 1);
+    assertTrue(unit().runs().get(0).figures().isEmpty(), "no watts were read under the load");
+    window.untilShown("no watts were read under it");
+    window.click("later-line");
+    window.type("later-line", "+5 min 1210 W");
+    window.untilShown("Watts 1\u2009210 W");
+    push(KeyCode.ENTER);
+    window.until(() -> !unit().runs().get(0).figures().isEmpty());
+    assertEquals(unit().runs().get(0).figure("held_power").orElseThrow().value(), 1210.0);
+    // Below the first line, without a moment, it lies between that and the next.
+    window.until(() -> window.shows("plug stays cool"));
+    window.clickOn("10:00:00 load is on");
+    window.type("later-line", "1212 W");
+    push(KeyCode.ENTER);
+    window.until(
+        () -> unit().runs().get(0).figure("held_power").filter(f -> f.value() > 1210).isPresent());
+    push(KeyCode.CONTROL, KeyCode.Z);
+    window.until(
+        () -> unit().runs().get(0).figure("held_power").filter(f -> f.value() == 1210).isPresent());
+  }
+
   /** Ctrl+Z takes a run away that was entered. */
   @Test
   public void anEnteredRunIsTakenBack() {

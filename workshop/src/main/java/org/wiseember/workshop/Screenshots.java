@@ -25,6 +25,7 @@ import org.wiseember.bench.procedure.Drain;
 import org.wiseember.bench.run.Pace;
 import org.wiseember.bench.simulated.Fault;
 import org.wiseember.desktop.look.Row;
+import org.wiseember.desktop.model.NotesDraft;
 import org.wiseember.desktop.model.Session;
 import org.wiseember.desktop.model.StageName;
 import org.wiseember.report.look.Palette;
@@ -83,8 +84,6 @@ final class Screenshots {
         },
         () -> true);
 
-    add("overload", () -> session.at().shownRun().set(run("Overload")), () -> true);
-
     add("charge", () -> session.at().shownRun().set(run("Charge from the wall and")), () -> true);
     add("waveform", () -> session.at().shownRun().set(run("Waveform")), () -> true);
     add("run-time", () -> session.at().stage().set(StageName.RUN_TIME), () -> workedOut(0));
@@ -126,9 +125,16 @@ final class Screenshots {
         },
         () -> fired("#to-instruments"));
     add(
-        "plan",
+        "made-earlier",
         () -> {
           fired("#back-to-bench");
+          choose(1, this::writeDown);
+        },
+        () -> session.notes().understood().get().found().isPresent());
+    add(
+        "plan",
+        () -> {
+          session.notes().forget();
           choose(1, () -> session.at().stage().set(StageName.PLAN));
         },
         this::tideShown);
@@ -167,6 +173,30 @@ final class Screenshots {
                 && session.bench().live().get().view().get() != null
                 && session.bench().live().get().delivered() > 280
                 && typed());
+  }
+
+  /** What somebody noted of a drain at the market. */
+  private void writeDown() {
+    session.notes().begin(AllTests.of(Drain.AC));
+    session
+        .notes()
+        .draft()
+        .set(
+            new NotesDraft(
+                AllTests.of(Drain.AC),
+                "2026-11-28",
+                "1 % + 2 digits",
+                "200 W",
+                "",
+                String.join(
+                    "\n",
+                    "17:05 display 100 %, 0 Wh",
+                    "17:06:30 load is on",
+                    "about 17:40 203 W, 112 Wh",
+                    "Mara: 202 W, display 47 %",
+                    "lamp row flickers at 3",
+                    "it cut out between 19:10 and 19:20",
+                    "433 Wh, E08")));
   }
 
   /** Once the run that goes is over. */

@@ -1,9 +1,5 @@
 package org.wiseember.core.notes;
 
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.Charset;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -22,10 +18,11 @@ import java.util.regex.Pattern;
  * @param entries in their order
  */
 public record NotesFile(Map<NotesKey, Value> head, List<Line> entries) {
-  /** Notes of one run come nowhere near it. */
+  /** Notes of one run come nowhere near it, bytes or characters. */
   public static final int MOST_BYTES = 1 << 20;
 
-  private static final String TOO_LARGE = "The notes are larger than 1 MB. Give one run at a time.";
+  /** Said of more. */
+  public static final String TOO_LARGE = "The notes are larger than 1 MB. Give one run at a time.";
 
   private static final Pattern HEAD =
       Pattern.compile(
@@ -56,49 +53,12 @@ public record NotesFile(Map<NotesKey, Value> head, List<Line> entries) {
    */
   public record Line(int number, String text, Optional<LocalDate> day) {}
 
-  /**
-   * Reads a file's bytes: UTF-8, or UTF-16 by its byte order mark.
-   *
-   * @throws NotesUnreadable where it is no text, or is more than {@link #MOST_BYTES}
-   */
-  public static NotesFile read(byte[] bytes) throws NotesUnreadable {
-    return read(text(bytes));
-  }
-
   /** The same where something was told beside the text; what stands in the text outweighs it. */
   public NotesFile told(NotesKey key, String value) {
     Map<NotesKey, Value> more = new EnumMap<>(NotesKey.class);
     more.put(key, new Value(0, value.strip()));
     more.putAll(head);
     return value.isBlank() ? this : new NotesFile(more, entries);
-  }
-
-  /**
-   * The text of a file's bytes.
-   *
-   * @throws NotesUnreadable where it is no text, or is more than {@link #MOST_BYTES}
-   */
-  public static String text(byte[] bytes) throws NotesUnreadable {
-    if (bytes.length > MOST_BYTES) {
-      throw NotesUnreadable.text(TOO_LARGE);
-    }
-    int first = bytes.length > 0 ? bytes[0] & 0xff : 0;
-    int second = bytes.length > 1 ? bytes[1] & 0xff : 0;
-    boolean big = first == 0xfe && second == 0xff;
-    boolean little = first == 0xff && second == 0xfe;
-    Charset charset =
-        big
-            ? StandardCharsets.UTF_16BE
-            : little ? StandardCharsets.UTF_16LE : StandardCharsets.UTF_8;
-    int skip = big || little ? 2 : 0;
-    try {
-      return charset
-          .newDecoder()
-          .decode(ByteBuffer.wrap(bytes, skip, bytes.length - skip))
-          .toString();
-    } catch (CharacterCodingException e) {
-      throw NotesUnreadable.text("The notes are no text in UTF-8. Save them as UTF-8 text.");
-    }
   }
 
   /**

@@ -24,7 +24,8 @@ public final class NotesUnreadable extends Exception {
     return new NotesUnreadable("Line " + line + ": " + sentence, false);
   }
 
-  static NotesUnreadable text(String sentence) {
+  /** It is no text that could be notes. */
+  public static NotesUnreadable text(String sentence) {
     return new NotesUnreadable(sentence, false);
   }
 

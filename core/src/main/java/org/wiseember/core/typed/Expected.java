@@ -1,5 +1,6 @@
 package org.wiseember.core.typed;
 
+import java.util.Optional;
 import org.wiseember.core.quantity.ReaderUnits;
 
 /**
@@ -14,6 +15,7 @@ import org.wiseember.core.quantity.ReaderUnits;
  * @param lastTotal newest typed total of the same meter, Wh
  * @param lastClock newest typed clock, s
  * @param lastDisplay newest display charge, %
+ * @param before the total of the same meter before this one, with when it was read; empty for none
  * @param reader what somebody means who writes no unit to a temperature or a weight
  */
 public record Expected(
@@ -25,11 +27,26 @@ public record Expected(
     double lastTotal,
     double lastClock,
     double lastDisplay,
-    ReaderUnits reader) {
+    ReaderUnits reader,
+    Optional<TotalBefore> before) {
+  /**
+   * The total that was read before, for what cannot have gone out since.
+   *
+   * @param wattHours that stood there
+   * @param seconds since then
+   * @param mostWatts the most that was read, or that the label has; NaN where nobody knows
+   */
+  public record TotalBefore(double wattHours, double seconds, double mostWatts) {
+    /** Watts a total asks for; 0 where it did not rise. */
+    double watts(double now) {
+      return seconds > 0 ? Math.max(0, now - wattHours) * 3600 / seconds : 0;
+    }
+  }
+
   /** Nothing is known. */
   public static Expected nothing() {
     double no = Double.NaN;
-    return new Expected(no, no, no, no, true, no, no, no, ReaderUnits.AS_KEPT);
+    return new Expected(no, no, no, no, true, no, no, no, ReaderUnits.AS_KEPT, Optional.empty());
   }
 
   public Expected elapsed(double seconds) {
@@ -42,7 +59,8 @@ public record Expected(
         lastTotal,
         lastClock,
         lastDisplay,
-        reader);
+        reader,
+        before);
   }
 
   public Expected counted(double wattHours) {
@@ -55,7 +73,8 @@ public record Expected(
         lastTotal,
         lastClock,
         lastDisplay,
-        reader);
+        reader,
+        before);
   }
 
   public Expected rated(double wattHours) {
@@ -68,7 +87,8 @@ public record Expected(
         lastTotal,
         lastClock,
         lastDisplay,
-        reader);
+        reader,
+        before);
   }
 
   public Expected watts(double now) {
@@ -81,7 +101,8 @@ public record Expected(
         lastTotal,
         lastClock,
         lastDisplay,
-        reader);
+        reader,
+        before);
   }
 
   /** Typed by somebody who is used to these units. */
@@ -95,7 +116,8 @@ public record Expected(
         lastTotal,
         lastClock,
         lastDisplay,
-        units);
+        units,
+        before);
   }
 
   /** After these typed readings. */
@@ -109,7 +131,23 @@ public record Expected(
         total,
         clock,
         display,
-        reader);
+        reader,
+        before);
+  }
+
+  /** After a total that was read at a known moment. */
+  public Expected since(TotalBefore total) {
+    return new Expected(
+        elapsedSeconds,
+        countedWattHours,
+        ratedWattHours,
+        watts,
+        metered,
+        lastTotal,
+        lastClock,
+        lastDisplay,
+        reader,
+        Optional.of(total));
   }
 
   /** Where no meter reads watts beside what is typed. */
@@ -123,7 +161,8 @@ public record Expected(
         lastTotal,
         lastClock,
         lastDisplay,
-        reader);
+        reader,
+        before);
   }
 
   /** Energy by now from what is known: counted, else power times time; NaN where neither is. */

@@ -8,6 +8,9 @@ import org.wiseember.core.quantity.Figures;
 /** A meter's total so far, as typed. */
 final class TypedTotal {
   /** No unit delivers more than this over its label: common practice, no published source. */
+  /** So many times the most watts cannot be. */
+  private static final double IMPLAUSIBLE = 1.5;
+
   private static final double MOST_OVER_LABEL = 1.15;
 
   /** Two meters and the time it takes to type may differ by this much. */
@@ -107,6 +110,8 @@ final class TypedTotal {
                       + Figures.plain(expected.ratedWattHours())
                       + " Wh. Was the total at zero at the start?",
                   null));
+    } else if (tooSoon(value).isPresent()) {
+      slips.add(tooSoon(value).get());
     } else if (by > 5 && value > 0 && fits(value * 1000, by) && !fits(value, by)) {
       slips.add(
           slip(
@@ -135,6 +140,27 @@ final class TypedTotal {
           .append(" Wh.");
     }
     return new TypedAnswer(Optional.of(reading), echo.toString(), slips);
+  }
+
+  /** More than anybody could have drawn since the total before. */
+  private Optional<Slip> tooSoon(double value) {
+    return expected
+        .before()
+        .filter(b -> b.watts(value) > IMPLAUSIBLE * b.mostWatts())
+        .map(
+            b ->
+                slip(
+                    "times_implausible",
+                    written(value)
+                        + " only "
+                        + Figures.duration(b.seconds())
+                        + " after "
+                        + written(b.wattHours())
+                        + " would be "
+                        + Figures.plain(Math.rint(b.watts(value)))
+                        + " W. Was it made earlier (Ctrl+E), is it of another unit, or another"
+                        + " total? As it stands it gives no figure by time.",
+                    null));
   }
 
   private Slip unlike(double value, double resolution, double by) {

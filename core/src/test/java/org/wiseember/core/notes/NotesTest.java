@@ -5,7 +5,6 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -255,18 +254,5 @@ public class NotesTest {
     assertEquals(notes.entries().get(1).said().who(), "Mara");
     assertEquals(notes.entries().get(1).said().readings().get(0).value(), 398.0);
     assertTrue(notes.began().isPresent());
-  }
-
-  @Test
-  public void bytesOfSeveralSorts() throws NotesUnreadable {
-    String text = "14:05 100 %, 0 Wh\r\n15:00 room 21 °C\r\n";
-    byte[] marked = ("\ufeff" + text).getBytes(StandardCharsets.UTF_8);
-    byte[] wide = ("\ufeff" + text).getBytes(StandardCharsets.UTF_16LE);
-    assertEquals(NotesFile.read(marked), NotesFile.read(text));
-    assertEquals(NotesFile.read(wide), NotesFile.read(text));
-    assertEquals(NotesFile.read(text).entries().size(), 2);
-    byte[] latin = text.getBytes(StandardCharsets.ISO_8859_1);
-    expectThrows(NotesUnreadable.class, () -> NotesFile.read(latin));
-    expectThrows(NotesUnreadable.class, () -> NotesFile.read(new byte[NotesFile.MOST_BYTES + 1]));
   }
 }

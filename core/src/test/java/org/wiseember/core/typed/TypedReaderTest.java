@@ -134,6 +134,21 @@ public class TypedReaderTest {
         TypedReader.read(TypedKind.DISPLAY, "38 %", after).slips().get(0).code(), "display-rose");
   }
 
+  /** 610 Wh in six seconds would be 366 kW: asked about, with what it most likely is. */
+  @Test
+  public void whatNobodyCouldHaveDrawnIsAskedAbout() {
+    Expected soon = Expected.nothing().rated(1075).since(new Expected.TotalBefore(0, 6, 1200));
+    TypedAnswer asked = TypedReader.read(TypedKind.TOTAL, "610 Wh", soon);
+    assertEquals(asked.slips().get(0).code(), "times_implausible");
+    assertTrue(asked.slips().get(0).words().contains("made earlier"), "named as the likely slip");
+    assertEquals(asked.reading().orElseThrow().value(), 610.0, "and kept as it was typed");
+    Expected later = Expected.nothing().rated(1075).since(new Expected.TotalBefore(0, 3600, 1200));
+    assertTrue(TypedReader.read(TypedKind.TOTAL, "610 Wh", later).slips().isEmpty());
+    Expected unknown =
+        Expected.nothing().rated(1075).since(new Expected.TotalBefore(0, 6, Double.NaN));
+    assertTrue(TypedReader.read(TypedKind.TOTAL, "610 Wh", unknown).slips().isEmpty());
+  }
+
   @DataProvider
   Object[][] nonsense() {
     return new Object[][] {

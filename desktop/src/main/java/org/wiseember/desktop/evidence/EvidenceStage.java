@@ -58,6 +58,7 @@ public final class EvidenceStage extends StackPane {
   private final BesideView besides;
   private final Map<String, RunViews.RunView> views = new HashMap<>();
   private final VBox noticed = new VBox();
+  private final RunNotebook notebook;
   private final ObjectProperty<Look> look = new SimpleObjectProperty<>(Look.FOUND);
   private boolean all;
   private boolean beside;
@@ -70,6 +71,7 @@ public final class EvidenceStage extends StackPane {
     this.session = session;
     main.getStyleClass().add("stage");
     noticed.setSpacing(4);
+    notebook = new RunNotebook(session);
     because = new BecausePanel(session);
     cards = new RunCards(this::choose, this::chooseTogether, this::chooseBeside);
     besides = new BesideView(session, because);
@@ -233,7 +235,8 @@ public final class EvidenceStage extends StackPane {
         main.getChildren().add(found);
       }
     }
-    main.getChildren().add(noticed);
+    main.getChildren().addAll(notebook, noticed);
+    notebook.show(shown);
     noticed.getChildren().clear();
     trace.of(shown, List.of());
     long id = shown.run().id();

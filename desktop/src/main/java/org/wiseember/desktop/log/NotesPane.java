@@ -28,6 +28,7 @@ import org.wiseember.desktop.look.Adaptive;
 import org.wiseember.desktop.look.Choices;
 import org.wiseember.desktop.look.Field;
 import org.wiseember.desktop.look.Focus;
+import org.wiseember.desktop.look.MomentWords;
 import org.wiseember.desktop.look.Words;
 import org.wiseember.desktop.model.NotesDraft;
 import org.wiseember.desktop.model.NotesWork;

@@ -354,6 +354,7 @@ public final class Benchwork {
         unitId,
         plan,
         judgement.unit().label().ratedWattHours().orElse(Double.NaN),
+        judgement.unit().label().ratedWatts().orElse(Double.NaN),
         earlier,
         last -> {
           leftOn.after(last.stillOn());

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
@@ -34,6 +35,7 @@ public final class LiveRun {
   private final long unitId;
   private final TestPlan plan;
   private final double ratedWattHours;
+  private final double ratedWatts;
   private final List<Double> earlier;
   private final ReadOnlyObjectWrapper<RunView> view = new ReadOnlyObjectWrapper<>();
   private final AtomicReference<RunView> newest = new AtomicReference<>();
@@ -50,12 +52,14 @@ public final class LiveRun {
       long unitId,
       TestPlan plan,
       double ratedWattHours,
+      double ratedWatts,
       List<Double> earlier,
       Consumer<RunView> whenOver) {
     this.screen = screen;
     this.unitId = unitId;
     this.plan = plan;
     this.ratedWattHours = ratedWattHours;
+    this.ratedWatts = ratedWatts;
     this.earlier = List.copyOf(earlier);
     this.whenOver = whenOver;
   }
@@ -244,16 +248,39 @@ public final class LiveRun {
         now == null || now.deliveredWattHours() == 0 ? Double.NaN : now.deliveredWattHours();
     double elapsed = now == null || now.latest() == null ? Double.NaN : elapsed(now);
     boolean byHand = run != null && run.source() == RunSettings.Source.BY_HAND;
-    return (byHand ? Expected.nothing().unmetered() : Expected.nothing())
-        .elapsed(elapsed)
-        .counted(counted)
-        .rated(ratedWattHours)
-        .watts(now == null || now.latest() == null ? plan.watts() : watts())
-        .after(
-            lastTyped(Channel.AC_ENERGY),
-            Double.NaN,
-            // A display that rises is a slip in a drain, and the point of a charge.
-            plan.type().is(Trait.DISPLAY_RISES) ? Double.NaN : lastTyped(Channel.DISPLAY_CHARGE));
+    Expected known =
+        (byHand ? Expected.nothing().unmetered() : Expected.nothing())
+            .elapsed(elapsed)
+            .counted(counted)
+            .rated(ratedWattHours)
+            .watts(now == null || now.latest() == null ? plan.watts() : watts())
+            .after(
+                lastTyped(Channel.AC_ENERGY),
+                Double.NaN,
+                // A display that rises is a slip in a drain, and the point of a charge.
+                plan.type().is(Trait.DISPLAY_RISES)
+                    ? Double.NaN
+                    : lastTyped(Channel.DISPLAY_CHARGE));
+    return before().map(known::since).orElse(known);
+  }
+
+  /** The newest total, and the most watts that were read or that the label has. */
+  private Optional<Expected.TotalBefore> before() {
+    double read =
+        typed.stream()
+            .filter(r -> r.channel() == Channel.AC_POWER)
+            .mapToDouble(StoredReading::value)
+            .max()
+            .orElse(0);
+    return typed.stream()
+        .filter(r -> r.channel() == Channel.AC_ENERGY)
+        .reduce((a, b) -> b)
+        .map(
+            r ->
+                new Expected.TotalBefore(
+                    r.value(),
+                    run.runner().clock() - r.seconds(),
+                    read > 0 ? read : plan.type().is(Trait.DRAINS) ? ratedWatts : Double.NaN));
   }
 
   /**

@@ -1,8 +1,6 @@
 package org.wiseember.desktop.model;
 
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +19,7 @@ import org.wiseember.trial.record.EnteredRun;
 import org.wiseember.trial.record.GivenRun;
 import org.wiseember.trial.verdict.Judgement;
 import org.wiseember.workbook.Origin;
+import org.wiseember.workbook.log.NotesText;
 
 /**
  * Takes in what was seen of tests that were made earlier: notes are understood while they are
@@ -82,8 +81,8 @@ public final class NotesWork {
 
   /** Whether a text file holds what somebody wrote, and no log of a meter. */
   static boolean isNotes(Path file) throws IOException {
-    try (InputStream in = Files.newInputStream(file)) {
-      return Notes.areLikely(NotesFile.read(in.readNBytes(NotesFile.MOST_BYTES + 1)));
+    try {
+      return Notes.areLikely(NotesFile.read(NotesText.read(file)));
     } catch (NotesUnreadable e) {
       return e.isHeader();
     }
@@ -93,8 +92,8 @@ public final class NotesWork {
   public void take(Path file, TestType type) {
     open.background(
         () -> {
-          try (InputStream in = Files.newInputStream(file)) {
-            return NotesFile.text(in.readNBytes(NotesFile.MOST_BYTES + 1));
+          try {
+            return NotesText.read(file);
           } catch (NotesUnreadable | IOException e) {
             open.say(file.getFileName() + ": " + e.getMessage());
             return null;

@@ -33,6 +33,7 @@ public final class Session {
   private final Benchwork bench;
   private final ReadingIn readingIn;
   private final NotesWork notes;
+  private final LaterLines laterLines;
   private final CapturesIn captures;
   private final Decisions decisions;
   private final SolarWork solar;
@@ -68,6 +69,7 @@ public final class Session {
     this.beside = new BesideWork(open);
     this.captures = new CapturesIn(open, shelf, at);
     this.notes = new NotesWork(open, shelf, at);
+    this.laterLines = new LaterLines(open, shelf, look);
     this.readingIn =
         new ReadingIn(open, shelf, at, unitEdits, captures, notes, bench.test()::get, beside);
     this.decisions = new Decisions(open, shelf);
@@ -134,6 +136,11 @@ public final class Session {
   }
 
   /** Logs and packages that are read in. */
+  /** What is written into the notebooks of runs that are over. */
+  public LaterLines laterLines() {
+    return laterLines;
+  }
+
   /** Tests that were made earlier. */
   public NotesWork notes() {
     return notes;

@@ -17,6 +17,11 @@ public final class Entered {
     return day.map(d -> Map.of(MADE, d)).orElseGet(Map::of);
   }
 
+  /** Whether the time of day it was made at was noted. */
+  public static boolean hasTimeOfDay(Map<String, String> particulars) {
+    return particulars.getOrDefault(MADE, "").contains(":");
+  }
+
   /** One sentence; empty for a run that was not entered afterwards. */
   public static Optional<String> words(Run run) {
     return run.settings().source() == RunSettings.Source.ENTERED

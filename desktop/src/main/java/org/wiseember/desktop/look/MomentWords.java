@@ -1,4 +1,4 @@
-package org.wiseember.desktop.log;
+package org.wiseember.desktop.look;
 
 import java.util.Locale;
 import java.util.OptionalDouble;
@@ -6,7 +6,7 @@ import org.wiseember.core.hand.Moment;
 import org.wiseember.core.quantity.Figures;
 
 /** A moment as well as it is known, in so many words. */
-final class MomentWords {
+public final class MomentWords {
   /** Known to so much it is one moment, s. */
   private static final double ONE = 5;
 
@@ -19,7 +19,7 @@ final class MomentWords {
    *
    * @param zero time of the day at which the run's clock shows 0, s; empty where nobody noted one
    */
-  static String of(Moment when, OptionalDouble zero) {
+  public static String of(Moment when, OptionalDouble zero) {
     boolean from = Double.isFinite(when.earliest());
     boolean to = Double.isFinite(when.latest());
     if (!from && !to) {
