@@ -47,7 +47,11 @@ record NotebookPhrase(TypedKind kind, String figure) {
           Pattern.CASE_INSENSITIVE);
 
   private static final Pattern CALLED =
-      Pattern.compile("(?:pull(?:s|ed)?|lamp|computer)\\b.*", Pattern.CASE_INSENSITIVE);
+      Pattern.compile(
+          "(?:(?:the )?plug )?pull(?:s|ed)?(?: of the plug)?"
+              + "|(?:the )?lamp(?: (?:was )?steady| did not blink| stayed(?: on)?| on)?"
+              + "|(?:the )?computer(?: stayed(?: on)?| on)?",
+          Pattern.CASE_INSENSITIVE);
 
   /** Seconds of anything else are words. */
   private static final Pattern START =
@@ -152,10 +156,14 @@ record NotebookPhrase(TypedKind kind, String figure) {
   /** A figure without a unit: a count where its word stands by it, else what is asked for first. */
   private static TypedKind bare(Matcher m, String around, boolean display, List<TypedKind> wanted) {
     String words = around.strip();
-    if (CALLED.matcher(words).matches()) {
-      return words.startsWith("pull")
-          ? TypedKind.PULLS
-          : words.startsWith("lamp") ? TypedKind.LAMP_STEADY : TypedKind.COMPUTER_STAYED;
+    Matcher called = CALLED.matcher(words);
+    if (called.matches()) {
+      // Another test does not count them: there it is a remark.
+      TypedKind count =
+          words.contains("lamp")
+              ? TypedKind.LAMP_STEADY
+              : words.contains("computer") ? TypedKind.COMPUTER_STAYED : TypedKind.PULLS;
+      return wanted.contains(count) ? count : null;
     }
     if (display && words.isEmpty()) {
       return TypedKind.DISPLAY;

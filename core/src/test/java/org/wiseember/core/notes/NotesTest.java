@@ -248,6 +248,16 @@ public class NotesTest {
     assertTrue(said.endsWith("."), said);
   }
 
+  /** A lamp in a remark is no count of pulls of a plug. */
+  @Test
+  public void aRemarkWithANumberIsNoCount() {
+    Notes notes = notes("0 Wh", "lamp row flickers at 3", "pull 5 chairs up");
+    for (int i = 1; i < 3; i++) {
+      assertEquals(notes.entries().get(i).said().readings(), List.of());
+      assertTrue(notes.entries().get(i).isNotUnderstood());
+    }
+  }
+
   @Test
   public void aNameMayStandLikeAKeyBehindTheFirstEntry() {
     Notes notes = notes("DATE: 2026-11-30", "display: 100 %", "Mara: 398 W");
