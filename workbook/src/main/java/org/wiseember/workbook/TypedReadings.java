@@ -7,6 +7,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.wiseember.core.trace.Channel;
@@ -156,20 +157,15 @@ public final class TypedReadings {
    * @param all in order of time
    */
   public static Trace trace(List<StoredReading> all) {
-    String meter = "";
-    long most = -1;
-    for (StoredReading reading : all) {
-      long totals =
-          all.stream()
-              .filter(r -> r.meter().equals(reading.meter()))
-              .filter(r -> r.channel() == Channel.AC_ENERGY)
-              .count();
-      if (totals > most) {
-        most = totals;
-        meter = reading.meter();
-      }
+    Map<String, Integer> totals = new LinkedHashMap<>();
+    for (StoredReading r : all) {
+      totals.merge(r.meter(), r.channel() == Channel.AC_ENERGY ? 1 : 0, Integer::sum);
     }
-    String chosen = meter;
+    String chosen =
+        totals.entrySet().stream()
+            .reduce((a, b) -> b.getValue() > a.getValue() ? b : a)
+            .map(Map.Entry::getKey)
+            .orElse("");
     List<StoredReading> used =
         all.stream()
             .filter(r -> r.channel() != Channel.AC_ENERGY || r.meter().equals(chosen))

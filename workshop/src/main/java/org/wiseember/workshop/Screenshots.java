@@ -188,15 +188,14 @@ final class Screenshots {
                 "1 % + 2 digits",
                 "200 W",
                 "",
-                String.join(
-                    "\n",
-                    "17:05 display 100 %, 0 Wh",
-                    "17:06:30 load is on",
-                    "about 17:40 203 W, 112 Wh",
-                    "Mara: 202 W, display 47 %",
-                    "lamp row flickers at 3",
-                    "it cut out between 19:10 and 19:20",
-                    "433 Wh, E08")));
+                """
+                17:05 100 %, 0 Wh
+                17:06:30 load is on
+                about 17:40 203 W, 112 Wh
+                Mara: 202 W, display 47 %
+                lamp row flickers at 3
+                it cut out between 19:10 and 19:20
+                433 Wh, E08"""));
   }
 
   /** Once the run that goes is over. */

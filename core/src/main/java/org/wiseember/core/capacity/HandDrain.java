@@ -41,6 +41,9 @@ public final class HandDrain {
 
   private static final double RESERVE_SHOWN = 3;
 
+  /** An end known no better than this lies somewhere between two entries, ± s. */
+  private static final double BETWEEN_READINGS = 60;
+
   /** What was read and said as near as this happened together, s. */
   private static final double TOGETHER = 5;
 
@@ -210,7 +213,9 @@ public final class HandDrain {
     boolean together =
         lastRead.latest() >= ended().earliest() && lastRead.within() + ended().within() <= TOGETHER;
     boolean endRead = total.seconds(last) >= end || together;
-    if (!endRead && (!timed || ended().earliest() <= lastRead.latest() && ended().within() > 60)) {
+    boolean between =
+        ended().earliest() <= lastRead.latest() && ended().within() > BETWEEN_READINGS;
+    if (!endRead && (!timed || between)) {
       warnings.add(
           new Warning(
               "cutoff_not_seen",

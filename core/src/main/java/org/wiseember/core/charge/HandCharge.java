@@ -220,7 +220,7 @@ public final class HandCharge {
     }
     boolean late = last > 0 && total.seconds(0) > in.latest() + SOON_TOTAL;
     boolean endRead = out.filter(o -> total.seconds(last) >= o.seconds() - SOON_TOTAL).isPresent();
-    if (!(gained > 0) || (last == 0 && !endRead) || late && power.size() > 0) {
+    if (!(gained > 0) || (last == 0 && !endRead) || (late && power.size() > 0)) {
       return Optional.empty();
     }
     if (last == 0) {
@@ -247,7 +247,7 @@ public final class HandCharge {
                     "Steps of the total", notes.steps().getOrDefault(TOTAL, 0.0)))
             .with(Repeats.once(gained, Repeats.WHOLE_TEST));
     Bound bound =
-        last == 0 ? Bound.AT_MOST : fell || late || !endRead ? Bound.AT_LEAST : Bound.EXACT;
+        last == 0 ? Bound.AT_MOST : (fell || late || !endRead) ? Bound.AT_LEAST : Bound.EXACT;
     return Optional.of(figures.energyIn(gained, budget).bounded(bound));
   }
 

@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.wiseember.core.typed.NotebookReader;
 
 /**
  * A moment as it stands on a line, before it is known what the lines around it say.
@@ -76,6 +77,9 @@ record WrittenMoment(Kind kind, double from, double to, boolean instant, String 
 
   /** What stands on a line; its moment is {@code NONE} where none does. */
   static WrittenMoment of(String line) {
+    if (line.length() > NotebookReader.LONGEST) {
+      return none(line);
+    }
     Matcher m = FIRST.matcher(line);
     if (m.matches()
         && (m.group("rest") == null || !STILL_TO_COME.matcher(m.group("rest")).matches())) {

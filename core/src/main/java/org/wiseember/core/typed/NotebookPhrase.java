@@ -3,6 +3,7 @@ package org.wiseember.core.typed;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -62,6 +63,9 @@ record NotebookPhrase(TypedKind kind, String figure) {
   private static final Pattern NAMED =
       Pattern.compile("(?:the )?(?<what>case|room|weight|weighs)(?: is| at)?");
 
+  /** What a display shows of these is no meter's, and no channel holds it; it is a remark. */
+  private static final Set<String> METERED = Set.of("wh", "kwh", "ah", "v", "a", "hz");
+
   /** Volts below this at a bench with both sides are those of the DC side. */
   private static final double DIRECT_VOLTS = 70;
 
@@ -117,6 +121,9 @@ record NotebookPhrase(TypedKind kind, String figure) {
     String around = (m.group("before") + " " + m.group("after")).toLowerCase(Locale.ROOT);
     String number = m.group("figure").strip();
     String measured = number + (unit.isEmpty() ? "" : " " + unit);
+    if (display && METERED.contains(unit.toLowerCase(Locale.ROOT))) {
+      return Optional.empty();
+    }
     TypedKind kind =
         switch (unit.toLowerCase(Locale.ROOT).replace(" ", "")) {
           case "%" -> around.contains("thd") ? TypedKind.DISTORTION : TypedKind.DISPLAY;

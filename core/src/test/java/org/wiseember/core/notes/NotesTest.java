@@ -186,6 +186,12 @@ public class NotesTest {
     assertEquals(
         notes.entries().get(0).said().readings().stream().map(TypedReading::kind).toList(),
         List.of(TypedKind.DISPLAY_OUT, TypedKind.DISPLAY, TypedKind.POWER, TypedKind.TOTAL));
+    // What the display counts is not the meter's total.
+    Notes shown = notes("100 %, 0 Wh", "display 3 %, 599 Wh", "610 Wh, display 0 %");
+    assertEquals(
+        shown.entries().get(1).said().readings().stream().map(TypedReading::kind).toList(),
+        List.of(TypedKind.DISPLAY));
+    assertEquals(shown.entries().get(2).said().readings().size(), 2);
     assertEquals(notes("meter zeroed").entries().get(0).said().readings().get(0).value(), 0.0);
   }
 

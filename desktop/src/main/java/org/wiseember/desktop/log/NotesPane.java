@@ -45,11 +45,15 @@ import org.wiseember.trial.verdict.Judgement;
  */
 public final class NotesPane extends StackPane {
   private static final String EXAMPLE =
-      "14:05 display 100 %, 0 Wh\n"
-          + "load is on\n"
-          + "about 14:35 398 W, 199 Wh\n"
-          + "it cut out between 15:30 and 15:40\n"
-          + "610 Wh, E08";
+      """
+      14:05 100 %, 0 Wh
+      load is on
+      about 14:35 398 W, 199 Wh
+      it cut out between 15:30 and 15:40
+      610 Wh, E08""";
+
+  /** Nobody looks through more of them here. */
+  private static final int MOST_ROWS = 300;
 
   /** Charge at the start, as the head of notes says it. */
   private static final Map<String, String> FROM = new LinkedHashMap<>();
@@ -207,7 +211,15 @@ public final class NotesPane extends StackPane {
   private void show(NotesWork.Understood now) {
     keep.setDisable(now.run().isEmpty());
     List<Node> rows = new ArrayList<>();
-    now.run().ifPresent(run -> run.entries().forEach(e -> rows.add(row(run, e))));
+    now.run()
+        .ifPresent(
+            run -> {
+              run.entries().stream().limit(MOST_ROWS).forEach(e -> rows.add(row(run, e)));
+              int more = run.entries().size() - MOST_ROWS;
+              if (more > 0) {
+                rows.add(Words.of("quiet", "And " + more + " lines more, read the same way."));
+              }
+            });
     if (!now.trouble().isEmpty()) {
       rows.add(Words.of("notes-trouble", now.trouble()));
     }

@@ -42,6 +42,11 @@ final class AsNoted {
   private static final double AT_ONCE = 2.5;
 
   private static final int WAYS = 48;
+
+  /** So many lines in all are gone through, however long a notebook is. */
+  private static final int MOST_LINES = 100_000;
+
+  private static final int FEWEST_WAYS = 4;
   private static final long SEED = 20_261_130;
 
   /** Far enough that what hangs on it changes, s. */
@@ -140,7 +145,8 @@ final class AsNoted {
     }
     Map<String, List<Double>> values = new HashMap<>();
     SplittableRandom random = new SplittableRandom(SEED);
-    for (int n = 0; n < WAYS; n++) {
+    int ways = Math.max(FEWEST_WAYS, Math.min(WAYS, MOST_LINES / lines.size()));
+    for (int n = 0; n < ways; n++) {
       FiguresIn.of(workedAt(way(random)))
           .forEach((w, f) -> values.computeIfAbsent(w, x -> new ArrayList<>()).add(f.value()));
     }

@@ -68,6 +68,9 @@ public record EnteredRun(
   /** A load nobody named, W: a test wants one to be set up with, and it counts for nothing. */
   private static final double SOME_WATTS = 100;
 
+  /** A test goes through so many loads at the most. */
+  private static final int MOST_LOADS = 40;
+
   private static final DateTimeFormatter MINUTE =
       DateTimeFormatter.ofPattern("yyyy-MM-dd 'at' HH:mm", Locale.ROOT);
 
@@ -148,7 +151,8 @@ public record EnteredRun(
     for (int i = 0; i < entries.size(); i++) {
       if (entries.get(i).said().press().filter(OperatorEvent.LOAD_ON::equals).isPresent()) {
         OptionalDouble watts = wattsOf(entries, i);
-        if (watts.isPresent() && !loads.contains(watts.getAsDouble())) {
+        boolean more = loads.size() < MOST_LOADS;
+        if (more && watts.isPresent() && !loads.contains(watts.getAsDouble())) {
           loads.add(watts.getAsDouble());
         }
       }

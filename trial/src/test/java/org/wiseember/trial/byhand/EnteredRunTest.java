@@ -12,9 +12,11 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import java.util.SplittableRandom;
 import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.wiseember.core.Thorough;
 import org.wiseember.core.figure.Bound;
 import org.wiseember.core.figure.Figure;
 import org.wiseember.core.figure.Warning;
@@ -199,7 +201,7 @@ public class EnteredRunTest {
       TestRun run =
           found(
               type.key(),
-              "14:00 231 V, display 100 %, 0 Wh, room 21 °C",
+              "14:00 231 V, 0 Wh, room 21 °C; display 100 %",
               "14:01 load is on",
               "14:10 398 W, 12.6 V, 32 A, 41 dB, case 30 °C",
               "still on",
@@ -215,6 +217,52 @@ public class EnteredRunTest {
   private static boolean quiet(TestType type) {
     return List.of("inspection", "real-loads", "solar-trial", "stays-on", "starts", "motor-start")
         .contains(type.key());
+  }
+
+  /**
+   * Damaged notes are refused in a sentence or taken for what is left of them, and nothing breaks.
+   */
+  @Test
+  public void damagedNotesBreakNothing() {
+    SplittableRandom random = new SplittableRandom(17);
+    int taken = 0;
+    int refused = 0;
+    String signs = "0123456789:+-,;. %\n\tWhVAabc°~\u2009\ud83d\ude00\u0000";
+    for (int n = 0; n < Thorough.tries(300, 5000); n++) {
+      PaperNotes notes = PaperNotes.all().get(n % PaperNotes.all().size());
+      StringBuilder text = new StringBuilder(notes.text());
+      for (int k = 0; k <= random.nextInt(6); k++) {
+        int at = random.nextInt(text.length());
+        switch (random.nextInt(3)) {
+          case 0 -> text.deleteCharAt(at);
+          case 1 -> text.insert(at, signs.charAt(random.nextInt(signs.length())));
+          default -> text.setCharAt(at, signs.charAt(random.nextInt(signs.length())));
+        }
+      }
+      try {
+        EnteredRun run =
+            EnteredRun.of(
+                AllTests.of(notes.kind()), LABEL, NotesFile.read(text.toString()), Map.of());
+        assertTrue(found(run).unreadable().isEmpty(), text.toString());
+        taken++;
+      } catch (NotesUnreadable e) {
+        assertTrue(e.getMessage().endsWith("."), e.getMessage());
+        refused++;
+      }
+    }
+    assertTrue(taken > 100 && refused > 10, taken + " " + refused);
+  }
+
+  /** A megabyte of blanks in one line, and a megabyte of lines, are read as any other. */
+  @Test(timeOut = 60_000)
+  public void aMegabyteIsReadAsWell() {
+    assertTrue(found("ac-drain", "0 Wh" + " ".repeat(900_000) + "at").figures().isEmpty());
+    String[] lines = new String[60_000];
+    for (int i = 0; i < lines.length; i++) {
+      lines[i] = "14:" + (10 + i / 1250) + " " + i / 100 + " Wh";
+    }
+    TestRun run = found("ac-drain", lines);
+    assertEquals(run.figure("delivered_energy").orElseThrow().value(), 599.0);
   }
 
   /** The unit it is of takes the run as one of its own. */
